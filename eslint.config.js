@@ -1,0 +1,61 @@
+import js from '@eslint/js';
+import svelte from 'eslint-plugin-svelte';
+import globals from 'globals';
+import ts from 'typescript-eslint';
+import svelteConfig from './svelte.config.js';
+
+/** The trade is pure: no clock, chance, network or page in core and formats. */
+const impureGlobals = [
+	'Date',
+	'fetch',
+	'process',
+	'window',
+	'document',
+	'navigator',
+	'localStorage',
+	'setTimeout',
+	'setInterval',
+	'performance',
+	'crypto'
+].map((name) => ({ name, message: 'core and formats are pure: take it as an argument' }));
+
+export default ts.config(
+	{
+		ignores: ['build/', '.svelte-kit/', 'node_modules/', 'drizzle/', 'reports/', 'test-results/']
+	},
+	js.configs.recommended,
+	...ts.configs.recommended,
+	...svelte.configs.recommended,
+	{
+		languageOptions: { globals: { ...globals.browser, ...globals.node } },
+		rules: {
+			'no-undef': 'off',
+			'@typescript-eslint/no-explicit-any': 'error',
+			'@typescript-eslint/ban-ts-comment': 'error',
+			'@typescript-eslint/consistent-type-imports': 'error',
+			'@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }]
+		}
+	},
+	{
+		files: ['**/*.svelte', '**/*.svelte.ts'],
+		languageOptions: {
+			parserOptions: {
+				projectService: true,
+				extraFileExtensions: ['.svelte'],
+				parser: ts.parser,
+				svelteConfig
+			}
+		}
+	},
+	{
+		files: ['src/lib/core/**/*.ts', 'src/lib/formats/**/*.ts', 'src/lib/schemas/**/*.ts'],
+		ignores: ['**/*.test.ts'],
+		rules: {
+			'no-restricted-globals': ['error', ...impureGlobals],
+			'no-restricted-properties': [
+				'error',
+				{ object: 'Math', property: 'random', message: 'core is pure: take the random source' }
+			]
+		}
+	}
+);

@@ -1,0 +1,41 @@
+// Serves the built program on HOST and PORT, and says when it is ready.
+import http from 'node:http';
+import { dirname, resolve } from 'node:path';
+import process from 'node:process';
+import { fileURLToPath, pathToFileURL } from 'node:url';
+
+const root = resolve(dirname(fileURLToPath(import.meta.url)), '..');
+const host = process.env.HOST || '127.0.0.1';
+const port = Number(process.env.PORT || 4173);
+// Behind a proxy that ends TLS, JADE_PROTOCOL=https tells the program its own address.
+const protocol = process.env.JADE_PROTOCOL === 'https' ? 'https' : 'http';
+
+process.env.JADE_ROOT ??= root;
+process.env.BODY_SIZE_LIMIT ??= '64M';
+// Without ORIGIN the program takes its address from Host and this header, so that it works at any
+// of its addresses; the header is set here, never taken from outside.
+process.env.PROTOCOL_HEADER = 'x-jade-protocol';
+delete process.env.ORIGIN;
+
+const { handler } = await import(pathToFileURL(resolve(root, 'build/handler.js')).href);
+const server = http.createServer((request, response) => {
+	request.headers['x-jade-protocol'] = protocol;
+	handler(request, response);
+});
+server.on('error', (error) => {
+	console.error(`cannot listen on ${host}:${port}: ${error.message}`);
+	process.exit(1);
+});
+server.listen(port, host, () => {
+	const address = server.address();
+	const actual = typeof address === 'object' && address ? address.port : port;
+	console.log(`ready http://${host.includes(':') ? `[${host}]` : host}:${actual}`);
+});
+
+for (const signal of ['SIGINT', 'SIGTERM']) {
+	process.on(signal, () => {
+		server.close(() => process.exit(0));
+		server.closeAllConnections();
+		setTimeout(() => process.exit(0), 2000).unref();
+	});
+}

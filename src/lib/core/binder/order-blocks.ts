@@ -1,0 +1,53 @@
+import { compareCardNumbers, compareTitles } from '../checklist/compare-card-numbers.ts';
+import type { BinderOrder } from './binder-layout.ts';
+
+/** A slot as the binder sees it. */
+export interface BinderSlot {
+	readonly key: string;
+	readonly number: string | null;
+	readonly title: string;
+	readonly rarity?: string;
+	/** The numbering and finish it is filed under: its block in number order. */
+	readonly block: string;
+}
+
+/** Slots that stay together, in the order in which they lie. */
+export interface BinderBlock {
+	readonly name: string;
+	readonly slots: readonly BinderSlot[];
+}
+
+/**
+ * Puts slots in order. By number: blocks as they first appear, numbers inside, cards without a
+ * number in the alphabet behind them. By rarity: a block a class in the order of `rarities`
+ * (classes it does not name come last, in the alphabet), titles inside. Ties go by key, so that
+ * the same slots always lie the same way.
+ */
+export function orderBlocks(
+	slots: readonly BinderSlot[],
+	order: BinderOrder,
+	rarities: readonly string[]
+): readonly BinderBlock[] {
+	const blocks = new Map<string, BinderSlot[]>();
+	for (const slot of slots) {
+		const name = order === 'number' ? slot.block : (slot.rarity ?? 'No rarity class');
+		const block = blocks.get(name);
+		if (block) block.push(slot);
+		else blocks.set(name, [slot]);
+	}
+	const compare = order === 'number' ? byNumber : byTitle;
+	const ordered = [...blocks].map(([name, members]) => ({ name, slots: members.sort(compare) }));
+	if (order === 'number') return ordered;
+	const rank = (name: string) => (rarities.includes(name) ? rarities.indexOf(name) : Infinity);
+	return ordered.sort((a, b) =>
+		rank(a.name) === rank(b.name) ? compareTitles(a.name, b.name) : rank(a.name) - rank(b.name)
+	);
+}
+
+function byNumber(a: BinderSlot, b: BinderSlot): number {
+	return compareCardNumbers(a.number, b.number) || byTitle(a, b);
+}
+
+function byTitle(a: BinderSlot, b: BinderSlot): number {
+	return compareTitles(a.title, b.title) || (a.key < b.key ? -1 : a.key > b.key ? 1 : 0);
+}

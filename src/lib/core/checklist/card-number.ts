@@ -1,0 +1,59 @@
+/**
+ * A card number taken apart. Grammar:
+ *
+ *     number = [ series "-" ] [ prefix ] digits [ suffix ]
+ *     series = digits                 ; "2-14": the 14th of series 2
+ *     prefix = letters [ "-" ]        ; "F1", "T-12"
+ *     suffix = 1*2 letters            ; "12a"
+ *
+ * Anything else that a checklist prints as a number ("½", "No. 3 of 9") is kept as it is: `rest`.
+ */
+export interface CardNumber {
+	readonly series: number | null;
+	readonly prefix: string;
+	readonly digits: number | null;
+	readonly suffix: string;
+	/** Zeros printed in front of the digits ("007" has two): kept for writing back, ignored in comparing. */
+	readonly zeros: number;
+	/** The whole text, where it does not follow the grammar; otherwise empty. */
+	readonly rest: string;
+}
+
+const GRAMMAR = /^(?:(\d{1,6})-)?(\p{L}{1,8}-?)?(0*)(\d{1,9})(\p{L}{1,2})?$/u;
+
+/** Takes a printed card number apart; never fails (see `rest`). */
+export function parseCardNumber(text: string): CardNumber {
+	const match = GRAMMAR.exec(text.trim());
+	if (!match || (match[1] !== undefined && Number(match[1]) === 0)) {
+		return { series: null, prefix: '', digits: null, suffix: '', zeros: 0, rest: text.trim() };
+	}
+	const [, series, prefix = '', zeros = '', digits = '', suffix = ''] = match;
+	// A zero on its own belongs to the digits: "0" is a number, not padding.
+	const lone = digits === '' ? zeros.slice(-1) : digits;
+	return {
+		series: series === undefined ? null : Number(series),
+		prefix,
+		digits: Number(lone),
+		suffix,
+		zeros: zeros.length - (digits === '' ? 1 : 0),
+		rest: ''
+	};
+}
+
+/** Writes a number as it is printed: `formatCardNumber(parseCardNumber(x)) === x` for trimmed text. */
+export function formatCardNumber(number: CardNumber): string {
+	if (number.digits === null) return number.rest;
+	const series = number.series === null ? '' : `${number.series}-`;
+	return `${series}${number.prefix}${'0'.repeat(number.zeros)}${number.digits}${number.suffix}`;
+}
+
+/** One spelling for equal numbers: capitals, no padding. "f01" and "F1" have the same. */
+export function normalCardNumber(text: string): string {
+	const number = parseCardNumber(text);
+	return formatCardNumber({ ...number, zeros: 0 }).toUpperCase();
+}
+
+/** What two numbers must share to stand in one run: everything but the digits. */
+export function runStem(number: CardNumber): string {
+	return `${number.series ?? ''}-${number.prefix.toUpperCase()}-${number.suffix ? '*' : ''}`;
+}

@@ -1,0 +1,52 @@
+import type { Card } from './card.ts';
+import { compareCardNumbers, compareTitles } from './compare-card-numbers.ts';
+import type { Release } from './release.ts';
+import type { Section, Series } from './section.ts';
+
+export interface NumberedCard {
+	readonly card: Card;
+	/** The section the card belongs to: the owner of the numbering, or a subset that lives in it. */
+	readonly section: Section;
+}
+
+/** A run of numbers as it is filed: a section with the subsets that live in its numbering. */
+export interface Numbering {
+	readonly key: string;
+	readonly name: string;
+	readonly owner: Section;
+	/** In number order; cards without a number in alphabetical order behind them. */
+	readonly cards: readonly NumberedCard[];
+}
+
+export function compareNumberedCards(a: NumberedCard, b: NumberedCard): number {
+	return (
+		compareCardNumbers(a.card.number, b.card.number) || compareTitles(a.card.title, b.card.title)
+	);
+}
+
+/** The numberings of a release in the order of their owners; sections that share one are merged. */
+export function numberingsOf(release: Release): readonly Numbering[] {
+	const members = new Map<string, NumberedCard[]>();
+	for (const section of release.sections) {
+		const owner = section.numberedIn ?? section.key;
+		const cards = members.get(owner) ?? [];
+		for (const card of section.cards) cards.push({ card, section });
+		members.set(owner, cards);
+	}
+	return release.sections
+		.filter((section) => section.numberedIn === undefined)
+		.map((owner) => ({
+			key: owner.key,
+			name: owner.name,
+			owner,
+			cards: (members.get(owner.key) ?? []).sort(compareNumberedCards)
+		}));
+}
+
+/** The series in which a number was sold; undefined where the numbering has none there. */
+export function seriesOf(owner: Section, number: string | null): Series | undefined {
+	if (number === null) return undefined;
+	return owner.series.find(
+		({ from, to }) => compareCardNumbers(from, number) <= 0 && compareCardNumbers(number, to) <= 0
+	);
+}

@@ -1,0 +1,36 @@
+import type { Card } from './card.ts';
+import type { Parallel } from './parallel.ts';
+import type { Section } from './section.ts';
+
+/** A kind of pack: what a box and a pack hold. The price is of one pack, in minor units of its currency. */
+export interface PackType {
+	readonly key: string;
+	readonly name: string;
+	readonly packsPerBox?: number;
+	readonly cardsPerPack?: number;
+	readonly priceMinor?: number;
+	/** ISO 4217 */
+	readonly currency?: string;
+}
+
+/** One product of one maker in one year or season, with the rules from which its versions follow. */
+export interface Release {
+	readonly key: string;
+	readonly name: string;
+	readonly maker: string;
+	/** "1994" or "1994-95" */
+	readonly year: string;
+	readonly note?: string;
+	readonly packTypes: readonly PackType[];
+	/** Rarity classes in the order in which they are filed; empty where there are none. */
+	readonly rarities: readonly string[];
+	readonly sections: readonly Section[];
+	readonly parallels: readonly Parallel[];
+}
+
+/** All cards of a release with the section each belongs to, in checklist order. */
+export function cardsOf(
+	release: Release
+): readonly { readonly section: Section; readonly card: Card }[] {
+	return release.sections.flatMap((section) => section.cards.map((card) => ({ section, card })));
+}

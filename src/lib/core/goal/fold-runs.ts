@@ -1,0 +1,39 @@
+import { parseCardNumber, runStem } from '../checklist/card-number.ts';
+import { compareCardNumbers } from '../checklist/compare-card-numbers.ts';
+
+/**
+ * Folds card numbers into runs as people write them: three or more in a row become a run.
+ * The numbers may come in any order; repeats count once. Numbers that bear no digits stand alone.
+ *
+ * @example foldRuns(['1', '2', '3', '14', '20', '21']) // '1–3, 14, 20, 21'
+ */
+export function foldRuns(numbers: readonly string[]): string {
+	return runsOf(numbers)
+		.map((run) => {
+			const [first, ...rest] = run;
+			const last = rest.at(-1);
+			return run.length < 3 ? run.join(', ') : `${first ?? ''}–${last ?? ''}`;
+		})
+		.join(', ');
+}
+
+function runsOf(numbers: readonly string[]): readonly (readonly string[])[] {
+	const runs: string[][] = [];
+	let lastStem = '';
+	let lastDigits: number | null = null;
+	for (const text of [...new Set(numbers)].sort(compareCardNumbers)) {
+		const number = parseCardNumber(text);
+		const stem = runStem(number);
+		const follows =
+			number.digits !== null &&
+			number.suffix === '' &&
+			lastDigits !== null &&
+			stem === lastStem &&
+			number.digits === lastDigits + 1;
+		if (follows) runs.at(-1)?.push(text);
+		else runs.push([text]);
+		lastStem = stem;
+		lastDigits = number.suffix === '' ? number.digits : null;
+	}
+	return runs;
+}

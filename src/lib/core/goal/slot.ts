@@ -1,0 +1,11 @@
+import type { Condition } from './condition.ts';
+
+/** One thing to own: any one of its versions fills it. */
+export interface Slot {
+	readonly key: string;
+	/** Version keys that may fill it, in order of preference. */
+	readonly versions: readonly string[];
+	readonly leastCondition?: Condition;
+	/** How many copies it takes, at least 1. */
+	readonly quantity: number;
+}

@@ -1,0 +1,22 @@
+/** One thing an entry line names. Offsets count UTF-16 units from 0; `end` is behind the last one. */
+export type EntryItem = EntryItemBody & { readonly start: number; readonly end: number };
+
+export type EntryItemBody = { readonly quantity: number } & (
+	| { readonly kind: 'number'; readonly number: string }
+	| {
+			readonly kind: 'range';
+			readonly from: string;
+			readonly to: string;
+			/** Written with a plain hyphen, so that the word may also be one number: "2-14". */
+			readonly hyphen: boolean;
+	  }
+	| { readonly kind: 'title'; readonly title: string }
+	| { readonly kind: 'unknown'; readonly text: string; readonly reason: string }
+);
+
+/** An entry line taken apart; what it means is up to a checklist (`readShorthand`). */
+export interface EntryLine {
+	/** `list`: log these. `all-but`: there is everything, except these. */
+	readonly form: 'list' | 'all-but';
+	readonly items: readonly EntryItem[];
+}

@@ -1,0 +1,28 @@
+import type { EntryItemBody } from './entry-line.ts';
+
+/**
+ * Writes an entry line: what `parseEntryLine` reads back as the same items.
+ * Ranges get a plain hyphen where they were written with one, an en dash otherwise.
+ */
+export function formatEntryLine(line: {
+	readonly form: 'list' | 'all-but';
+	readonly items: readonly EntryItemBody[];
+}): string {
+	const list = line.items.map(formatItem).join(', ');
+	if (line.form === 'list') return list;
+	return list === '' ? 'all' : `all but ${list}`;
+}
+
+function formatItem(item: EntryItemBody): string {
+	const quantity = item.quantity === 1 ? '' : ` x${item.quantity}`;
+	switch (item.kind) {
+		case 'number':
+			return item.number + quantity;
+		case 'range':
+			return `${item.from}${item.hyphen ? '-' : '–'}${item.to}${quantity}`;
+		case 'title':
+			return `"${item.title.replaceAll('"', '""')}"${quantity}`;
+		case 'unknown':
+			return item.text;
+	}
+}

@@ -1,0 +1,96 @@
+import type { EntryItem, EntryItemBody, EntryLine } from './entry-line.ts';
+
+/** The most copies one item may log. */
+export const MOST_COPIES = 10_000;
+/** The longest line that is read; a longer one is refused whole. */
+export const LONGEST_LINE = 20_000;
+
+const WORD =
+	/"(?:[^"]|"")*"(?:\s*[x×]\s*\d+)?|[^\s,;"]+(?:\s*[–—]\s*|\s+-\s+|\s+to\s+)[^\s,;"]+(?:\s+[x×]\s*\d+)?|[^\s,;"]+(?:\s+[x×]\s*\d+(?=[\s,;]|$))?|"/giu;
+const WHOLE = /^\s*(?:all|everything)(?:\s+(?:but|except)(?=[\s:]|$))?[\s:]*/iu;
+const QUANTITY = /^(.*?)\s*[x×]\s*(\d+)$/iu;
+
+/**
+ * Reads an entry line. Grammar (docs/formats.md has it with examples):
+ *
+ *     line     = list / "all" [ "but" list ]
+ *     list     = item *( separator item )
+ *     item     = ( number / range / title ) [ "x" quantity ]
+ *     range    = number dash number / number "to" number
+ *     title    = DQUOTE text DQUOTE
+ *     separator= spaces / "," / ";"
+ *
+ * Never fails: what it cannot read becomes an item of kind `unknown` with its place and reason.
+ */
+export function parseEntryLine(text: string): EntryLine {
+	if (text.length > LONGEST_LINE) {
+		const reason = `the line is longer than ${LONGEST_LINE} characters`;
+		const body = { kind: 'unknown', text: '', reason, quantity: 1 } as const;
+		return { form: 'list', items: [{ ...body, start: 0, end: text.length }] };
+	}
+	const whole = WHOLE.exec(text);
+	const begin = whole?.[0].length ?? 0;
+	const items: EntryItem[] = [];
+	for (const match of text.slice(begin).matchAll(WORD)) {
+		const start = begin + match.index;
+		items.push({ ...readItem(match[0]), start, end: start + match[0].length });
+	}
+	return { form: whole ? 'all-but' : 'list', items };
+}
+
+function readItem(word: string): EntryItemBody {
+	const counted = QUANTITY.exec(word);
+	if (counted?.[1] && /[\p{L}\p{N}"]$/u.test(counted[1])) {
+		const quantity = Number(counted[2]);
+		if (quantity < 1 || quantity > MOST_COPIES) {
+			return unknown(word, `a quantity goes from 1 to ${MOST_COPIES}`);
+		}
+		return readName(counted[1], quantity);
+	}
+	return readName(word, 1);
+}
+
+function readName(word: string, quantity: number): EntryItemBody {
+	if (word.startsWith('"')) {
+		const title = word.length > 1 && word.endsWith('"') ? word.slice(1, -1) : null;
+		if (title === null) return unknown(word, 'the closing quotation mark is missing');
+		if (title.trim() === '') return unknown(word, 'the title is empty');
+		return { kind: 'title', title: title.replaceAll('""', '"'), quantity };
+	}
+	const dashed = /^(\S+?)\s*(?:[–—]|\s-\s|\sto\s)\s*(\S+)$/iu.exec(word);
+	if (dashed?.[1] && dashed[2]) return range(word, dashed[1], dashed[2], false, quantity);
+	const hyphen = splittingHyphen(word);
+	if (hyphen >= 0)
+		return range(word, word.slice(0, hyphen), word.slice(hyphen + 1), true, quantity);
+	return isNumber(word)
+		? { kind: 'number', number: word, quantity }
+		: unknown(word, 'this is no card number');
+}
+
+function range(
+	word: string,
+	from: string,
+	to: string,
+	hyphen: boolean,
+	quantity: number
+): EntryItemBody {
+	return isNumber(from) && isNumber(to)
+		? { kind: 'range', from, to, hyphen, quantity }
+		: unknown(word, 'a range needs a number on both sides');
+}
+
+/** The hyphen that stands for "to": digits on both sides; of several the middle one ("2-1-2-18"). */
+function splittingHyphen(word: string): number {
+	const hyphens = [...word.matchAll(/-/g)]
+		.map((match) => match.index)
+		.filter((at) => /\d/.test(word.slice(0, at)) && /\d/.test(word.slice(at + 1)));
+	return hyphens[Math.floor((hyphens.length - 1) / 2)] ?? -1;
+}
+
+function isNumber(word: string): boolean {
+	return /^(?=.*\d)[\p{L}\p{N}.-]{1,24}$/u.test(word) && !/^-|-$/.test(word);
+}
+
+function unknown(text: string, reason: string): EntryItemBody {
+	return { kind: 'unknown', text, reason, quantity: 1 };
+}

@@ -1,0 +1,186 @@
+import { compareCardNumbers } from '../core/checklist/compare-card-numbers.ts';
+import { slug } from '../core/checklist/slug.ts';
+import type { Problem } from '../core/problem.ts';
+import type { CsvColumn, CsvRow } from './checklist-csv-columns.ts';
+import { parseListCell } from './list-cell.ts';
+
+/** Columns that speak of the whole section: a blank cell says the same as the section's first row. */
+const SHARED: readonly CsvColumn[] = [
+	'section',
+	'kind',
+	'numbered in',
+	'print run',
+	'odds',
+	'parallels'
+];
+const RELEASE_WIDE: readonly CsvColumn[] = ['release', 'maker', 'year'];
+
+interface Group {
+	readonly key: string;
+	readonly first: CsvRow;
+	readonly rows: CsvRow[];
+}
+
+interface ParallelRuns {
+	readonly name: string;
+	readonly runs: { sections: string[]; printRun?: number }[];
+}
+
+/** What rows say, in the shape of a checklist file; unchecked but for what only rows can get wrong. */
+export function sectionsOfRows(rows: readonly CsvRow[]) {
+	const problems: Problem[] = [];
+	const groups = new Map<string, Group>();
+	for (const row of rows) {
+		const key = row.cell('section key') || slug(row.cell('section') || 'base');
+		const group = groups.get(key);
+		if (group) group.rows.push(row);
+		else groups.set(key, { key, first: row, rows: [row] });
+	}
+	const first = rows[0];
+	for (const group of groups.values()) {
+		for (const row of group.rows) {
+			if (first) problems.push(...disagreements(RELEASE_WIDE, row, first, 'the first row'));
+			problems.push(...disagreements(SHARED, row, group.first, "the section's first row"));
+		}
+	}
+	const list = [...groups.values()];
+	const sections = list.map((group) => sectionOf(group, list, problems));
+	const lines = list.map(({ rows: members }) => members.map(({ line }) => line));
+	return {
+		sections,
+		parallels: parallelsOf(list, problems),
+		problems,
+		/** The line of a JSON Pointer into these sections; undefined for other places. */
+		lineOf(pointer: string): number | undefined {
+			const match = /^\/sections\/(\d+)(?:\/cards\/(\d+))?/.exec(pointer);
+			return match ? lines[Number(match[1])]?.[Number(match[2] ?? 0)] : undefined;
+		}
+	};
+}
+
+function disagreements(
+	columns: readonly CsvColumn[],
+	row: CsvRow,
+	first: CsvRow,
+	what: string
+): Problem[] {
+	return columns.flatMap((column) => {
+		const said = row.cell(column);
+		return said === '' || said === first.cell(column)
+			? []
+			: {
+					line: row.line,
+					field: column,
+					message: `"${said.slice(0, 60)}" differs from ${what} (line ${first.line})`,
+					remedy: 'Make them the same, or leave this one blank.'
+				};
+	});
+}
+
+function sectionOf({ key, first, rows }: Group, groups: readonly Group[], problems: Problem[]) {
+	const name = first.cell('section') || 'Base';
+	const kind = first.cell('kind').toLowerCase();
+	const numberedIn = first.cell('numbered in');
+	const printRun = wholeNumber(first, 'print run', problems);
+	const odds = parseListCell(first.cell('odds')).map((entry) => oddsEntry(entry, first, problems));
+	return {
+		key,
+		name,
+		...(kind ? { kind } : {}),
+		...(numberedIn ? { numberedIn: keyOf(numberedIn, groups) } : {}),
+		...(printRun === undefined ? {} : { printRun }),
+		...(numberedIn ? {} : { series: seriesOfRows(key, groups) }),
+		...(odds.length > 0 ? { odds: Object.fromEntries(odds) } : {}),
+		cards: rows.map((row) => ({
+			...(row.cell('key') ? { key: row.cell('key') } : {}),
+			number: row.cell('number') || null,
+			title: row.cell('title'),
+			subjects: parseListCell(row.cell('subjects')),
+			...(row.cell('group') ? { group: row.cell('group') } : {}),
+			marks: parseListCell(row.cell('marks')).map((mark) => mark.toLowerCase()),
+			...(row.cell('rarity') ? { rarity: row.cell('rarity') } : {})
+		}))
+	};
+}
+
+/** "Base" or "base": people name the section as they see it. */
+function keyOf(nameOrKey: string, groups: readonly Group[]): string {
+	const byKey = groups.find(({ key }) => key === nameOrKey);
+	const byName = groups.find(
+		({ first }) => first.cell('section').toLowerCase() === nameOrKey.toLowerCase()
+	);
+	return (byKey ?? byName)?.key ?? nameOrKey;
+}
+
+/** The series of a numbering: from the lowest to the highest number that is marked with each name. */
+function seriesOfRows(owner: string, groups: readonly Group[]) {
+	const numbers = new Map<string, string[]>();
+	for (const group of groups) {
+		const numberedIn = group.first.cell('numbered in');
+		if ((numberedIn ? keyOf(numberedIn, groups) : group.key) !== owner) continue;
+		for (const row of group.rows) {
+			const name = row.cell('series');
+			const number = row.cell('number');
+			if (name && number) numbers.set(name, [...(numbers.get(name) ?? []), number]);
+		}
+	}
+	return [...numbers]
+		.map(([name, list]) => {
+			const sorted = list.sort(compareCardNumbers);
+			return { name, from: sorted[0] ?? '', to: sorted.at(-1) ?? '' };
+		})
+		.sort((a, b) => compareCardNumbers(a.from, b.from));
+}
+
+function oddsEntry(entry: string, row: CsvRow, problems: Problem[]): [string, string] {
+	const match = /^(\S+)\s+(\d+:\d+)$/.exec(entry);
+	if (!match?.[1] || !match[2]) {
+		problems.push({
+			line: row.line,
+			field: 'odds',
+			message: `"${entry.slice(0, 60)}" are no odds`,
+			remedy: 'Write the pack type and its odds: hobby 1:6; retail 1:12.'
+		});
+		return ['unknown', '1:1'];
+	}
+	return [match[1].toLowerCase(), match[2]];
+}
+
+function parallelsOf(groups: readonly Group[], problems: Problem[]): readonly ParallelRuns[] {
+	const parallels = new Map<string, ParallelRuns>();
+	for (const { key, first } of groups) {
+		for (const entry of parseListCell(first.cell('parallels'))) {
+			const match = /^(.*\S)\s*\/\s*(\d{1,8})$/.exec(entry);
+			const name = match?.[1] ?? entry;
+			const printRun = match ? Number(match[2]) : undefined;
+			if (printRun === 0) {
+				problems.push({
+					line: first.line,
+					field: 'parallels',
+					message: `"${entry.slice(0, 60)}" has a print run of 0`,
+					remedy: 'Write the run behind the name: Brass /120.'
+				});
+				continue;
+			}
+			const parallel = parallels.get(name) ?? { name, runs: [] };
+			parallels.set(name, parallel);
+			const rule = parallel.runs.find((run) => run.printRun === printRun);
+			if (rule) rule.sections.push(key);
+			else parallel.runs.push({ sections: [key], ...(printRun === undefined ? {} : { printRun }) });
+		}
+	}
+	return [...parallels.values()];
+}
+
+function wholeNumber(row: CsvRow, column: CsvColumn, problems: Problem[]): number | undefined {
+	const text = row.cell(column).replace(/^\//, '');
+	if (text === '') return undefined;
+	if (/^[1-9]\d{0,7}$/.test(text)) return Number(text);
+	problems.push({
+		line: row.line,
+		field: column,
+		message: `"${text.slice(0, 60)}" is no whole number from 1`,
+		remedy: 'Write digits only, for example 120.'
+	});
+	return undefined;
+}

@@ -1,0 +1,151 @@
+import { Type, type Static } from 'typebox';
+import { CARD_MARKS } from '../core/checklist/card.ts';
+import type { ReleaseDraft } from '../core/checklist/draft.ts';
+import { SECTION_KINDS } from '../core/checklist/section.ts';
+
+const closed = { additionalProperties: false } as const;
+
+/** One line of text: no control characters, so that a pasted file cannot end up in a title. */
+const line = (longest: number, description?: string) =>
+	Type.String({
+		minLength: 1,
+		maxLength: longest,
+		pattern: '^[^\\u0000-\\u001f]*$',
+		...(description ? { description } : {})
+	});
+
+export const KeySchema = Type.String({
+	minLength: 1,
+	maxLength: 100,
+	pattern: '^[a-z0-9][a-z0-9.-]*$',
+	description: 'Small letters, digits, hyphens and dots.'
+});
+
+const OddsSchema = Type.String({
+	pattern: '^[1-9][0-9]{0,3}:[1-9][0-9]{0,5}$',
+	description: 'Cards : packs, as a pack states them; "1:6" is one in six packs.'
+});
+
+const NumberSchema = line(24, 'As printed: "12", "F1", "2-14".');
+const PrintRunSchema = Type.Integer({ minimum: 1, maximum: 10_000_000 });
+
+export const CardSchema = Type.Object(
+	{
+		key: Type.Optional(KeySchema),
+		number: Type.Optional(Type.Union([NumberSchema, Type.Null()])),
+		title: Type.Optional(Type.String({ maxLength: 300, pattern: '^[^\\u0000-\\u001f]*$' })),
+		subjects: Type.Optional(Type.Array(line(200), { maxItems: 50 })),
+		group: Type.Optional(line(200)),
+		marks: Type.Optional(
+			Type.Array(Type.Enum([...CARD_MARKS]), { maxItems: CARD_MARKS.length, uniqueItems: true })
+		),
+		rarity: Type.Optional(line(60))
+	},
+	closed
+);
+
+export const SectionSchema = Type.Object(
+	{
+		key: Type.Optional(KeySchema),
+		name: line(200),
+		kind: Type.Optional(Type.Enum([...SECTION_KINDS])),
+		numberedIn: Type.Optional(
+			Type.String({
+				minLength: 1,
+				maxLength: 100,
+				description: 'Key of the section whose numbering this one lives in.'
+			})
+		),
+		printRun: Type.Optional(PrintRunSchema),
+		series: Type.Optional(
+			Type.Array(Type.Object({ name: line(60), from: NumberSchema, to: NumberSchema }, closed), {
+				maxItems: 50,
+				description: 'Parts of the numbering sold at different times.'
+			})
+		),
+		odds: Type.Optional(Type.Record(KeySchema, OddsSchema, { description: 'Pack type → odds' })),
+		note: Type.Optional(Type.String({ maxLength: 5000 })),
+		cards: Type.Array(CardSchema, { maxItems: 50_000 })
+	},
+	closed
+);
+
+export const PackTypeSchema = Type.Object(
+	{
+		key: Type.Optional(KeySchema),
+		name: line(100),
+		packsPerBox: Type.Optional(Type.Integer({ minimum: 1, maximum: 10_000 })),
+		cardsPerPack: Type.Optional(Type.Integer({ minimum: 1, maximum: 10_000 })),
+		priceMinor: Type.Optional(
+			Type.Integer({ minimum: 0, maximum: 1e12, description: 'Of one pack, in minor units.' })
+		),
+		currency: Type.Optional(Type.String({ pattern: '^[A-Z]{3}$', description: 'ISO 4217' }))
+	},
+	closed
+);
+
+export const ParallelSchema = Type.Object(
+	{
+		key: Type.Optional(KeySchema),
+		name: line(100),
+		channel: Type.Optional(line(100)),
+		howToTell: Type.Optional(Type.String({ maxLength: 2000 })),
+		runs: Type.Array(
+			Type.Object(
+				{
+					sections: Type.Array(Type.String({ minLength: 1, maxLength: 100 }), {
+						minItems: 1,
+						maxItems: 500
+					}),
+					printRun: Type.Optional(PrintRunSchema)
+				},
+				closed
+			),
+			{ minItems: 1, maxItems: 500 }
+		)
+	},
+	closed
+);
+
+/** A checklist file: a release with its sections, cards and parallels. */
+export const ChecklistSchema = Type.Object(
+	{
+		$schema: Type.Optional(Type.String()),
+		format: Type.Literal('jade-checklist'),
+		formatVersion: Type.Literal(1),
+		release: Type.Object(
+			{
+				key: Type.Optional(KeySchema),
+				name: line(200),
+				maker: line(200),
+				year: Type.String({
+					pattern: '^[0-9]{4}(-[0-9]{2,4})?$',
+					description: 'A year or a season: "1994", "1994-95".'
+				}),
+				note: Type.Optional(Type.String({ maxLength: 5000 }))
+			},
+			closed
+		),
+		packTypes: Type.Optional(Type.Array(PackTypeSchema, { maxItems: 50 })),
+		rarities: Type.Optional(
+			Type.Array(line(60), {
+				maxItems: 100,
+				uniqueItems: true,
+				description: 'Rarity classes in the order in which they are filed.'
+			})
+		),
+		sections: Type.Array(SectionSchema, { minItems: 1, maxItems: 500 }),
+		parallels: Type.Optional(Type.Array(ParallelSchema, { maxItems: 500 }))
+	},
+	{
+		$schema: 'https://json-schema.org/draft/2020-12/schema',
+		$id: 'urn:jade-binder:schema:checklist:1',
+		title: 'Jade Binder checklist',
+		...closed
+	}
+);
+
+export type ChecklistFile = Static<typeof ChecklistSchema>;
+
+/** The file's type and the core's draft must not drift apart: this line fails to compile if they do. */
+export const asDraft = (file: ChecklistFile): ReleaseDraft => file;

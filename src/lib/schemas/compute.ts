@@ -1,0 +1,162 @@
+import { Type, type Static, type TSchema } from 'typebox';
+import { BINDER_ORDERS, BLOCK_STARTS } from '../core/binder/binder-layout.ts';
+import { PAGE_KINDS } from '../core/binder/page-kind.ts';
+import { CONDITIONS } from '../core/goal/condition.ts';
+import { PRESET_KEYS } from '../core/goal/preset.ts';
+import { LONGEST_LINE } from '../core/shorthand/parse-entry-line.ts';
+import { ChecklistSchema } from './checklist.ts';
+
+const closed = { additionalProperties: false } as const;
+const list = <Item extends TSchema>(item: Item, maxItems = 200_000) =>
+	Type.Array(item, { maxItems });
+
+export const VersionKeySchema = Type.String({
+	maxLength: 310,
+	pattern: '^[a-z0-9.-]+/[a-z0-9.-]+(~[a-z0-9.-]+)?$',
+	description: 'release "/" card [ "~" parallel ]'
+});
+const Word = Type.String({ minLength: 1, maxLength: 310 });
+const Quantity = Type.Integer({ minimum: 1, maximum: 1_000_000 });
+const Whole = Type.Integer({ minimum: 0 });
+export const ConditionSchema = Type.Enum([...CONDITIONS]);
+
+export const ProblemSchema = Type.Object({
+	message: Type.String(),
+	remedy: Type.Optional(Type.String()),
+	pointer: Type.Optional(Type.String()),
+	field: Type.Optional(Type.String()),
+	line: Type.Optional(Whole),
+	column: Type.Optional(Whole),
+	start: Type.Optional(Whole),
+	end: Type.Optional(Whole)
+});
+
+/** A checklist as a file holds it; `format` and `formatVersion` included. */
+const Checklist = ChecklistSchema;
+
+export const ExpandInput = Type.Object({ checklist: Checklist }, closed);
+export const ExpandOutput = Type.Object(
+	{
+		release: Type.String(),
+		versions: Type.Array(
+			Type.Object(
+				{
+					key: VersionKeySchema,
+					cardKey: Word,
+					sectionKey: Word,
+					numberingKey: Word,
+					parallelKey: Type.Union([Word, Type.Null()]),
+					printRun: Type.Union([Quantity, Type.Null()])
+				},
+				closed
+			)
+		)
+	},
+	closed
+);
+
+export const SlotSchema = Type.Object(
+	{
+		key: Word,
+		versions: Type.Array(Word, { minItems: 1, maxItems: 1000 }),
+		leastCondition: Type.Optional(ConditionSchema),
+		quantity: Type.Optional(Quantity)
+	},
+	closed
+);
+export const CopySchema = Type.Object(
+	{
+		key: Word,
+		version: Word,
+		quantity: Type.Optional(Quantity),
+		condition: Type.Optional(ConditionSchema)
+	},
+	closed
+);
+export const FillInput = Type.Object({ slots: list(SlotSchema), copies: list(CopySchema) }, closed);
+export const FillOutput = Type.Object(
+	{
+		placements: Type.Array(Type.Object({ slot: Word, copy: Word }, closed)),
+		missing: Type.Array(Type.Object({ slot: Word, quantity: Quantity }, closed)),
+		spares: Type.Array(Type.Object({ copy: Word, quantity: Quantity }, closed)),
+		outside: Type.Array(Word)
+	},
+	closed
+);
+
+export const ShorthandInput = Type.Object(
+	{
+		checklist: Checklist,
+		line: Type.String({ maxLength: LONGEST_LINE }),
+		numbering: Type.Optional(Type.Union([Word, Type.Null()])),
+		parallel: Type.Optional(Type.Union([Word, Type.Null()])),
+		owned: Type.Optional(Type.Record(Type.String(), Whole, { description: 'Version key → copies' }))
+	},
+	closed
+);
+export const ShorthandOutput = Type.Object(
+	{
+		form: Type.Enum(['list', 'all-but']),
+		changes: Type.Array(
+			Type.Object({ version: VersionKeySchema, before: Whole, after: Whole }, closed)
+		),
+		unchanged: Whole,
+		problems: Type.Array(ProblemSchema),
+		notes: Type.Array(ProblemSchema)
+	},
+	closed
+);
+
+export const GoalRulesSchema = Type.Object(
+	{ preset: Type.Enum([...PRESET_KEYS]), parallel: Type.Optional(Word) },
+	closed
+);
+export const BinderLayoutSchema = Type.Object(
+	{
+		pageKind: Type.Enum(PAGE_KINDS.map(({ key }) => key)),
+		order: Type.Enum([...BINDER_ORDERS]),
+		blockStart: Type.Enum([...BLOCK_STARTS])
+	},
+	closed
+);
+export const PlanBinderInput = Type.Object(
+	{
+		slots: list(
+			Type.Object(
+				{
+					key: Word,
+					number: Type.Union([Type.String({ maxLength: 60 }), Type.Null()]),
+					title: Type.String({ maxLength: 300 }),
+					rarity: Type.Optional(Word),
+					block: Word
+				},
+				closed
+			)
+		),
+		layout: BinderLayoutSchema,
+		rarities: Type.Optional(Type.Array(Word, { maxItems: 1000 }))
+	},
+	closed
+);
+export const PlanBinderOutput = Type.Object(
+	{
+		pages: Type.Array(
+			Type.Object(
+				{
+					page: Type.Integer({ minimum: 1 }),
+					blocks: Type.Array(Word),
+					pockets: Type.Array(Type.Union([Word, Type.Null()]))
+				},
+				closed
+			)
+		),
+		leaves: Whole,
+		emptyPockets: Whole
+	},
+	closed
+);
+
+export type ExpandRequest = Static<typeof ExpandInput>;
+export type FillRequest = Static<typeof FillInput>;
+export type ShorthandRequest = Static<typeof ShorthandInput>;
+export type PlanBinderRequest = Static<typeof PlanBinderInput>;

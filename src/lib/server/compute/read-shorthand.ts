@@ -1,0 +1,33 @@
+import { bad, good } from '../../core/problem.ts';
+import { indexCards } from '../../core/shorthand/card-index.ts';
+import { readShorthand } from '../../core/shorthand/read-shorthand.ts';
+import { ShorthandInput, ShorthandOutput, type ShorthandRequest } from '../../schemas/compute.ts';
+import { resolveChecklist } from './resolve-checklist.ts';
+
+export const readShorthandComputation = {
+	name: 'read-shorthand',
+	summary:
+		'Reads an entry line against a checklist: what it would change, and what is not understood.',
+	input: ShorthandInput,
+	output: ShorthandOutput,
+	run({ checklist, line, numbering = null, parallel = null, owned = {} }: ShorthandRequest) {
+		const release = resolveChecklist(checklist);
+		if (!release.ok) return release;
+		const { sections, parallels } = release.value;
+		if (numbering !== null && !sections.some(({ key }) => key === numbering)) {
+			return bad([{ pointer: '/numbering', message: `no section has the key "${numbering}"` }]);
+		}
+		if (parallel !== null && !parallels.some(({ key }) => key === parallel)) {
+			return bad([{ pointer: '/parallel', message: `no parallel has the key "${parallel}"` }]);
+		}
+		return good(
+			readShorthand(line, {
+				release: release.value,
+				index: indexCards(release.value),
+				numberingKey: numbering,
+				parallelKey: parallel,
+				owned: new Map(Object.entries(owned))
+			})
+		);
+	}
+} as const;

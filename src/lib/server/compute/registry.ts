@@ -1,0 +1,40 @@
+import type { TSchema } from 'typebox';
+import type { Outcome, Problem } from '../../core/problem.ts';
+import { checkAgainst } from '../../schemas/validator.ts';
+import { expandChecklist } from './expand-checklist.ts';
+import { fillSlotsComputation } from './fill-slots.ts';
+import { planBinderComputation } from './plan-binder.ts';
+import { readShorthandComputation } from './read-shorthand.ts';
+
+/** A computation of the core under its stable name. `run` gets a body that fits `input`. */
+export interface Computation {
+	readonly name: string;
+	readonly summary: string;
+	readonly input: TSchema;
+	readonly output: TSchema;
+	readonly run: (body: never) => Outcome<unknown>;
+}
+
+export const COMPUTATIONS: readonly Computation[] = [
+	expandChecklist,
+	fillSlotsComputation,
+	readShorthandComputation,
+	planBinderComputation
+];
+
+export type Answer =
+	| { readonly kind: 'unknown' }
+	| { readonly kind: 'invalid'; readonly problems: readonly Problem[] }
+	| { readonly kind: 'done'; readonly value: unknown };
+
+/** Checks the body against the input schema of the computation and runs it. */
+export function compute(name: string, body: unknown): Answer {
+	const computation = COMPUTATIONS.find((known) => known.name === name);
+	if (!computation) return { kind: 'unknown' };
+	const problems = checkAgainst(computation.input, body);
+	if (problems.length > 0) return { kind: 'invalid', problems };
+	const outcome = computation.run(body as never);
+	return outcome.ok
+		? { kind: 'done', value: outcome.value }
+		: { kind: 'invalid', problems: outcome.problems };
+}

@@ -1,0 +1,130 @@
+import { expand } from '../../core/checklist/expand.ts';
+import type { Condition } from '../../core/goal/condition.ts';
+import { indexCards } from '../../core/shorthand/card-index.ts';
+import { readShorthand } from '../../core/shorthand/read-shorthand.ts';
+import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
+import type { Collection } from '../database/open.ts';
+import { makeChange } from '../journal/change.ts';
+import { loadRelease } from '../releases/load-release.ts';
+import { countOwned, readCopies } from './read-copies.ts';
+import { setOwned, type OwnedChange } from './set-owned.ts';
+
+/** What a log did: how many versions changed, and how many cards came or went. */
+export interface Logged {
+	readonly versions: number;
+	readonly cards: number;
+}
+
+export interface EntryRequest {
+	readonly line: string;
+	readonly numbering: string | null;
+	readonly parallel: string | null;
+	readonly condition?: Condition;
+}
+
+const noRelease: Problem = {
+	message: 'this release is not in the collection',
+	remedy: 'Choose another one.'
+};
+
+/** Applies an entry line in one transaction, or, with any problem in it, not at all. */
+export function logLine(
+	collection: Collection,
+	releaseKey: string,
+	request: EntryRequest
+): Promise<Outcome<Logged>> {
+	return makeChange(collection, async (record, tx) => {
+		const stored = await loadRelease(tx, releaseKey);
+		if (!stored) return refused([noRelease]);
+		const there = await readCopies(tx, stored.id);
+		const reading = readShorthand(request.line, {
+			release: stored.release,
+			index: indexCards(stored.release),
+			numberingKey: request.numbering,
+			parallelKey: request.parallel,
+			owned: countOwned(there)
+		});
+		if (reading.problems.length > 0) return refused(reading.problems);
+		const wanted = reading.changes.map(({ version, after }) => ({ version, quantity: after }));
+		await setOwned(record, stored, there, wanted, {
+			condition: request.condition,
+			loggedAt: collection.now()
+		});
+		return {
+			value: good(
+				{
+					versions: reading.changes.length,
+					cards: reading.changes.reduce((sum, { before, after }) => sum + after - before, 0)
+				},
+				reading.notes
+			),
+			label: `${stored.release.name}: log ${clip(request.line)}${finishName(stored.release, request.parallel)}`,
+			touches: [stored.id]
+		};
+	});
+}
+
+/** Sets how many copies there are of some versions, in one transaction. Every version must exist. */
+export function logOwned(
+	collection: Collection,
+	releaseKey: string,
+	wanted: readonly OwnedChange[],
+	condition?: Condition
+): Promise<Outcome<Logged>> {
+	return makeChange(collection, async (record, tx) => {
+		const stored = await loadRelease(tx, releaseKey);
+		if (!stored) return refused([noRelease]);
+		const known = new Set(expand(stored.release).map(({ key }) => key));
+		const problems = wanted.flatMap(({ version }, i): Problem[] =>
+			known.has(version)
+				? []
+				: [
+						{
+							pointer: `/changes/${i}/version`,
+							message: `"${version}" is no version of ${stored.release.name}`,
+							remedy: 'Reload the page: the checklist may have changed.'
+						}
+					]
+		);
+		if (new Set(wanted.map(({ version }) => version)).size < wanted.length) {
+			problems.push({
+				pointer: '/changes',
+				message: 'a version stands twice',
+				remedy: 'Name each version once.'
+			});
+		}
+		if (problems.length > 0) return refused(problems);
+		const there = await readCopies(tx, stored.id);
+		const owned = countOwned(there);
+		const changed = wanted.filter(
+			({ version, quantity }) => (owned.get(version) ?? 0) !== quantity
+		);
+		await setOwned(record, stored, there, changed, { condition, loggedAt: collection.now() });
+		const cards = changed.reduce(
+			(sum, { version, quantity }) => sum + quantity - (owned.get(version) ?? 0),
+			0
+		);
+		const count = `${Math.abs(cards)} ${Math.abs(cards) === 1 ? 'card' : 'cards'}`;
+		return {
+			value: good({ versions: changed.length, cards }),
+			label: `${stored.release.name}: ${cards < 0 ? 'take out' : 'log'} ${count} on the wall`,
+			touches: [stored.id]
+		};
+	});
+}
+
+function refused(problems: readonly Problem[]) {
+	return { value: bad(problems), label: '', touches: [] };
+}
+
+function clip(line: string): string {
+	return line.length > 60 ? `${line.slice(0, 59)}…` : line;
+}
+
+function finishName(
+	release: { readonly parallels: readonly { readonly key: string; readonly name: string }[] },
+	parallel: string | null
+): string {
+	const name = release.parallels.find(({ key }) => key === parallel)?.name;
+	return name ? ` (${name})` : '';
+}

@@ -1,0 +1,79 @@
+import { conditionRank, type Condition } from '../../core/goal/condition.ts';
+import { parseVersionKey } from '../../core/checklist/version-key.ts';
+import { copies } from '../database/tables/index.ts';
+import type { Recorder } from '../journal/record.ts';
+import type { StoredRelease } from '../releases/load-release.ts';
+import type { StoredCopy } from './read-copies.ts';
+
+/** How many copies of a version there shall be. */
+export interface OwnedChange {
+	readonly version: string;
+	readonly quantity: number;
+}
+
+/**
+ * Brings the copies of each version to the wanted quantity. Added ones join the pile of their
+ * condition; what is taken away comes from the worst pile first, so that the best copy stays.
+ * Versions must be of the release (checked by the caller).
+ */
+export async function setOwned(
+	record: Recorder,
+	stored: StoredRelease,
+	there: readonly StoredCopy[],
+	wanted: readonly OwnedChange[],
+	how: { readonly condition?: Condition; readonly loggedAt: string }
+): Promise<void> {
+	const piles = new Map<string, StoredCopy[]>();
+	for (const copy of there) piles.set(copy.version, [...(piles.get(copy.version) ?? []), copy]);
+	const fresh: (typeof copies.$inferInsert)[] = [];
+	const gone: number[] = [];
+	for (const { version, quantity } of wanted) {
+		const own = piles.get(version) ?? [];
+		const before = own.reduce((sum, pile) => sum + pile.quantity, 0);
+		if (quantity > before) {
+			const pile = own.find(({ condition }) => condition === how.condition);
+			const added = quantity - before;
+			if (pile) await record.update(copies, pile.id, { quantity: pile.quantity + added });
+			else
+				fresh.push({
+					...idsOf(stored, version),
+					quantity: added,
+					condition: how.condition ?? null,
+					loggedAt: how.loggedAt
+				});
+		} else gone.push(...(await takeAway(record, own, before - quantity)));
+	}
+	await record.insert(copies, fresh);
+	await record.remove(copies, gone);
+}
+
+/** Lessens piles, worst first; returns the rows that come to nothing. */
+async function takeAway(
+	record: Recorder,
+	piles: readonly StoredCopy[],
+	count: number
+): Promise<number[]> {
+	const gone: number[] = [];
+	let left = count;
+	const worstFirst = [...piles].sort(
+		(a, b) => conditionRank(a.condition) - conditionRank(b.condition) || b.id - a.id
+	);
+	for (const pile of worstFirst) {
+		if (left === 0) break;
+		const taken = Math.min(left, pile.quantity);
+		left -= taken;
+		if (taken === pile.quantity) gone.push(pile.id);
+		else await record.update(copies, pile.id, { quantity: pile.quantity - taken });
+	}
+	return gone;
+}
+
+function idsOf(stored: StoredRelease, version: string) {
+	const name = parseVersionKey(version);
+	const cardId = name ? stored.cardIds.get(name.card) : undefined;
+	const parallelId = name?.parallel ? stored.parallelIds.get(name.parallel) : null;
+	if (cardId === undefined || parallelId === undefined) {
+		throw new RangeError(`setOwned: no version "${version}" in ${stored.release.key}`);
+	}
+	return { releaseId: stored.id, cardId, parallelId };
+}

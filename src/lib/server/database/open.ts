@@ -1,0 +1,55 @@
+import { createClient, type Client } from '@libsql/client';
+import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
+import { migrate } from 'drizzle-orm/libsql/migrator';
+import { mkdir } from 'node:fs/promises';
+import { dirname, resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import type { Settings } from '../settings.ts';
+
+export type Database = LibSQLDatabase;
+/** The database, or a transaction on it: what a read takes. */
+export type Reader = Pick<Database, 'select' | 'selectDistinct'>;
+export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
+
+/** An open collection. Writes pass `write`, one after the other; reads use `db` at any time. */
+export interface Collection {
+	readonly db: Database;
+	/** Runs a change in a transaction of its own, after all changes asked for before it. */
+	readonly write: <Result>(change: (tx: Transaction) => Promise<Result>) => Promise<Result>;
+	readonly now: () => string;
+	readonly close: () => void;
+}
+
+/** Opens the collection that the settings name and brings it up to date; makes it when there is none. */
+export async function openCollection(settings: Settings): Promise<Collection> {
+	const isFile = settings.databaseUrl.startsWith('file:');
+	if (isFile) await mkdir(folderOf(settings.databaseUrl), { recursive: true });
+	const client = createClient({ url: settings.databaseUrl, timeout: 5000 });
+	if (isFile) await client.execute('PRAGMA journal_mode = WAL');
+	const db = drizzle(client, { casing: 'snake_case' });
+	await migrate(db, { migrationsFolder: resolve(settings.root, 'drizzle') });
+	return {
+		db,
+		write: writeQueue(db),
+		now: () => settings.fixedNow ?? new Date().toISOString(),
+		close: () => closeClient(client)
+	};
+}
+
+/** libSQL's file client has one writer: a second transaction at the same time fails with SQLITE_BUSY. */
+function writeQueue(db: Database): Collection['write'] {
+	let last: Promise<unknown> = Promise.resolve();
+	return (change) => {
+		const next = last.then(() => db.transaction(change));
+		last = next.catch(() => undefined);
+		return next;
+	};
+}
+
+function folderOf(url: string): string {
+	return url.startsWith('file://') ? dirname(fileURLToPath(url)) : dirname(resolve(url.slice(5)));
+}
+
+function closeClient(client: Client): void {
+	if (!client.closed) client.close();
+}

@@ -1,0 +1,18 @@
+import { sqliteTable, index, integer, text } from 'drizzle-orm/sqlite-core';
+import type { BinderLayout } from '../../../core/binder/binder-layout.ts';
+import { goals } from './goals.ts';
+
+export const binders = sqliteTable(
+	'binders',
+	{
+		id: integer().primaryKey({ autoIncrement: true }),
+		goalId: integer()
+			.notNull()
+			.references(() => goals.id),
+		name: text().notNull(),
+		layout: text({ mode: 'json' }).$type<BinderLayout>().notNull(),
+		/** ISO 8601 */
+		createdAt: text().notNull()
+	},
+	(table) => [index('binders_goal').on(table.goalId)]
+);

@@ -1,0 +1,29 @@
+import { sqliteTable, index, integer, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import type { CardMark } from '../../../core/checklist/card.ts';
+import { releases } from './releases.ts';
+import { sections } from './sections.ts';
+
+export const cards = sqliteTable(
+	'cards',
+	{
+		id: integer().primaryKey({ autoIncrement: true }),
+		releaseId: integer()
+			.notNull()
+			.references(() => releases.id),
+		sectionId: integer()
+			.notNull()
+			.references(() => sections.id),
+		key: text().notNull(),
+		position: integer().notNull(),
+		number: text(),
+		title: text().notNull(),
+		subjects: text({ mode: 'json' }).$type<readonly string[]>().notNull(),
+		group: text('card_group'),
+		marks: text({ mode: 'json' }).$type<readonly CardMark[]>().notNull(),
+		rarity: text()
+	},
+	(table) => [
+		uniqueIndex('cards_key').on(table.releaseId, table.key),
+		index('cards_section').on(table.sectionId)
+	]
+);

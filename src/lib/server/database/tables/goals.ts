@@ -1,0 +1,18 @@
+import { sqliteTable, index, integer, text } from 'drizzle-orm/sqlite-core';
+import type { GoalRules } from '../../../core/goal/scope-goal.ts';
+import { releases } from './releases.ts';
+
+export const goals = sqliteTable(
+	'goals',
+	{
+		id: integer().primaryKey({ autoIncrement: true }),
+		releaseId: integer()
+			.notNull()
+			.references(() => releases.id),
+		name: text().notNull(),
+		rules: text({ mode: 'json' }).$type<GoalRules>().notNull(),
+		/** ISO 8601 */
+		createdAt: text().notNull()
+	},
+	(table) => [index('goals_release').on(table.releaseId)]
+);

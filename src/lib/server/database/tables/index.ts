@@ -1,0 +1,9 @@
+export { binders } from './binders.ts';
+export { cards } from './cards.ts';
+export { copies } from './copies.ts';
+export { goalProgress } from './goal-progress.ts';
+export { goals } from './goals.ts';
+export { journal } from './journal.ts';
+export { parallels } from './parallels.ts';
+export { releases } from './releases.ts';
+export { sections } from './sections.ts';

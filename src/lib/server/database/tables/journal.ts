@@ -1,0 +1,20 @@
+import { sqliteTable, index, integer, text } from 'drizzle-orm/sqlite-core';
+import type { RowChange } from '../../journal/row-change.ts';
+
+/** One row a change, with the rows it touched as they were and as they became: undo and redo. */
+export const journal = sqliteTable(
+	'journal',
+	{
+		id: integer().primaryKey({ autoIncrement: true }),
+		/** ISO 8601 */
+		at: text().notNull(),
+		/** What was done, in words: "Log 1-20 25". */
+		label: text().notNull(),
+		/** `done`, `undone` (can be redone), or `dropped` (undone, and then something else was done). */
+		state: text().$type<'done' | 'undone' | 'dropped'>().notNull(),
+		/** Releases whose goals have to be filled again when this is undone or redone. */
+		releaseIds: text({ mode: 'json' }).$type<readonly number[]>().notNull(),
+		changes: text({ mode: 'json' }).$type<readonly RowChange[]>().notNull()
+	},
+	(table) => [index('journal_state').on(table.state, table.id)]
+);

@@ -1,0 +1,20 @@
+import { sqliteTable, integer, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import type { RunRule } from '../../../core/checklist/parallel.ts';
+import { releases } from './releases.ts';
+
+export const parallels = sqliteTable(
+	'parallels',
+	{
+		id: integer().primaryKey({ autoIncrement: true }),
+		releaseId: integer()
+			.notNull()
+			.references(() => releases.id),
+		key: text().notNull(),
+		position: integer().notNull(),
+		name: text().notNull(),
+		channel: text(),
+		howToTell: text(),
+		runs: text({ mode: 'json' }).$type<readonly RunRule[]>().notNull()
+	},
+	(table) => [uniqueIndex('parallels_key').on(table.releaseId, table.key)]
+);

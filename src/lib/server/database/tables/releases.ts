@@ -1,0 +1,13 @@
+import { sqliteTable, integer, text } from 'drizzle-orm/sqlite-core';
+import type { PackType } from '../../../core/checklist/release.ts';
+
+export const releases = sqliteTable('releases', {
+	id: integer().primaryKey({ autoIncrement: true }),
+	key: text().notNull().unique(),
+	name: text().notNull(),
+	maker: text().notNull(),
+	year: text().notNull(),
+	note: text(),
+	packTypes: text({ mode: 'json' }).$type<readonly PackType[]>().notNull(),
+	rarities: text({ mode: 'json' }).$type<readonly string[]>().notNull()
+});

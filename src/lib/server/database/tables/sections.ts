@@ -1,0 +1,26 @@
+import { sqliteTable, index, integer, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import type { Odds, SectionKind, Series } from '../../../core/checklist/section.ts';
+import { releases } from './releases.ts';
+
+export const sections = sqliteTable(
+	'sections',
+	{
+		id: integer().primaryKey({ autoIncrement: true }),
+		releaseId: integer()
+			.notNull()
+			.references(() => releases.id),
+		key: text().notNull(),
+		position: integer().notNull(),
+		name: text().notNull(),
+		kind: text().$type<SectionKind>().notNull(),
+		numberedIn: text(),
+		printRun: integer(),
+		series: text({ mode: 'json' }).$type<readonly Series[]>().notNull(),
+		odds: text({ mode: 'json' }).$type<readonly Odds[]>().notNull(),
+		note: text()
+	},
+	(table) => [
+		uniqueIndex('sections_key').on(table.releaseId, table.key),
+		index('sections_release').on(table.releaseId)
+	]
+);

@@ -1,0 +1,30 @@
+import { getTableName } from 'drizzle-orm';
+import {
+	binders,
+	cards,
+	copies,
+	goals,
+	parallels,
+	releases,
+	sections
+} from '../database/tables/index.ts';
+
+/** Tables whose rows the journal keeps. `goal_progress` is derived and is refreshed instead. */
+export const JOURNALLED = { releases, sections, cards, parallels, copies, goals, binders } as const;
+export type JournalledName = keyof typeof JOURNALLED;
+export type JournalledTable = (typeof JOURNALLED)[JournalledName];
+
+export type Row = Readonly<Record<string, unknown>> & { readonly id: number };
+
+/** Rows of one table before and after: no `before` is an insert, no `after` a removal. */
+export interface RowChange {
+	readonly table: JournalledName;
+	readonly before: readonly Row[];
+	readonly after: readonly Row[];
+}
+
+export function nameOf(table: JournalledTable): JournalledName {
+	const name = getTableName(table) as JournalledName;
+	if (!(name in JOURNALLED)) throw new RangeError(`nameOf: table "${name}" is not journalled`);
+	return name;
+}

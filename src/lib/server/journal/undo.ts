@@ -1,0 +1,97 @@
+import { asc, desc, eq } from 'drizzle-orm';
+import { chunks } from '../database/chunks.ts';
+import type { Collection, Reader, Transaction } from '../database/open.ts';
+import { journal } from '../database/tables/index.ts';
+import { refreshProgress } from '../goals/refresh-progress.ts';
+import { deleteRows, insertRows } from './record.ts';
+import { JOURNALLED, type Row, type RowChange } from './row-change.ts';
+
+/** A step of the journal in words. */
+export interface Step {
+	readonly id: number;
+	readonly at: string;
+	readonly label: string;
+}
+
+const step = { id: journal.id, at: journal.at, label: journal.label } as const;
+
+/** The step that undo takes back next, and the one that redo makes again; null where there is none. */
+export async function nextSteps(db: Reader): Promise<{ undo: Step | null; redo: Step | null }> {
+	const [undo] = await db
+		.select(step)
+		.from(journal)
+		.where(eq(journal.state, 'done'))
+		.orderBy(desc(journal.id))
+		.limit(1);
+	const [redo] = await db
+		.select(step)
+		.from(journal)
+		.where(eq(journal.state, 'undone'))
+		.orderBy(asc(journal.id))
+		.limit(1);
+	return { undo: undo ?? null, redo: redo ?? null };
+}
+
+/** The latest steps, newest first, that are in force. */
+export async function recentSteps(db: Reader, count: number): Promise<readonly Step[]> {
+	return db
+		.select(step)
+		.from(journal)
+		.where(eq(journal.state, 'done'))
+		.orderBy(desc(journal.id))
+		.limit(count);
+}
+
+/** Takes back the latest change; null where there is nothing to undo. Works across restarts. */
+export function undo(collection: Collection): Promise<Step | null> {
+	return move(collection, 'undo');
+}
+
+/** Makes the change again that was undone last; null where there is none. */
+export function redo(collection: Collection): Promise<Step | null> {
+	return move(collection, 'redo');
+}
+
+function move(collection: Collection, direction: 'undo' | 'redo'): Promise<Step | null> {
+	return collection.write(async (tx) => {
+		const next = (await nextSteps(tx))[direction];
+		if (!next) return null;
+		const [entry] = await tx.select().from(journal).where(eq(journal.id, next.id));
+		if (!entry) throw new RangeError(`${direction}: step ${next.id} is gone`);
+		if (direction === 'undo') {
+			for (const change of [...entry.changes].reverse())
+				await turn(tx, change, change.after, change.before);
+		} else {
+			for (const change of entry.changes) await turn(tx, change, change.before, change.after);
+		}
+		await tx
+			.update(journal)
+			.set({ state: direction === 'undo' ? 'undone' : 'done' })
+			.where(eq(journal.id, entry.id));
+		await refreshProgress(tx, entry.releaseIds);
+		return next;
+	});
+}
+
+/** Replaces the rows as they are by the rows as they shall be. */
+async function turn(
+	tx: Transaction,
+	{ table }: RowChange,
+	from: readonly Row[],
+	to: readonly Row[]
+): Promise<void> {
+	const target = JOURNALLED[table];
+	const staying = new Map(to.map((row) => [row.id, row]));
+	const gone = from.filter(({ id }) => !staying.has(id)).map(({ id }) => id);
+	await deleteRows(tx, target, gone);
+	const there = new Set(from.map(({ id }) => id));
+	for (const row of to.filter(({ id }) => there.has(id))) {
+		const { id, ...values } = row;
+		await tx
+			.update(target)
+			.set(values as never)
+			.where(eq(target.id, id));
+	}
+	const fresh = to.filter(({ id }) => !there.has(id));
+	for (const some of chunks(fresh, 500)) await insertRows(tx, target, some);
+}

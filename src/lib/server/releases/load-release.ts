@@ -1,0 +1,120 @@
+import { asc, eq, inArray } from 'drizzle-orm';
+import type { Card } from '../../core/checklist/card.ts';
+import type { Parallel } from '../../core/checklist/parallel.ts';
+import type { Release } from '../../core/checklist/release.ts';
+import type { Section } from '../../core/checklist/section.ts';
+import type { Reader } from '../database/open.ts';
+import { cards, parallels, releases, sections } from '../database/tables/index.ts';
+
+/** A release with the database ids behind its keys. */
+export interface StoredRelease {
+	readonly id: number;
+	readonly release: Release;
+	readonly cardIds: ReadonlyMap<string, number>;
+	readonly parallelIds: ReadonlyMap<string, number>;
+}
+
+export async function loadRelease(db: Reader, key: string): Promise<StoredRelease | null> {
+	const [row] = await db.select({ id: releases.id }).from(releases).where(eq(releases.key, key));
+	return row ? ((await loadReleases(db, [row.id]))[0] ?? null) : null;
+}
+
+/** Loads releases by id, with everything in them, in the order of the ids; unknown ids are passed over. */
+export async function loadReleases(
+	db: Reader,
+	ids: readonly number[]
+): Promise<readonly StoredRelease[]> {
+	if (ids.length === 0) return [];
+	const wanted = [...ids];
+	const heads = await db.select().from(releases).where(inArray(releases.id, wanted));
+	const sectionRows = await db
+		.select()
+		.from(sections)
+		.where(inArray(sections.releaseId, wanted))
+		.orderBy(asc(sections.position));
+	const cardRows = await db
+		.select()
+		.from(cards)
+		.where(inArray(cards.releaseId, wanted))
+		.orderBy(asc(cards.position));
+	const parallelRows = await db
+		.select()
+		.from(parallels)
+		.where(inArray(parallels.releaseId, wanted))
+		.orderBy(asc(parallels.position));
+	return ids.flatMap((id) => {
+		const head = heads.find((row) => row.id === id);
+		if (!head) return [];
+		const ownCards = cardRows.filter((row) => row.releaseId === id);
+		const ownParallels = parallelRows.filter((row) => row.releaseId === id);
+		const bySection = groupBySection(ownCards);
+		return {
+			id,
+			release: {
+				key: head.key,
+				name: head.name,
+				maker: head.maker,
+				year: head.year,
+				...optional('note', head.note),
+				packTypes: head.packTypes,
+				rarities: head.rarities,
+				sections: sectionRows
+					.filter((row) => row.releaseId === id)
+					.map((row) => toSection(row, (bySection.get(row.id) ?? []).map(toCard))),
+				parallels: ownParallels.map(toParallel)
+			},
+			cardIds: new Map(ownCards.map((row) => [row.key, row.id])),
+			parallelIds: new Map(ownParallels.map((row) => [row.key, row.id]))
+		};
+	});
+}
+
+function toSection(row: typeof sections.$inferSelect, members: readonly Card[]): Section {
+	return {
+		key: row.key,
+		name: row.name,
+		kind: row.kind,
+		...optional('numberedIn', row.numberedIn),
+		...optional('printRun', row.printRun),
+		...optional('note', row.note),
+		series: row.series,
+		odds: row.odds,
+		cards: members
+	};
+}
+
+function toCard(row: typeof cards.$inferSelect): Card {
+	return {
+		key: row.key,
+		number: row.number,
+		title: row.title,
+		subjects: row.subjects,
+		...optional('group', row.group),
+		marks: row.marks,
+		...optional('rarity', row.rarity)
+	};
+}
+
+function toParallel(row: typeof parallels.$inferSelect): Parallel {
+	return {
+		key: row.key,
+		name: row.name,
+		...optional('channel', row.channel),
+		...optional('howToTell', row.howToTell),
+		runs: row.runs
+	};
+}
+
+function optional<Name extends string, Value>(name: Name, value: Value | null) {
+	return (value === null ? {} : { [name]: value }) as { [Key in Name]?: Value };
+}
+
+function groupBySection(rows: readonly (typeof cards.$inferSelect)[]) {
+	const groups = new Map<number, (typeof cards.$inferSelect)[]>();
+	for (const row of rows) {
+		const group = groups.get(row.sectionId);
+		if (group) group.push(row);
+		else groups.set(row.sectionId, [row]);
+	}
+	return groups;
+}

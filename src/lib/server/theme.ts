@@ -1,0 +1,10 @@
+import type { Cookies } from '@sveltejs/kit';
+
+export const THEMES = ['jade-day', 'jade-night'] as const;
+export type Theme = (typeof THEMES)[number];
+
+/** The theme a person chose; undefined: as the system has it. */
+export function readTheme(cookies: Cookies): Theme | undefined {
+	const chosen = cookies.get('theme');
+	return THEMES.find((theme) => theme === chosen);
+}

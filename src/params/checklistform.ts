@@ -1,0 +1,1 @@
+export const match = (form: string): form is 'csv' | 'json' => form === 'csv' || form === 'json';

@@ -1,0 +1,1 @@
+export const match = (step: string): step is 'redo' | 'undo' => step === 'undo' || step === 'redo';

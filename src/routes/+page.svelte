@@ -1,0 +1,1 @@
+<h1>Jade Binder</h1>

@@ -1,0 +1,23 @@
+import { json, type RequestHandler } from '@sveltejs/kit';
+import { readChecklist } from '$lib/formats/read-checklist';
+import { theCollection } from '$lib/server/collection';
+import { problemResponse } from '$lib/server/problem-document';
+import { importRelease } from '$lib/server/releases/import-release';
+import { listReleases } from '$lib/server/releases/list-releases';
+
+export const GET: RequestHandler = async () => json(await listReleases((await theCollection()).db));
+
+/** Imports a checklist, JSON or CSV, sent as the body. A CSV may take name, maker and year from the query. */
+export const POST: RequestHandler = async ({ request, url }) => {
+	const bytes = new Uint8Array(await request.arrayBuffer());
+	const given = (name: string) => url.searchParams.get(name) ?? '';
+	const read = readChecklist(bytes, {
+		name: given('name'),
+		maker: given('maker'),
+		year: given('year')
+	});
+	const outcome = read.ok ? await importRelease(await theCollection(), read.value) : read;
+	return outcome.ok
+		? json(outcome.value, { status: 201 })
+		: problemResponse(400, 'The checklist was not imported.', outcome.problems);
+};

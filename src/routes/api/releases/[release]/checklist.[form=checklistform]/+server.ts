@@ -1,0 +1,16 @@
+import type { RequestHandler } from '@sveltejs/kit';
+import { formatChecklistCsv } from '$lib/formats/checklist-csv';
+import { formatChecklistJson } from '$lib/formats/checklist-json';
+import { theCollection } from '$lib/server/collection';
+import { download } from '$lib/server/download';
+import { problemResponse } from '$lib/server/problem-document';
+import { loadRelease } from '$lib/server/releases/load-release';
+
+export const GET: RequestHandler = async ({ params }) => {
+	const stored = await loadRelease((await theCollection()).db, params.release ?? '');
+	if (!stored) return problemResponse(404, 'This release is not in the collection.');
+	const { release } = stored;
+	return params.form === 'csv'
+		? download(formatChecklistCsv(release), `${release.key}.checklist.csv`, 'text/csv')
+		: download(formatChecklistJson(release), `${release.key}.checklist.json`, 'application/json');
+};

@@ -1,0 +1,16 @@
+import { redirect, type RequestHandler } from '@sveltejs/kit';
+import { THEMES } from '$lib/server/theme';
+
+/** Keeps the chosen theme in a cookie and goes back to the page. */
+export const POST: RequestHandler = async ({ request, cookies, url }) => {
+	const form = await request.formData();
+	const theme = THEMES.find((known) => known === form.get('theme'));
+	if (theme)
+		cookies.set('theme', theme, {
+			path: '/',
+			maxAge: 31_536_000,
+			secure: url.protocol === 'https:'
+		});
+	const back = String(form.get('back') ?? '/');
+	redirect(303, back.startsWith('/') && !back.startsWith('//') ? back : '/');
+};

@@ -1,0 +1,13 @@
+import { sveltekit } from '@sveltejs/kit/vite';
+import tailwindcss from '@tailwindcss/vite';
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+	plugins: [tailwindcss(), sveltekit()],
+	test: {
+		include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
+		expect: { requireAssertions: true },
+		environment: 'node',
+		reporters: ['default', ['json', { outputFile: 'reports/unit.json' }]]
+	}
+});
