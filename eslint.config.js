@@ -33,11 +33,13 @@ export default ts.config(
 			'@typescript-eslint/no-explicit-any': 'error',
 			'@typescript-eslint/ban-ts-comment': 'error',
 			'@typescript-eslint/consistent-type-imports': 'error',
-			'@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }]
+			'@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }]
 		}
 	},
 	{
 		files: ['**/*.svelte', '**/*.svelte.ts'],
+		// Maps here are derived anew and never changed in place, so they need no reactive twin.
+		rules: { 'svelte/prefer-svelte-reactivity': 'off' },
 		languageOptions: {
 			parserOptions: {
 				projectService: true,

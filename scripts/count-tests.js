@@ -15,7 +15,7 @@ function read(file) {
 export function countTests(folder) {
 	const unit = read(join(folder, 'unit.json'));
 	const browser = read(join(folder, 'browser.json'))?.stats;
-	const broken = unit ? unit.numFailedTestSuites > 0 && unit.numFailedTests === 0 ? 1 : 0 : 0;
+	const broken = unit ? (unit.numFailedTestSuites > 0 && unit.numFailedTests === 0 ? 1 : 0) : 0;
 	return {
 		passed: (unit?.numPassedTests ?? 0) + (browser?.expected ?? 0) + (browser?.flaky ?? 0),
 		failed: (unit?.numFailedTests ?? 0) + broken + (browser?.unexpected ?? 0)

@@ -31,8 +31,8 @@ export const ProblemSchema = Type.Object({
 	end: Type.Optional(Whole)
 });
 
-/** A checklist as a file holds it; `format` and `formatVersion` included. */
-const Checklist = ChecklistSchema;
+/** A checklist as a file holds it; without the file schema's identity, which may stand only once. */
+const Checklist = Type.Object(ChecklistSchema.properties, closed);
 
 export const ExpandInput = Type.Object({ checklist: Checklist }, closed);
 export const ExpandOutput = Type.Object(

@@ -21,20 +21,34 @@ export function checkAgainst(schema: TSchema, document: unknown): readonly Probl
 		compiled.set(schema, validate);
 	}
 	if (validate(document)) return [];
-	const seen = new Set<string>();
-	return (validate.errors ?? [])
-		.filter(({ keyword }) => keyword !== 'anyOf' && keyword !== 'oneOf')
+	return mergeTypes(validate.errors ?? [])
 		.map(describe)
-		.filter(({ pointer, message }) => {
-			const same = `${pointer ?? ''} ${message}`;
-			return !seen.has(same) && seen.add(same);
-		})
 		.slice(0, MOST_PROBLEMS);
+}
+
+/** A field that may be of several types fails each of them: one problem that names them all. */
+function mergeTypes(errors: readonly ErrorObject[]): readonly ErrorObject[] {
+	const types = new Map<string, ErrorObject>();
+	return errors.flatMap((error) => {
+		if (error.keyword === 'anyOf' || error.keyword === 'oneOf') return [];
+		if (error.keyword !== 'type') return [error];
+		const first = types.get(error.instancePath);
+		if (!first) {
+			const own = { ...error };
+			types.set(error.instancePath, own);
+			return [own];
+		}
+		first.message = `${first.message ?? ''} or ${String(error.params.type)}`;
+		return [];
+	});
 }
 
 function describe(error: ErrorObject): Problem {
 	const { instancePath, keyword, params, message = 'is not valid' } = error;
-	const field = instancePath.split('/').at(-1) || undefined;
+	const field = instancePath
+		.split('/')
+		.filter((word) => !/^\d*$/.test(word))
+		.at(-1);
 	const at = (name: string) =>
 		`${instancePath}/${name.replaceAll('~', '~0').replaceAll('/', '~1')}`;
 	switch (keyword) {

@@ -2,7 +2,7 @@
  * A card number taken apart. Grammar:
  *
  *     number = [ series "-" ] [ prefix ] digits [ suffix ]
- *     series = digits                 ; "2-14": the 14th of series 2
+ *     series = digits, no zero first  ; "2-14": the 14th of series 2
  *     prefix = letters [ "-" ]        ; "F1", "T-12"
  *     suffix = 1*2 letters            ; "12a"
  *
@@ -19,12 +19,12 @@ export interface CardNumber {
 	readonly rest: string;
 }
 
-const GRAMMAR = /^(?:(\d{1,6})-)?(\p{L}{1,8}-?)?(0*)(\d{1,9})(\p{L}{1,2})?$/u;
+const GRAMMAR = /^(?:([1-9]\d{0,5})-)?(\p{L}{1,8}-?)?(0*)(\d{1,9})(\p{L}{1,2})?$/u;
 
 /** Takes a printed card number apart; never fails (see `rest`). */
 export function parseCardNumber(text: string): CardNumber {
 	const match = GRAMMAR.exec(text.trim());
-	if (!match || (match[1] !== undefined && Number(match[1]) === 0)) {
+	if (!match) {
 		return { series: null, prefix: '', digits: null, suffix: '', zeros: 0, rest: text.trim() };
 	}
 	const [, series, prefix = '', zeros = '', digits = '', suffix = ''] = match;

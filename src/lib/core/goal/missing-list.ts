@@ -71,10 +71,13 @@ export function foldCards(cards: readonly Card[]): string {
 }
 
 /** The whole list as text to send to somebody: a heading, then a line a group that lacks something. */
-export function formatMissingList(title: string, groups: readonly MissingGroup[]): string {
+export function formatMissingText(
+	title: string,
+	groups: readonly Pick<MissingGroup, 'name' | 'have' | 'need' | 'text'>[]
+): string {
 	const lines = groups
-		.filter((group) => group.cards.length > 0)
-		.map((group) => `${group.name} (${group.have} of ${group.need}): ${group.text}`);
+		.filter(({ have, need }) => have < need)
+		.map(({ name, have, need, text }) => `${name} (${have} of ${need}): ${text}`);
 	return [title, ...(lines.length > 0 ? lines : ['Nothing is missing.'])].join('\n');
 }
 

@@ -22,10 +22,29 @@ export function findCards(index: CardIndex, item: EntryItem, numberingKey: strin
 		case 'number':
 			return findNumber(index, item.number, numberingKey);
 		case 'range': {
+			const range = findRange(index, item.from, item.to, numberingKey);
 			const whole = item.hyphen ? findNumber(index, `${item.from}-${item.to}`, numberingKey) : null;
-			return whole?.ok ? whole : findRange(index, item.from, item.to, numberingKey);
+			return whole?.ok ? wholeOrRange(whole, range, item, numberingKey) : range;
 		}
 	}
+}
+
+/** "2-14" may be one card of series 2, or thirteen cards: the section decides, or the person must. */
+function wholeOrRange(
+	whole: Found & { readonly ok: true },
+	range: Found,
+	item: { readonly from: string; readonly to: string },
+	numberingKey: string | null
+): Found {
+	if (!range.ok) return whole;
+	const isHere = ({ cards }: Found & { readonly ok: true }) =>
+		cards[0]?.numbering.key === numberingKey;
+	if (isHere(whole) !== isHere(range)) return isHere(whole) ? whole : range;
+	const places = [whole, range].map(({ cards }) => cards[0]?.numbering.name ?? '');
+	return no(
+		`this may be one card of ${places[0] ?? ''}, or a run of ${places[1] ?? ''}`,
+		`Choose the section first, or write ${item.from} to ${item.to} for the run.`
+	);
 }
 
 function findTitle(index: CardIndex, title: string, numberingKey: string | null): Found {

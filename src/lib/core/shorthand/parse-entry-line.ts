@@ -40,7 +40,7 @@ export function parseEntryLine(text: string): EntryLine {
 
 function readItem(word: string): EntryItemBody {
 	const counted = QUANTITY.exec(word);
-	if (counted?.[1] && /[\p{L}\p{N}"]$/u.test(counted[1])) {
+	if (counted?.[1] && /(?:\d\p{L}{0,2}|")$/u.test(counted[1])) {
 		const quantity = Number(counted[2]);
 		if (quantity < 1 || quantity > MOST_COPIES) {
 			return unknown(word, `a quantity goes from 1 to ${MOST_COPIES}`);

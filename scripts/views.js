@@ -1,0 +1,72 @@
+// The main views as pictures: where each is, and what to do before it is taken.
+
+/** @typedef {import('@playwright/test').Page} Page */
+
+/** @type {readonly { name: string, path: string, theme?: string, size?: { width: number, height: number }, full?: boolean, act?: (page: Page) => Promise<unknown> }[]} */
+export const VIEWS = [
+	{ name: 'desk', path: '/' },
+	{ name: 'desk-night', path: '/', theme: 'jade-night' },
+	{ name: 'releases', path: '/releases' },
+	{ name: 'release', path: '/releases/harbour-lights-1994' },
+	{
+		name: 'import',
+		path: '/releases/import',
+		act: async (page) => {
+			await page.getByLabel('Or paste it').fill(PASTED);
+			await page.getByLabel('Release', { exact: true }).fill('Moths of the Lamp');
+			await page.getByLabel('Maker').fill('Gullhaven Card Works');
+			await page.getByLabel('Year or season').fill('1996');
+			await page.getByRole('button', { name: 'Preview' }).click();
+			await page.getByText('This would create').waitFor();
+		}
+	},
+	{ name: 'goals', path: '/goals' },
+	{ name: 'goal-new', path: '/goals/new' },
+	{ name: 'goal', path: '/goals/1' },
+	{
+		name: 'goal-night',
+		path: '/goals/1',
+		theme: 'jade-night',
+		act: (page) => page.getByRole('heading', { name: 'Number wall' }).scrollIntoViewIfNeeded()
+	},
+	{
+		name: 'log',
+		path: '/log',
+		act: (page) => page.getByLabel('Entry line').fill('1-4 41 133x2 F5 F8-F10')
+	},
+	{
+		name: 'log-problems',
+		path: '/log',
+		act: (page) => page.getByLabel('Entry line').fill('1-4 Q7 31x2 20-12 F14-F19')
+	},
+	{ name: 'binders', path: '/binders' },
+	{
+		name: 'binder',
+		path: '/binders/1',
+		act: async (page) => {
+			await page.keyboard.press('ArrowRight');
+			await page.keyboard.press('ArrowRight');
+		}
+	},
+	{
+		name: 'binder-rarity',
+		path: '/binders/2',
+		theme: 'jade-night',
+		act: (page) => page.keyboard.press('ArrowRight')
+	},
+	{
+		name: 'phone-log',
+		path: '/log',
+		size: { width: 390, height: 844 },
+		act: (page) => page.getByLabel('Entry line').fill('1-4 41')
+	},
+	{ name: 'phone-missing', path: '/goals/1', size: { width: 390, height: 844 } }
+];
+
+const PASTED = `section,kind,number,title,group,parallels
+Base,base,,Ghost Lamp Moth,Moths,Wingsilver; Night Flight /50
+Base,base,,"Keeper's Tiger, the",Moths,
+Base,base,,Salt Underwing,Moths,
+Dusk Swarm,insert,D1,Brackwater Plume,Moths,
+Dusk Swarm,insert,D2,Fog Ermine,Moths,
+`;

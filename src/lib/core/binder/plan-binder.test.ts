@@ -1,0 +1,122 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import type { BinderLayout } from './binder-layout.ts';
+import type { BinderSlot } from './order-blocks.ts';
+import { planBinder } from './plan-binder.ts';
+import { spreadAt, spreadCount, spreadOfPage } from './spread.ts';
+
+const layout = (rest: Partial<BinderLayout> = {}): BinderLayout => ({
+	pageKind: '3x3',
+	order: 'number',
+	blockStart: 'new-page',
+	...rest
+});
+const numbered = (block: string, count: number): BinderSlot[] =>
+	Array.from({ length: count }, (_, i) => ({
+		key: `${block}-${i + 1}`,
+		number: String(i + 1),
+		title: '',
+		block
+	}));
+
+describe('planBinder', () => {
+	// Nine pockets a page, two pages a leaf; worked by hand.
+	test.each([
+		['new-page', [10, 5], 3, 2, 12, ['a', 'a', 'b']],
+		['runs-on', [10, 5], 2, 1, 3, ['a', 'a b']],
+		['new-page', [9, 9], 2, 1, 0, ['a', 'b']],
+		['runs-on', [9, 1], 2, 1, 8, ['a', 'b']],
+		['new-page', [0, 0], 0, 0, 0, []]
+	] as const)('%s with %j', (blockStart, [a, b], pages, leaves, empty, blocks) => {
+		const plan = planBinder([...numbered('a', a), ...numbered('b', b)], layout({ blockStart }));
+		expect(plan.pages).toHaveLength(pages);
+		expect(plan).toMatchObject({ leaves, emptyPockets: empty });
+		expect(plan.pages.map((page) => page.blocks.join(' '))).toEqual(blocks);
+	});
+
+	test('by rarity: classes in their order, titles in the alphabet, strangers last', () => {
+		const slots = [
+			['1', 'Whale', 'rare'],
+			['2', 'éclair', 'common'],
+			['3', 'Eel', 'common'],
+			['4', 'Auk', undefined],
+			['5', 'Crab', 'odd']
+		].map(([key = '', title = '', rarity]) => ({
+			key,
+			title,
+			number: null,
+			block: 'x',
+			...(rarity ? { rarity } : {})
+		}));
+		const plan = planBinder(slots, layout({ order: 'rarity', blockStart: 'runs-on' }), [
+			'common',
+			'rare'
+		]);
+		expect(plan.pages[0]?.blocks).toEqual(['common', 'rare', 'No rarity class', 'odd']);
+		expect(plan.pages[0]?.pockets.slice(0, 5)).toEqual(['2', '3', '1', '4', '5']);
+	});
+
+	test('for all slots: each lies in one pocket, in order, however they come', () => {
+		const slot = fc.record({
+			number: fc.option(fc.integer({ min: 1, max: 99 }).map(String), { nil: null }),
+			title: fc.constantFrom('A', 'B', 'C'),
+			block: fc.constantFrom('a', 'b')
+		});
+		const blockStart = fc.constantFrom('new-page' as const, 'runs-on' as const);
+		fc.assert(
+			fc.property(fc.array(slot, { maxLength: 60 }), blockStart, (parts, start) => {
+				const slots = parts.map((part, i) => ({ ...part, key: String(i) }));
+				const plan = planBinder(slots, layout({ blockStart: start }));
+				const laid = plan.pages.flatMap(({ pockets }) => pockets.filter((key) => key !== null));
+				expect([...laid].sort()).toEqual(slots.map(({ key }) => key).sort());
+				expect(plan.pages.every(({ pockets }) => pockets.length === 9)).toBe(true);
+				const least = Math.ceil(slots.length / 9);
+				const borders = new Set(parts.map(({ block }) => block)).size;
+				expect(plan.pages.length).toBeGreaterThanOrEqual(least);
+				expect(plan.pages.length).toBeLessThan(
+					least + (start === 'runs-on' ? 1 : Math.max(1, borders))
+				);
+				// Ties go by key, so within each block the order does not depend on the order given.
+				const inBlock = (keys: readonly string[]) =>
+					keys.filter((key) => slots[Number(key)]?.block === 'a');
+				const again = planBinder([...slots].reverse(), layout({ blockStart: start }));
+				const laidAgain = again.pages.flatMap(({ pockets }) =>
+					pockets.filter((key) => key !== null)
+				);
+				expect(inBlock(laidAgain)).toEqual(inBlock(laid));
+			})
+		);
+	});
+
+	test('an unknown page kind is refused by name', () => {
+		expect(() => planBinder([], layout({ pageKind: '7x7' }))).toThrow('no page kind "7x7"');
+	});
+});
+
+describe('spreads', () => {
+	test.each([
+		[0, 5, { left: null, right: 1 }],
+		[1, 5, { left: 2, right: 3 }],
+		[2, 5, { left: 4, right: 5 }],
+		[2, 4, { left: 4, right: null }],
+		[0, 0, { left: null, right: null }]
+	])('spread %i of %i pages', (index, pages, spread) => {
+		expect(spreadAt(index, pages)).toEqual(spread);
+	});
+
+	test('for all binders: every page lies on its spread, and no page twice', () => {
+		fc.assert(
+			fc.property(fc.integer({ min: 1, max: 200 }), (pages) => {
+				const seen = Array.from({ length: spreadCount(pages) }, (_, i) =>
+					spreadAt(i, pages)
+				).flatMap(({ left, right }, i) =>
+					[left, right].flatMap((page) => (page === null ? [] : [{ page, i }]))
+				);
+				expect(seen.map(({ page }) => page)).toEqual(
+					Array.from({ length: pages }, (_, i) => i + 1)
+				);
+				expect(seen.every(({ page, i }) => spreadOfPage(page) === i)).toBe(true);
+			})
+		);
+	});
+});

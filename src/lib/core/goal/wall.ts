@@ -1,0 +1,97 @@
+import type { Numbering } from '../checklist/numbering.ts';
+import { runRuleFor } from '../checklist/parallel.ts';
+import type { Release } from '../checklist/release.ts';
+import { formatVersionKey } from '../checklist/version-key.ts';
+
+/** `not-needed`: not made in this finish, or outside the goal. */
+export type TileState = 'have' | 'missing' | 'spare' | 'not-needed';
+
+/** A rung of a tile's ladder: one finish of its card. */
+export interface Rung {
+	readonly parallelKey: string | null;
+	readonly owned: boolean;
+}
+
+/** One card on the number wall, in one finish. */
+export interface WallTile {
+	readonly cardKey: string;
+	readonly number: string | null;
+	readonly title: string;
+	/** The subset it belongs to, where it is not of the section that owns the numbering. */
+	readonly subset: string | null;
+	/** null where the card was not made in this finish. */
+	readonly version: string | null;
+	readonly owned: number;
+	readonly state: TileState;
+	readonly ladder: readonly Rung[];
+}
+
+/**
+ * The tiles of a numbering in one finish, in number order.
+ *
+ * @param needed version keys the goal asks for; left out, every version made is needed
+ */
+export function wallTiles(
+	release: Release,
+	numbering: Numbering,
+	parallelKey: string | null,
+	owned: ReadonlyMap<string, number>,
+	needed?: ReadonlySet<string>
+): readonly WallTile[] {
+	return numbering.cards.map(({ card, section }) => {
+		const finishes = [
+			null,
+			...release.parallels
+				.filter((parallel) => runRuleFor(parallel, section.key))
+				.map(({ key }) => key)
+		];
+		const keyIn = (parallel: string | null) =>
+			formatVersionKey({ release: release.key, card: card.key, parallel });
+		const version = finishes.includes(parallelKey) ? keyIn(parallelKey) : null;
+		const count = version === null ? 0 : (owned.get(version) ?? 0);
+		const isNeeded = version !== null && (needed === undefined || needed.has(version));
+		return {
+			cardKey: card.key,
+			number: card.number,
+			title: card.title,
+			subset: section.key === numbering.key ? null : section.name,
+			version,
+			owned: count,
+			state: stateOf(count, isNeeded),
+			ladder: finishes.map((parallel) => ({
+				parallelKey: parallel,
+				owned: (owned.get(keyIn(parallel)) ?? 0) > 0
+			}))
+		};
+	});
+}
+
+function stateOf(owned: number, needed: boolean): TileState {
+	if (!needed) return owned > 0 ? 'spare' : 'not-needed';
+	return owned === 0 ? 'missing' : owned === 1 ? 'have' : 'spare';
+}
+
+/** How many copies of a version there shall be. */
+export interface Wanted {
+	readonly version: string;
+	readonly quantity: number;
+}
+
+/**
+ * What toggling tiles does: all of them follow the first. If that one is not there, each tile that
+ * is not there gets one copy; if it is, each tile gives up all its copies. Tiles that were not made
+ * in this finish are passed over.
+ */
+export function toggleTiles(tiles: readonly WallTile[], first: WallTile): readonly Wanted[] {
+	const fill = first.owned === 0;
+	return tiles.flatMap(({ version, owned }) =>
+		version !== null && (owned === 0) === fill ? [{ version, quantity: fill ? 1 : 0 }] : []
+	);
+}
+
+/** One copy more or less of each tile; none goes below zero. */
+export function stepTiles(tiles: readonly WallTile[], step: 1 | -1): readonly Wanted[] {
+	return tiles.flatMap(({ version, owned }) =>
+		version !== null && owned + step >= 0 ? [{ version, quantity: owned + step }] : []
+	);
+}

@@ -1,0 +1,278 @@
+import { Ajv2020 } from 'ajv/dist/2020.js';
+import { parse } from 'csv-parse/sync';
+import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
+import { describe, expect, test } from 'vitest';
+import { expand } from '../core/checklist/expand.ts';
+import { releaseDraft, textLine } from '../core/checklist/release.arbitrary.ts';
+import { resolveRelease } from '../core/checklist/resolve-release.ts';
+import type { ReleaseDraft } from '../core/checklist/draft.ts';
+import type { Release } from '../core/checklist/release.ts';
+import { formatProblem, type Outcome } from '../core/problem.ts';
+import { ChecklistSchema } from '../schemas/checklist.ts';
+import { formatChecklistCsv, readChecklistCsv } from './checklist-csv.ts';
+import { formatChecklistJson, readChecklistJson } from './checklist-json.ts';
+import { guessRelease } from './guess-release.ts';
+import { formatListCell, parseListCell } from './list-cell.ts';
+import { readChecklist } from './read-checklist.ts';
+
+const bytes = (text: string) => new TextEncoder().encode(text);
+const given = { name: 'Harbour', maker: 'M', year: '1994' };
+
+function release(draft: ReleaseDraft): Release {
+	const outcome = resolveRelease(draft);
+	if (!outcome.ok) throw new RangeError(JSON.stringify(outcome.problems));
+	return outcome.value;
+}
+
+function value(outcome: Outcome<Release>): Release {
+	if (!outcome.ok) throw new RangeError(outcome.problems.map(formatProblem).join('\n'));
+	return outcome.value;
+}
+
+const problemsOf = (outcome: Outcome<Release>) =>
+	outcome.ok ? [] : outcome.problems.map(formatProblem);
+
+describe('round trips', () => {
+	test('for all releases, JSON gives back the same release', () => {
+		fc.assert(
+			fc.property(releaseDraft, (draft) => {
+				const before = release(draft);
+				expect(value(readChecklistJson(formatChecklistJson(before)))).toEqual(before);
+			})
+		);
+	});
+
+	test('for all releases, CSV gives back the same cards, sections and versions', () => {
+		fc.assert(
+			fc.property(releaseDraft, (draft) => {
+				const before = release(draft);
+				const after = value(readChecklistCsv(formatChecklistCsv(before)));
+				expect(after.sections).toEqual(before.sections);
+				const keys = (of: Release) => expand(of).map(({ key, printRun }) => `${key} ${printRun}`);
+				expect(keys({ ...after, key: before.key }).sort()).toEqual(keys(before).sort());
+			})
+		);
+	});
+
+	test.each(['harbour-lights-1994', 'brine-and-beacon'])('the demo file %s', (name) => {
+		const text = readFileSync(`demo/${name}.checklist.json`, 'utf8');
+		const before = value(readChecklistJson(text));
+		expect(value(readChecklistJson(formatChecklistJson(before)))).toEqual(before);
+		const after = value(readChecklistCsv(formatChecklistCsv(before)));
+		expect(after.sections.map(({ note: _, ...section }) => section)).toEqual(
+			before.sections.map(({ note: _, ...section }) => section)
+		);
+	});
+
+	test('for all lists, a list cell gives them back', () => {
+		fc.assert(
+			fc.property(fc.array(textLine), (entries) => {
+				expect(parseListCell(formatListCell(entries))).toEqual(entries);
+			})
+		);
+	});
+});
+
+describe('against the outside', () => {
+	// Published: RFC 4180, read by the registry's csv-parse, which knows nothing of our writer.
+	test('for all releases, a reference parser reads the same fields from our CSV', () => {
+		fc.assert(
+			fc.property(releaseDraft, (draft) => {
+				const before = release(draft);
+				const rows = parse(formatChecklistCsv(before), {
+					columns: true,
+					record_delimiter: '\r\n'
+				}) as Record<string, string>[];
+				const fields = before.sections.flatMap(({ name, cards }) =>
+					cards.map(({ number, title, key }) => [name, number ?? '', title, key])
+				);
+				expect(rows.map((row) => [row.section, row.number, row.title, row.key])).toEqual(fields);
+			})
+		);
+	});
+
+	// RFC 4180 section 2, rules 5 to 7, with the fields of its own examples.
+	test('quoting: separators, line breaks and doubled quotes inside a field', () => {
+		const csv = 'number,title\r\n1,"b CRLF\r\nbb"\r\n2,"b""bb, c"\r\n3,"zz""z"\r\n';
+		expect(problemsOf(readChecklistCsv(csv, given))).toEqual([
+			expect.stringMatching(/^line 2, title: /) as string
+		]);
+		const mended = value(readChecklistCsv(csv.replace('CRLF\r\n', ''), given));
+		expect(mended.sections[0]?.cards.map(({ title }) => title)).toEqual([
+			'b bb',
+			'b"bb, c',
+			'zz"z'
+		]);
+	});
+
+	// Published: JSON Schema 2020-12, checked by its own meta-schema, which Ajv carries.
+	test('the checklist schema is valid against the 2020-12 meta-schema', () => {
+		const ajv = new Ajv2020({ strict: true });
+		expect(ajv.validateSchema(ChecklistSchema)).toBe(true);
+		expect(ajv.validateSchema({ type: 'nonsense' })).toBe(false);
+	});
+});
+
+describe('bad input gets a clear message', () => {
+	const json = (
+		text: string
+	) => `{"format":"jade-checklist","formatVersion":1,"release":{"name":"R","maker":"M","year":"1994"},
+"sections":[{"name":"Base","cards":[
+${text}
+]}]}`;
+
+	test.each<[string, string | Uint8Array, RegExp[]]>([
+		['an empty file', '', [/the file is empty/]],
+		['blank space', ' \n\t\n', [/nothing but blank space/]],
+		['a binary file', Uint8Array.of(0x89, 0x50, 0x4e, 0x47, 0, 1, 2, 0xff), [/not a text file/]],
+		['a zip with a text name', Uint8Array.of(0x50, 0x4b, 3, 4, 0, 0, 8), [/not a text file/]],
+		[
+			'another encoding',
+			Uint8Array.of(...bytes('number,title\n1,Caf'), 0xe9, 10),
+			[/^line 2: the text is not in UTF-8/]
+		],
+		[
+			'a line of a million characters',
+			`number,title\n1,${'x'.repeat(1_000_000)}`,
+			[/^line 2, title: must NOT have more than 300/]
+		],
+		[
+			'a JSON line of a million characters',
+			json(`{"number":"1","title":"${'x'.repeat(1_000_000)}"}`),
+			[/^line 3, title/]
+		],
+		['brackets without end', '['.repeat(1_000_000), [/nested too deep/]],
+		[
+			'JSON that breaks off',
+			'{"format": ',
+			[/^line 1: this is no JSON: value expected/, /close brace expected/]
+		],
+		['a list', '[]', [/must be object/]],
+		[
+			'duplicate numbers, all of them',
+			'number,title\n1,A\n2,B\n01,C\n2,D\n',
+			[
+				/^line 4, number: number 01 is already used by "A"/,
+				/^line 5, number: number 2 is already used by "B"/
+			]
+		],
+		[
+			'duplicate numbers in JSON',
+			json('{"number":"7"},\n{"number":"7"}'),
+			[/^line 4, number: number 7 is already used/]
+		],
+		[
+			'names twice in an object',
+			json('{"number":"1","number":"2"}'),
+			[/^line 3, number: "number" stands twice/]
+		],
+		[
+			'unknown fields',
+			json('{"number":"1","titel":"A"},\n{"number":2}'),
+			[/^line 3, titel: .*not a known field/, /^line 4, number: must be string/]
+		],
+		[
+			'unknown and repeated columns',
+			'nr,title,title\n1,A,B\n',
+			[/^line 1, nr: .*not a known column/, /^line 1, title: the column stands twice/]
+		],
+		['no column to go by', 'section\nBase\n', [/neither a column "number" nor "title"/]],
+		['a header only', 'number,title\n', [/no card below the header/]],
+		['a row too long', 'number,title\n1,A,B\n', [/^line 2: the row has 3 fields, the header 2/]],
+		['a quote that never closes', 'number,title\n1,"A\n2,B\n', [/^line 2: the quoting is broken/]],
+		[
+			'words that are none of the known',
+			'number,kind,marks,print run,odds\n1,bonus,shiny,many,1:6\n',
+			[
+				/kind: is none of the known words/,
+				/marks: is none/,
+				/print run: "many" is no whole number/,
+				/odds: "1:6" are no odds/
+			].map((message) => new RegExp(`^line 2, .*${message.source}`))
+		],
+		[
+			'rows of one section that disagree',
+			'section,kind,number\nA,insert,1\nA,base,2\n',
+			[/^line 3, kind: "base" differs from the section's first row \(line 2\)/]
+		],
+		[
+			'a series that runs backwards',
+			json('{"number":"1"}').replace(
+				'"cards"',
+				'"series":[{"name":"I","from":"9","to":"1"}],"cards"'
+			),
+			[/runs backwards/]
+		]
+	])('%s', (_, input, messages) => {
+		const outcome = readChecklist(typeof input === 'string' ? bytes(input) : input, given);
+		const problems = problemsOf(outcome);
+		for (const message of messages) {
+			expect(
+				problems.filter((problem) => message.test(problem)),
+				problems.join('\n')
+			).not.toEqual([]);
+		}
+		expect(problems).toHaveLength(messages.length);
+	});
+
+	test('what a CSV leaves out is asked for, field by field', () => {
+		expect(problemsOf(readChecklistCsv('number\n1\n'))).toEqual([
+			expect.stringMatching(/^release: .*name/) as string,
+			expect.stringMatching(/^maker: /) as string,
+			expect.stringMatching(/^year: /) as string
+		]);
+	});
+
+	test('HTML in titles is kept as text and pointed out', () => {
+		const outcome = readChecklist(
+			bytes('number,title\n1,<b onclick="x">A</b>\n2,R&amp;B\n3,a < b\n'),
+			given
+		);
+		expect(value(outcome).sections[0]?.cards.map(({ title }) => title)).toEqual([
+			'<b onclick="x">A</b>',
+			'R&amp;B',
+			'a < b'
+		]);
+		expect(outcome.notes.map(({ line }) => line)).toEqual([2, 3]);
+	});
+
+	test('for all bytes, reading answers and never throws', () => {
+		const input = fc.oneof(
+			fc.uint8Array({ maxLength: 200 }),
+			fc.string({ unit: fc.constantFrom(...'{}[]",:1a\n;\\ ') }).map(bytes),
+			fc.string({ unit: fc.constantFrom(...'number,title\n"1;x') }).map(bytes)
+		);
+		fc.assert(
+			fc.property(input, (any) => {
+				const outcome = readChecklist(any, given);
+				expect(outcome.ok || outcome.problems.length > 0).toBe(true);
+			}),
+			{ numRuns: 500 }
+		);
+	});
+});
+
+describe('what is forgiven', () => {
+	test('semicolons and tabs, a byte order mark, UTF-16, blank lines, capitals in the header', () => {
+		const utf16 = (text: string) =>
+			Uint8Array.of(0xff, 0xfe, ...[...text].flatMap((char) => [char.charCodeAt(0), 0]));
+		const files = [
+			bytes('Number;Title\n1;A, b\n\n2;C\n'),
+			bytes('number\ttitle\n1\tA, b\n2\tC\n'),
+			bytes('\ufeffnumber,title\r\n1,"A, b"\r\n;;\r\n2,C'.replace(';;', ' , ')),
+			utf16('number;title\n1;A, b\n2;C\n')
+		];
+		const cards = files.map((file) => value(readChecklist(file, given)).sections[0]?.cards);
+		expect(cards.map((list) => list?.map(({ number, title }) => `${number} ${title}`))).toEqual(
+			files.map(() => ['1 A, b', '2 C'])
+		);
+	});
+
+	test.each([
+		['harbour-lights-1994.checklist.csv', { name: 'Harbour lights 1994', year: '1994' }],
+		['moths.json', { name: 'Moths', year: '' }]
+	])('the file name %s says %j', (file, guess) => {
+		expect(guessRelease(file)).toEqual(guess);
+	});
+});

@@ -1,0 +1,100 @@
+import { Validator } from '@seriousme/openapi-schema-validator';
+import { readFileSync } from 'node:fs';
+import { describe, expect, test } from 'vitest';
+import { checkAgainst } from '../../schemas/validator.ts';
+import { openApi } from './openapi.ts';
+import { compute, COMPUTATIONS } from './registry.ts';
+
+const checklist = JSON.parse(
+	readFileSync('demo/harbour-lights-1994.checklist.json', 'utf8')
+) as unknown;
+const layout = { pageKind: '3x3', order: 'number', blockStart: 'new-page' };
+
+/** A body for every computation, and what its answer must hold. */
+const EXAMPLES: Readonly<Record<string, { body: unknown; holds: unknown }>> = {
+	'expand-checklist': { body: { checklist }, holds: { release: 'harbour-lights-1994' } },
+	'fill-slots': {
+		body: {
+			slots: [{ key: 's', versions: ['a'] }],
+			copies: [{ key: 'c', version: 'a', quantity: 2 }]
+		},
+		holds: { placements: [{ slot: 's', copy: 'c' }], spares: [{ copy: 'c', quantity: 1 }] }
+	},
+	'read-shorthand': {
+		body: { checklist, line: '1-3 Q7', owned: { 'harbour-lights-1994/base-1': 2 } },
+		holds: { problems: [{ start: 4, end: 6 }] }
+	},
+	'plan-binder': {
+		body: { slots: [{ key: 's', number: '1', title: 'A', block: 'b' }], layout },
+		holds: { leaves: 1, emptyPockets: 8 }
+	}
+};
+
+describe('the compute registry', () => {
+	test.each(COMPUTATIONS)('$name answers as its output schema says', ({ name, output }) => {
+		const example = EXAMPLES[name];
+		const answer = compute(name, example?.body);
+		expect(answer.kind).toBe('done');
+		const value = answer.kind === 'done' ? answer.value : null;
+		expect(value).toMatchObject(example?.holds as object);
+		expect(checkAgainst(output, JSON.parse(JSON.stringify(value)))).toEqual([]);
+	});
+
+	// 208 base cards in base, Brass, Verdigris, First Beam; 8 and 12 subset cards in all four, 12 dogs
+	// without Verdigris; inserts of 15, 10, 12 once. Worked by hand from design.md §4.
+	test('expand-checklist gives the 985 versions of Harbour Lights 1994', () => {
+		const answer = compute('expand-checklist', { checklist });
+		const versions =
+			answer.kind === 'done' ? (answer.value as { versions: unknown[] }).versions : [];
+		expect(versions).toHaveLength(4 * (208 + 8 + 12) + 3 * 12 + 15 + 10 + 12);
+	});
+
+	test.each<[string, unknown, string[]]>([
+		['expand-checklist', null, ['']],
+		['expand-checklist', {}, ['']],
+		[
+			'expand-checklist',
+			{ checklist: { ...(checklist as object), sections: [] } },
+			['/checklist/sections']
+		],
+		[
+			'fill-slots',
+			{ slots: [{ key: 's', versions: [] }], copies: [{ key: 'c', version: 'a', quantity: 0 }] },
+			['/slots/0/versions', '/copies/0/quantity']
+		],
+		[
+			'fill-slots',
+			{
+				slots: [],
+				copies: [
+					{ key: 'c', version: 'a' },
+					{ key: 'c', version: 'a' }
+				]
+			},
+			['/copies/1/key']
+		],
+		['read-shorthand', { checklist, line: '1', numbering: 'nix' }, ['/numbering']],
+		['plan-binder', { slots: [], layout: { ...layout, order: 'mood' } }, ['/layout/order']]
+	])('%s names what is wrong with %#', (name, body, pointers) => {
+		const answer = compute(name, body);
+		expect(answer.kind).toBe('invalid');
+		expect(answer.kind === 'invalid' && answer.problems.map(({ pointer }) => pointer)).toEqual(
+			pointers
+		);
+	});
+
+	test('an unknown name is told apart', () => {
+		expect(compute('nix', {})).toEqual({ kind: 'unknown' });
+	});
+
+	// Published: OpenAPI 3.1, checked with the schema of the specification in the registry's validator.
+	test('the description is valid OpenAPI 3.1 and has every computation', async () => {
+		const description = JSON.parse(JSON.stringify(openApi())) as { paths: object };
+		const { valid, errors } = await new Validator().validate(description);
+		expect(errors ?? []).toEqual([]);
+		expect(valid).toBe(true);
+		expect(Object.keys(description.paths)).toEqual(
+			COMPUTATIONS.map(({ name }) => `/api/compute/${name}`)
+		);
+	});
+});

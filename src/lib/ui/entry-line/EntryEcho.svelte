@@ -1,0 +1,33 @@
+<script lang="ts">
+	import type { EntryReading } from '$lib/core/shorthand/read-shorthand';
+	import { markLine } from './mark-line';
+
+	/** The line once more, with every word that is not understood marked in its place. */
+	let { line, reading }: { line: string; reading: EntryReading } = $props();
+	const pieces = $derived(markLine(line, reading.problems, reading.notes));
+</script>
+
+<p class="mt-1 font-mono break-words whitespace-pre-wrap" aria-hidden="true">
+	{#each pieces as { text, mark }, i (i)}<span
+			class={[
+				mark === 'problem' &&
+					'font-semibold text-error underline decoration-error decoration-wavy underline-offset-4',
+				mark === 'note' && 'underline decoration-accent decoration-dotted underline-offset-4'
+			]}>{text}</span
+		>{/each}
+</p>
+<ul class="mt-1 space-y-0.5" data-testid="entry-problems">
+	{#each reading.problems as { start = 0, end = 0, message, remedy }, i (i)}
+		<li>
+			<strong class="text-error">“{line.slice(start, end)}”</strong>
+			<span class="quiet"
+				>({end - start === 1
+					? `character ${start + 1}`
+					: `characters ${start + 1} to ${end}`})</span
+			>: {message}. {remedy}
+		</li>
+	{/each}
+	{#each reading.notes as { start = 0, end = 0, message }, i (i)}
+		<li class="quiet">“{line.slice(start, end)}”: {message}.</li>
+	{/each}
+</ul>

@@ -1,0 +1,75 @@
+<script lang="ts">
+	import type { EntryReading } from '$lib/core/shorthand/read-shorthand';
+	import EntryEcho from './EntryEcho.svelte';
+
+	interface Props {
+		line: string;
+		reading: EntryReading;
+		busy: boolean;
+		apply: () => void;
+	}
+	let { line = $bindable(), reading, busy, apply }: Props = $props();
+	let input: HTMLInputElement;
+
+	const isEmpty = $derived(line.trim() === '');
+	const added = $derived(
+		reading.changes.reduce((sum, { before, after }) => sum + after - before, 0)
+	);
+	const fresh = $derived(reading.changes.filter(({ before }) => before === 0).length);
+	const summary = $derived.by(() => {
+		if (isEmpty) return '';
+		const { problems, changes, unchanged } = reading;
+		if (problems.length > 0) {
+			return `${problems.length === 1 ? 'One word is' : `${problems.length} words are`} not understood; nothing is applied until it is mended.`;
+		}
+		if (changes.length === 0) return 'Everything is there already; nothing would change.';
+		const spares = added - fresh;
+		const parts = [
+			`Enter adds ${added} ${added === 1 ? 'card' : 'cards'}: ${fresh} new`,
+			spares > 0 ? `${spares} to spare` : '',
+			reading.form === 'all-but' && unchanged > 0 ? `${unchanged} there already` : ''
+		];
+		return `${parts.filter(Boolean).join(', ')}.`;
+	});
+
+	function submit(event: SubmitEvent) {
+		event.preventDefault();
+		if (isEmpty || busy) return;
+		const [first] = reading.problems;
+		if (first) {
+			input.focus();
+			input.setSelectionRange(first.start ?? 0, first.end ?? line.length);
+		} else apply();
+	}
+</script>
+
+<form onsubmit={submit} class="mb-6">
+	<label for="entry-line" class="mb-1 block font-semibold">Entry line</label>
+	<div class="flex gap-2">
+		<input
+			id="entry-line"
+			bind:this={input}
+			bind:value={line}
+			class="input w-full text-xl input-lg focus:outline-primary"
+			placeholder="1-20 25 31x2 F1-F4, or: all but 7, 12, 45-48"
+			autocomplete="off"
+			autocapitalize="off"
+			spellcheck="false"
+			aria-describedby="entry-summary"
+			aria-invalid={reading.problems.length > 0 && !isEmpty}
+		/>
+		<button class="btn btn-lg btn-primary" disabled={isEmpty || busy}>Log</button>
+	</div>
+	<div class="mt-1.5 min-h-7">
+		<p
+			id="entry-summary"
+			role="status"
+			class={['text-lg', reading.problems.length > 0 && !isEmpty ? 'text-error' : 'text-primary']}
+		>
+			{summary}
+		</p>
+		{#if !isEmpty && (reading.problems.length > 0 || reading.notes.length > 0)}
+			<EntryEcho {line} {reading} />
+		{/if}
+	</div>
+</form>

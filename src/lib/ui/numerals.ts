@@ -1,0 +1,12 @@
+const whole = new Intl.NumberFormat('en');
+const moment = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+
+/** "1,240" */
+export const formatCount = (count: number): string => whole.format(count);
+
+/** "1 card", "3 cards" */
+export const countOf = (count: number, one: string, many = `${one}s`): string =>
+	`${formatCount(count)} ${count === 1 ? one : many}`;
+
+/** An ISO 8601 time as people read it. */
+export const formatMoment = (iso: string): string => moment.format(new Date(iso));

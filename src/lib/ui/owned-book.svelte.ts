@@ -1,0 +1,42 @@
+import { invalidateAll } from '$app/navigation';
+import type { Condition } from '$lib/core/goal/condition';
+import type { Wanted } from '$lib/core/goal/wall';
+import type { Problem } from '$lib/core/problem';
+import { send } from './send';
+
+interface OwnedBookOptions {
+	readonly releaseKey: () => string;
+	/** Version key → copies, as the server last said. */
+	readonly owned: () => readonly (readonly [string, number])[];
+	readonly condition?: () => Condition | undefined;
+}
+
+/** What is owned, as it is shown: changes show at once, and go back if the server refuses them. */
+export function createOwnedBook({ releaseKey, owned, condition }: OwnedBookOptions) {
+	/** Changes on their way to the server. */
+	let onTheWay = $state<readonly Wanted[]>([]);
+	let problems = $state<readonly Problem[]>([]);
+	const shown = $derived(
+		new Map([...owned(), ...onTheWay.map(({ version, quantity }) => [version, quantity] as const)])
+	);
+
+	return {
+		get owned(): ReadonlyMap<string, number> {
+			return shown;
+		},
+		get problems() {
+			return problems;
+		},
+		async setOwned(wanted: readonly Wanted[]) {
+			onTheWay = [...onTheWay, ...wanted];
+			const word = condition?.();
+			const outcome = await send('PUT', `/api/releases/${releaseKey()}/owned`, {
+				changes: wanted,
+				...(word ? { condition: word } : {})
+			});
+			problems = outcome.ok ? [] : outcome.problems;
+			await invalidateAll();
+			onTheWay = onTheWay.filter((change) => !wanted.includes(change));
+		}
+	};
+}

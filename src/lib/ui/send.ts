@@ -1,0 +1,25 @@
+import type { Outcome, Problem } from '$lib/core/problem';
+import { bad, good } from '$lib/core/problem';
+
+/** Asks the server to change something; problems come back as the server names them. */
+export async function send<Value>(
+	method: 'POST' | 'PUT',
+	path: string,
+	body?: unknown
+): Promise<Outcome<Value>> {
+	try {
+		const response = await fetch(path, {
+			method,
+			headers: { 'content-type': 'application/json' },
+			body: JSON.stringify(body ?? {})
+		});
+		const answer: unknown = await response.json();
+		if (response.ok) return good(answer as Value);
+		const { detail, errors } = answer as { detail?: string; errors?: Problem[] };
+		return bad(errors?.length ? errors : [{ message: detail ?? 'the server refused it' }]);
+	} catch {
+		return bad([
+			{ message: 'the server does not answer', remedy: 'Nothing was changed; try again.' }
+		]);
+	}
+}

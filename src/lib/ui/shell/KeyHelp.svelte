@@ -1,0 +1,30 @@
+<script lang="ts">
+	import { keysOf } from './keys';
+
+	let { pathname, open = $bindable() }: { pathname: string; open: boolean } = $props();
+	let dialog: HTMLDialogElement;
+
+	$effect(() => {
+		if (open) dialog.showModal();
+		else dialog.close();
+	});
+</script>
+
+<dialog
+	bind:this={dialog}
+	class="modal"
+	aria-labelledby="key-help"
+	onclose={() => (open = false)}
+	onclick={(event) => event.target === dialog && (open = false)}
+>
+	<div class="modal-box">
+		<h2 id="key-help" class="mb-4">Keys of this view</h2>
+		<dl class="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2">
+			{#each keysOf(pathname) as { keys, does } (keys)}
+				<dt><kbd class="kbd px-2 kbd-sm">{keys}</kbd></dt>
+				<dd>{does}</dd>
+			{/each}
+		</dl>
+		<form method="dialog" class="mt-6 text-right"><button class="btn btn-sm">Close</button></form>
+	</div>
+</dialog>

@@ -1,0 +1,35 @@
+/** What keys do, by view; `?` shows the list of the view that is open. */
+export interface KeyHint {
+	readonly keys: string;
+	readonly does: string;
+}
+
+const EVERYWHERE: readonly KeyHint[] = [
+	{ keys: '/', does: 'go to the entry line' },
+	{ keys: 'Ctrl Z', does: 'undo the last change' },
+	{ keys: 'Ctrl Shift Z', does: 'redo it' },
+	{ keys: '?', does: 'show these keys' }
+];
+
+const WALL: readonly KeyHint[] = [
+	{ keys: '← → ↑ ↓', does: 'move on the wall' },
+	{ keys: 'Shift + arrow', does: 'choose a run of tiles' },
+	{ keys: 'Space', does: 'have it, or have it not' },
+	{ keys: '+  −', does: 'one copy more, one less' },
+	{ keys: 'Home  End', does: 'first tile, last tile' },
+	{ keys: 'Esc', does: 'let go of the run' }
+];
+
+const SPREAD: readonly KeyHint[] = [
+	{ keys: '← →', does: 'leaf back, leaf on' },
+	{ keys: 'Home  End', does: 'first page, last page' }
+];
+
+export function keysOf(pathname: string): readonly KeyHint[] {
+	if (/^\/log/.test(pathname)) {
+		return [{ keys: 'Enter', does: 'apply the entry line' }, ...WALL, ...EVERYWHERE];
+	}
+	if (/^\/goals\/\d/.test(pathname)) return [...WALL, ...EVERYWHERE];
+	if (/^\/binders\/\d/.test(pathname)) return [...SPREAD, ...EVERYWHERE];
+	return EVERYWHERE;
+}

@@ -1,0 +1,89 @@
+<script lang="ts">
+	import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
+	import '@fontsource-variable/literata/wght.css';
+	import './layout.css';
+	import { goto, invalidateAll } from '$app/navigation';
+	import { resolve } from '$app/paths';
+	import { page } from '$app/state';
+	import Keyboard from '@lucide/svelte/icons/keyboard';
+	import { send } from '$lib/ui/send';
+	import JournalStrip from '$lib/ui/shell/JournalStrip.svelte';
+	import KeyHelp from '$lib/ui/shell/KeyHelp.svelte';
+	import Sidebar from '$lib/ui/shell/Sidebar.svelte';
+	import ThemeSwitch from '$lib/ui/shell/ThemeSwitch.svelte';
+
+	let { data, children } = $props();
+	let helpOpen = $state(false);
+	let busy = $state(false);
+	let message = $state('');
+
+	$effect(() => {
+		void data.undo?.id;
+		void data.redo?.id;
+		if (!busy) message = '';
+	});
+
+	async function move(direction: 'undo' | 'redo') {
+		if (busy) return;
+		busy = true;
+		const outcome = await send<{ label: string }>('POST', `/api/journal/${direction}`);
+		await invalidateAll();
+		busy = false;
+		message = outcome.ok
+			? `${direction === 'undo' ? 'Undone' : 'Done again'}: ${outcome.value.label}`
+			: (outcome.problems[0]?.message ?? '');
+	}
+
+	function isTyping(target: EventTarget | null): boolean {
+		return (
+			target instanceof HTMLElement && target.matches('input:not([type=radio]), textarea, select')
+		);
+	}
+
+	function onkeydown(event: KeyboardEvent) {
+		const target = event.target;
+		const holdsText = target instanceof HTMLInputElement && isTyping(target) && target.value !== '';
+		if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
+			if (holdsText || target instanceof HTMLTextAreaElement) return;
+			event.preventDefault();
+			void move(event.shiftKey ? 'redo' : 'undo');
+		} else if (isTyping(target) || event.ctrlKey || event.metaKey || event.altKey) {
+			return;
+		} else if (event.key === '?') {
+			event.preventDefault();
+			helpOpen = true;
+		} else if (event.key === '/') {
+			event.preventDefault();
+			const line = document.getElementById('entry-line');
+			if (line) line.focus();
+			else void goto(resolve('/log'));
+		}
+	}
+</script>
+
+<svelte:window {onkeydown} />
+
+<a href="#main" class="btn fixed top-2 left-2 z-30 -translate-y-20 btn-primary focus:translate-y-0"
+	>Skip to the page</a
+>
+<Sidebar pathname={page.url.pathname} />
+<div class="pb-20 lg:pb-10 lg:pl-48">
+	<header class="flex h-12 items-center gap-1 px-2 sm:px-6">
+		<JournalStrip
+			undoLabel={data.undo?.label ?? null}
+			redoLabel={data.redo?.label ?? null}
+			{busy}
+			{message}
+			{move}
+		/>
+		<button
+			class="btn btn-square btn-ghost btn-sm max-sm:hidden"
+			onclick={() => (helpOpen = true)}
+			aria-label="Keys of this view"
+			title="Keys of this view (?)"><Keyboard class="size-4" aria-hidden="true" /></button
+		>
+		<ThemeSwitch theme={data.theme} back={page.url.pathname + page.url.search} />
+	</header>
+	<main id="main" class="mx-auto max-w-6xl px-4 sm:px-8">{@render children()}</main>
+</div>
+<KeyHelp pathname={page.url.pathname} bind:open={helpOpen} />

@@ -1,0 +1,31 @@
+import { fail, redirect } from '@sveltejs/kit';
+import { listBinders, makeBinder, readBinder } from '$lib/server/binders/binders';
+import { theCollection } from '$lib/server/collection';
+import { listGoals } from '$lib/server/goals/read-goals';
+import { countReleases } from '$lib/server/releases/list-releases';
+
+export const load = async () => {
+	const { db } = await theCollection();
+	const binders = await Promise.all(
+		(await listBinders(db)).map(async ({ id, name, goalName }) => {
+			const found = await readBinder(db, id);
+			const pages = found?.plan.pages.length ?? 0;
+			const missing = found?.filling.missing.length ?? 0;
+			const pockets = found?.slots.length ?? 0;
+			return { id, name, goalName, pages, leaves: found?.plan.leaves ?? 0, missing, pockets };
+		})
+	);
+	return { binders, goals: await listGoals(db), releases: await countReleases(db) };
+};
+
+export const actions = {
+	default: async ({ request }) => {
+		const form = await request.formData();
+		const id = await makeBinder(await theCollection(), {
+			goalId: Number(form.get('goal')),
+			name: String(form.get('name') ?? '').slice(0, 200)
+		});
+		if (id === null) return fail(400, { problems: [{ message: 'choose a goal for the binder' }] });
+		redirect(303, `/binders/${id}`);
+	}
+};

@@ -1,0 +1,65 @@
+<script lang="ts">
+	import { resolve } from '$app/paths';
+	import EmptyCollection from '$lib/ui/EmptyCollection.svelte';
+	import { countOf } from '$lib/ui/numerals';
+	import ProblemList from '$lib/ui/ProblemList.svelte';
+
+	let { data, form } = $props();
+</script>
+
+<svelte:head><title>Binders · Jade Binder</title></svelte:head>
+
+{#if data.releases === 0}
+	<EmptyCollection title="No binder yet" />
+{:else}
+	<h1 class="mt-4 mb-6">Binders</h1>
+	{#if form?.problems}<div class="mb-6" role="alert">
+			<ProblemList problems={form.problems} />
+		</div>{/if}
+	<ul class="mb-10 flex flex-wrap gap-8">
+		{#each data.binders as { id, name, goalName, pages, leaves, missing, pockets } (id)}
+			<li class="w-60">
+				<a
+					class="group block"
+					href={resolve('/binders/[binder]', { binder: String(id) })}
+					aria-label={name}
+				>
+					<span
+						class="relative flex aspect-[5/6] flex-col justify-between rounded-sm bg-primary p-5 pl-10 text-primary-content group-hover:brightness-110"
+					>
+						<span class="absolute inset-y-0 left-0 w-5 bg-base-content/25" aria-hidden="true"
+						></span>
+						<span class="font-serif text-2xl leading-tight wrap-anywhere">{name}</span>
+						<span
+							><span class="font-serif text-4xl">{pockets - missing}</span>
+							<span class="opacity-80">of {pockets}</span></span
+						>
+					</span>
+				</a>
+				<p class="mt-2 text-sm quiet">
+					{goalName} · {countOf(pages, 'page')} on {countOf(leaves, 'leaf', 'leaves')}
+				</p>
+			</li>
+		{/each}
+	</ul>
+	{#if data.goals.length === 0}
+		<p class="mb-4 max-w-xl text-lg">
+			A binder is planned from a goal: every slot gets its pocket, filled or not.
+		</p>
+		<a class="btn btn-primary" href={resolve('/goals/new')}>Make a goal</a>
+	{:else}
+		<form method="POST" class="flex flex-wrap items-end gap-3">
+			<label class="block"
+				><span class="block text-sm quiet">Plan a binder for</span>
+				<select class="select w-72" name="goal">
+					{#each data.goals as { id, name } (id)}<option value={id}>{name}</option>{/each}
+				</select></label
+			>
+			<label class="block"
+				><span class="block text-sm quiet">Name, if you like</span>
+				<input class="input w-56" name="name" maxlength="200" /></label
+			>
+			<button class="btn btn-primary">Plan it</button>
+		</form>
+	{/if}
+{/if}

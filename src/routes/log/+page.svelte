@@ -1,0 +1,20 @@
+<script lang="ts">
+	import { resolve } from '$app/paths';
+	import EmptyCollection from '$lib/ui/EmptyCollection.svelte';
+	import LogDesk from './LogDesk.svelte';
+
+	let { data } = $props();
+</script>
+
+<svelte:head><title>Log · Jade Binder</title></svelte:head>
+
+{#if data.release}
+	{#key data.release.key}
+		<LogDesk release={data.release} releases={data.releases} owned={data.owned} />
+	{/key}
+{:else if data.releases.length > 0}
+	<h1 class="mt-6 mb-3">This release is not here</h1>
+	<a class="btn btn-primary" href={resolve('/log')}>Log another one</a>
+{:else}
+	<EmptyCollection title="Nothing to log against yet" />
+{/if}

@@ -1,0 +1,80 @@
+import { invalidateAll } from '$app/navigation';
+import type { Release } from '$lib/core/checklist/release';
+import type { Condition } from '$lib/core/goal/condition';
+import type { Wanted } from '$lib/core/goal/wall';
+import type { Problem } from '$lib/core/problem';
+import { indexCards } from '$lib/core/shorthand/card-index';
+import { readShorthand } from '$lib/core/shorthand/read-shorthand';
+import { createOwnedBook } from '$lib/ui/owned-book.svelte';
+import { send } from '$lib/ui/send';
+
+interface LogBookOptions {
+	readonly release: () => Release;
+	readonly owned: () => readonly (readonly [string, number])[];
+	readonly numberingKey: () => string | null;
+	readonly parallelKey: () => string | null;
+	readonly condition: () => Condition | undefined;
+}
+
+/** What is being logged: the line as it is typed, what it would do, and what is owned by now. */
+export function createLogBook(options: LogBookOptions) {
+	const book = createOwnedBook({
+		releaseKey: () => options.release().key,
+		owned: options.owned,
+		condition: options.condition
+	});
+	let line = $state('');
+	let busy = $state(false);
+	let problems = $state<readonly Problem[]>([]);
+
+	const index = $derived(indexCards(options.release()));
+	const reading = $derived(
+		readShorthand(line, {
+			release: options.release(),
+			index,
+			numberingKey: options.numberingKey(),
+			parallelKey: options.parallelKey(),
+			owned: book.owned
+		})
+	);
+	const pending = $derived(new Map(reading.changes.map(({ version, after }) => [version, after])));
+
+	return {
+		get line() {
+			return line;
+		},
+		set line(text: string) {
+			line = text;
+		},
+		get reading() {
+			return reading;
+		},
+		get pending() {
+			return pending;
+		},
+		get busy() {
+			return busy;
+		},
+		get owned() {
+			return book.owned;
+		},
+		get problems() {
+			return [...problems, ...book.problems];
+		},
+		setOwned: (wanted: readonly Wanted[]) => book.setOwned(wanted),
+		async applyLine() {
+			busy = true;
+			const condition = options.condition();
+			const outcome = await send('POST', `/api/releases/${options.release().key}/log`, {
+				line,
+				numbering: options.numberingKey(),
+				parallel: options.parallelKey(),
+				...(condition ? { condition } : {})
+			});
+			problems = outcome.ok ? [] : outcome.problems;
+			if (outcome.ok) line = '';
+			await invalidateAll();
+			busy = false;
+		}
+	};
+}

@@ -1,0 +1,66 @@
+<script lang="ts">
+	import { resolve } from '$app/paths';
+	import { expand } from '$lib/core/checklist/expand';
+	import { cardsOf } from '$lib/core/checklist/release';
+	import { countOf } from '$lib/ui/numerals';
+	import CardTable from './CardTable.svelte';
+	import RunMatrix from './RunMatrix.svelte';
+
+	let { data } = $props();
+	const release = $derived(data.release);
+	const goalPath = $derived(resolve(`/goals/new?release=${encodeURIComponent(release.key)}`));
+	const logPath = $derived(resolve(`/log?release=${encodeURIComponent(release.key)}`));
+	const file = (form: 'csv' | 'json') =>
+		resolve('/api/releases/[release]/checklist.[form=checklistform]', {
+			release: release.key,
+			form
+		});
+</script>
+
+<svelte:head><title>{release.name} · Jade Binder</title></svelte:head>
+
+<header class="mt-4 mb-6 flex flex-wrap items-start justify-between gap-4">
+	<div class="max-w-2xl">
+		<h1>{release.name}</h1>
+		<p class="mt-1">
+			{release.maker}, {release.year} · {countOf(cardsOf(release).length, 'card')} · {countOf(
+				expand(release).length,
+				'version'
+			)}
+		</p>
+		{#if release.note}<p class="mt-2 quiet">{release.note}</p>{/if}
+	</div>
+	<div class="flex flex-wrap gap-2">
+		<a class="btn btn-primary" href={logPath}>Log copies</a>
+		<a class="btn" href={goalPath}>Make a goal</a>
+	</div>
+</header>
+
+<RunMatrix {release} />
+
+{#if data.goals.length > 0}
+	<h2 class="mt-8 mb-2">Goals</h2>
+	<ul>
+		{#each data.goals as { id, name, have, need } (id)}
+			<li class="py-1">
+				<a class="prose-link" href={resolve('/goals/[goal]', { goal: String(id) })}>{name}</a>
+				<span class="ml-2 quiet">{have} of {need}</span>
+			</li>
+		{/each}
+	</ul>
+{/if}
+
+<CardTable {release} />
+
+<footer class="mt-10 flex flex-wrap items-center gap-3 border-t border-base-300 pt-5">
+	<span class="quiet">Checklist as</span>
+	<a class="btn btn-sm" href={file('json')} download>JSON</a>
+	<a class="btn btn-sm" href={file('csv')} download>CSV</a>
+	<form method="POST" action="?/remove" class="ml-auto">
+		<button
+			class="btn btn-ghost text-error btn-sm"
+			title="Takes the release out with its copies, goals and binders. Undo brings all of it back."
+			>Remove release and its copies</button
+		>
+	</form>
+</footer>

@@ -1,0 +1,69 @@
+<script lang="ts">
+	import { runRuleFor } from '$lib/core/checklist/parallel';
+	import type { Release } from '$lib/core/checklist/release';
+	import { formatOdds } from '$lib/core/checklist/section';
+	import { foldRuns } from '$lib/core/goal/fold-runs';
+
+	/** Sections down, parallels across, print runs where they meet. */
+	let { release }: { release: Release } = $props();
+	const packName = (key: string) =>
+		release.packTypes.find((packType) => packType.key === key)?.name ?? key;
+	const rows = $derived(
+		release.sections.map((section) => ({
+			...section,
+			numbers: foldRuns(section.cards.flatMap(({ number }) => number ?? [])),
+			stated: section.odds
+				.map((odds) => `${packName(odds.packType)} ${formatOdds(odds)}`)
+				.join(', '),
+			runs: release.parallels.map((parallel) => {
+				const rule = runRuleFor(parallel, section.key);
+				if (!rule) return '';
+				return rule.printRun === undefined ? 'yes' : `/${rule.printRun}`;
+			})
+		}))
+	);
+</script>
+
+<div class="overflow-x-auto">
+	<table class="table">
+		<thead>
+			<tr>
+				<th>Section</th>
+				<th class="text-right">Cards</th>
+				<th>Numbers</th>
+				<th>Odds</th>
+				{#each release.parallels as { key, name, howToTell } (key)}
+					<th class="text-right" title={howToTell}>{name}</th>
+				{/each}
+			</tr>
+		</thead>
+		<tbody>
+			{#each rows as row (row.key)}
+				<tr>
+					<th scope="row" class="font-semibold">
+						{row.name}
+						<span class="block text-sm font-normal quiet"
+							>{row.kind}{row.printRun ? `, /${row.printRun}` : ''}</span
+						>
+					</th>
+					<td class="text-right text-lg">{row.cards.length}</td>
+					<td class="max-w-64">{row.numbers || 'none, by title'}</td>
+					<td>{row.stated}</td>
+					{#each row.runs as run, i (i)}
+						<td class="text-right"
+							>{#if run}{run}{:else}<span class="quiet" aria-label="not made">·</span>{/if}</td
+						>
+					{/each}
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+</div>
+{#if release.parallels.some(({ howToTell }) => howToTell)}
+	<dl class="mt-4 grid gap-x-4 gap-y-1 sm:grid-cols-[auto_1fr]">
+		{#each release.parallels as { key, name, howToTell } (key)}
+			{#if howToTell}<dt class="font-semibold">{name}</dt>
+				<dd class="quiet">{howToTell}</dd>{/if}
+		{/each}
+	</dl>
+{/if}

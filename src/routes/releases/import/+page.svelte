@@ -1,0 +1,175 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { resolve } from '$app/paths';
+	import { CSV_COLUMNS } from '$lib/formats/checklist-csv-columns';
+	import { guessRelease } from '$lib/formats/guess-release';
+	import ProblemList from '$lib/ui/ProblemList.svelte';
+	import { countOf } from '$lib/ui/numerals';
+	import ImportPreview from './ImportPreview.svelte';
+
+	let { form } = $props();
+	let formElement: HTMLFormElement;
+	let fileInput: HTMLInputElement;
+	let previewButton: HTMLButtonElement;
+	let fileName = $state('');
+	let text = $state('');
+	let name = $state('');
+	let year = $state('');
+	let isOver = $state(false);
+	let busy = $state(false);
+	let isStale = $state(false);
+
+	function chosen() {
+		const [file] = fileInput.files ?? [];
+		fileName = file?.name ?? '';
+		const guess = guessRelease(fileName);
+		name ||= guess.name;
+		year ||= guess.year;
+		if (file) formElement.requestSubmit(previewButton);
+	}
+
+	function drop(event: DragEvent) {
+		event.preventDefault();
+		isOver = false;
+		if (!event.dataTransfer?.files.length) return;
+		fileInput.files = event.dataTransfer.files;
+		chosen();
+	}
+
+	function removeFile() {
+		fileInput.value = '';
+		fileName = '';
+		isStale = true;
+	}
+
+	const working = () => {
+		busy = true;
+		return async ({ update }: { update: (options: { reset: boolean }) => Promise<void> }) => {
+			await update({ reset: false });
+			busy = false;
+			isStale = false;
+		};
+	};
+</script>
+
+<svelte:head><title>Import a checklist · Jade Binder</title></svelte:head>
+
+<h1 class="mt-4 mb-2">Import a checklist</h1>
+<p class="mb-6 max-w-2xl quiet">
+	JSON in our open format, or CSV with one row a card. Nothing is created before you have seen the
+	preview, and then all of it or nothing.
+</p>
+
+<form
+	method="POST"
+	action="?/preview"
+	enctype="multipart/form-data"
+	use:enhance={working}
+	bind:this={formElement}
+	oninput={() => (isStale = true)}
+	class="grid gap-6 lg:grid-cols-2"
+>
+	<div
+		role="group"
+		aria-label="File"
+		ondragover={(event) => {
+			event.preventDefault();
+			isOver = true;
+		}}
+		ondragleave={() => (isOver = false)}
+		ondrop={drop}
+		class={[
+			'flex min-h-48 flex-col items-start justify-center gap-3 rounded-box border-2 border-dashed p-6',
+			isOver ? 'border-primary bg-base-200' : 'border-base-300'
+		]}
+	>
+		<label class="text-lg" for="file">Drag a file in here, or choose one</label>
+		<input
+			id="file"
+			type="file"
+			name="file"
+			class="file-input w-full max-w-sm"
+			accept=".json,.csv,.tsv,.txt,application/json,text/csv"
+			bind:this={fileInput}
+			onchange={chosen}
+		/>
+		{#if fileName}
+			<button type="button" class="btn btn-ghost btn-sm" onclick={removeFile}
+				>Take {fileName} out again</button
+			>
+		{/if}
+	</div>
+	<label class="block">
+		<span class="mb-1 block text-lg">Or paste it</span>
+		<textarea
+			name="text"
+			bind:value={text}
+			rows="7"
+			class="textarea w-full font-mono text-sm"
+			placeholder="section,number,title&#10;Base,1,Gannet Point&#10;Base,2,Petrel Stack"
+			spellcheck="false"></textarea>
+	</label>
+	<fieldset class="grid grid-cols-1 gap-4 sm:grid-cols-3 lg:col-span-2">
+		<legend class="mb-2 text-sm quiet">For a CSV without the columns release, maker and year</legend
+		>
+		<label class="block"
+			><span class="block text-sm">Release</span><input
+				name="name"
+				bind:value={name}
+				class="input w-full"
+			/></label
+		>
+		<label class="block"
+			><span class="block text-sm">Maker</span><input name="maker" class="input w-full" /></label
+		>
+		<label class="block"
+			><span class="block text-sm">Year or season</span><input
+				name="year"
+				bind:value={year}
+				class="input w-full"
+				placeholder="1994 or 1994-95"
+			/></label
+		>
+	</fieldset>
+	<div class="flex flex-wrap items-center gap-3 lg:col-span-2">
+		<button
+			class={['btn', !form?.preview || isStale ? 'btn-primary' : '']}
+			bind:this={previewButton}
+			disabled={busy}>Preview</button
+		>
+		{#if form?.preview}
+			<button class="btn btn-primary" formaction="?/create" disabled={busy || isStale}
+				>Create {form.preview.name}</button
+			>
+		{/if}
+		<span role="status">{busy ? 'Reading…' : ''}</span>
+	</div>
+</form>
+
+<section class={['mt-8', isStale && 'opacity-50']} aria-live="polite">
+	{#if form?.problems?.length}
+		<h2 class="mb-3 text-error">
+			{countOf(form.problems.length, 'problem')} in {form.source}; nothing was imported
+		</h2>
+		<ProblemList problems={form.problems} />
+	{/if}
+	{#if form?.notes?.length}
+		<h2 class="mt-6 mb-3">Good to know</h2>
+		<ProblemList problems={form.notes} tone="note" />
+	{/if}
+	{#if form?.preview}<ImportPreview preview={form.preview} />{/if}
+</section>
+
+<details class="mt-10 max-w-3xl">
+	<summary class="cursor-pointer">What the files look like</summary>
+	<p class="mt-3">
+		The columns of a CSV, in any order; only <code>number</code> or <code>title</code> must be
+		there:
+		<code>{CSV_COLUMNS.join(', ')}</code>. Parallels are listed as
+		<code>Brass; Verdigris /120</code>, odds as <code>hobby 1:6</code>.
+	</p>
+	<p class="mt-2">
+		The JSON form has a
+		<a class="prose-link" href={resolve('/api/schemas/checklist.json')}>published JSON Schema</a>.
+	</p>
+</details>
