@@ -33,7 +33,10 @@ export default ts.config(
 			'@typescript-eslint/no-explicit-any': 'error',
 			'@typescript-eslint/ban-ts-comment': 'error',
 			'@typescript-eslint/consistent-type-imports': 'error',
-			'@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }]
+			'@typescript-eslint/no-unused-vars': [
+				'error',
+				{ argsIgnorePattern: '^_', varsIgnorePattern: '^_' }
+			]
 		}
 	},
 	{

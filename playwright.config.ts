@@ -4,6 +4,7 @@ export default defineConfig({
 	testDir: 'tests',
 	testMatch: '**/*.test.ts',
 	workers: 2,
+	fullyParallel: true,
 	timeout: 60_000,
 	expect: { timeout: 10_000 },
 	retries: 0,

@@ -18,8 +18,12 @@ const SOURCES = [
 	'tsconfig.json'
 ];
 
-/** When a file, or the newest file below a folder, was last changed; 0 where there is none. */
-function changedAt(/** @type {string} */ path) {
+/**
+ * When a file, or the newest file below a folder, was last changed; 0 where there is none.
+ * @param {string} path
+ * @returns {number}
+ */
+function changedAt(path) {
 	if (!existsSync(path)) return 0;
 	const { mtimeMs } = statSync(path);
 	if (!statSync(path).isDirectory()) return mtimeMs;

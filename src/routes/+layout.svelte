@@ -15,13 +15,10 @@
 	let { data, children } = $props();
 	let helpOpen = $state(false);
 	let busy = $state(false);
-	let message = $state('');
-
-	$effect(() => {
-		void data.undo?.id;
-		void data.redo?.id;
-		if (!busy) message = '';
-	});
+	/** What undo or redo did; it stands until something else happens. */
+	let told = $state({ text: '', at: '' });
+	const journalAt = $derived(`${data.undo?.id ?? ''} ${data.redo?.id ?? ''}`);
+	const message = $derived(told.at === journalAt ? told.text : '');
 
 	async function move(direction: 'undo' | 'redo') {
 		if (busy) return;
@@ -29,9 +26,10 @@
 		const outcome = await send<{ label: string }>('POST', `/api/journal/${direction}`);
 		await invalidateAll();
 		busy = false;
-		message = outcome.ok
+		const text = outcome.ok
 			? `${direction === 'undo' ? 'Undone' : 'Done again'}: ${outcome.value.label}`
 			: (outcome.problems[0]?.message ?? '');
+		told = { text, at: journalAt };
 	}
 
 	function isTyping(target: EventTarget | null): boolean {

@@ -54,7 +54,7 @@
 					<ul class="space-y-1">
 						{#each data.binders as { id, name } (id)}
 							<li>
-								<a class="prose-link" href={resolve('/binders/[binder]', { binder: String(id) })}
+								<a class="prose-link" href={resolve('/binders/[binder=id]', { binder: String(id) })}
 									>{name}</a
 								>
 							</li>

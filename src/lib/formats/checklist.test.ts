@@ -179,6 +179,7 @@ ${text}
 		],
 		['no column to go by', 'section\nBase\n', [/neither a column "number" nor "title"/]],
 		['a header only', 'number,title\n', [/no card below the header/]],
+		['millions of lines', `number${'\n'.repeat(2_000_000)}`, [/2000001 lines/]],
 		['a row too long', 'number,title\n1,A,B\n', [/^line 2: the row has 3 fields, the header 2/]],
 		['a quote that never closes', 'number,title\n1,"A\n2,B\n', [/^line 2: the quoting is broken/]],
 		[

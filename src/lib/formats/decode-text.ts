@@ -1,7 +1,7 @@
 import { bad, good, type Outcome } from '../core/problem.ts';
 
 /** The largest file that is read, in bytes. */
-export const LARGEST_FILE_BYTES = 50 * 1024 * 1024;
+const LARGEST_FILE_BYTES = 50 * 1024 * 1024;
 
 /**
  * Text of an uploaded file: UTF-8, or UTF-16 with a byte order mark. Anything else (another

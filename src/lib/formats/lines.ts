@@ -1,10 +1,12 @@
 /** Finds line and column of offsets in a text, both from 1. */
 export function linesOf(text: string): {
+	readonly count: number;
 	readonly at: (offset: number) => { readonly line: number; readonly column: number };
 } {
 	const starts = [0];
 	for (let at = text.indexOf('\n'); at >= 0; at = text.indexOf('\n', at + 1)) starts.push(at + 1);
 	return {
+		count: starts.length,
 		at(offset) {
 			let low = 0;
 			let high = starts.length - 1;

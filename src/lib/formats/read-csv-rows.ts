@@ -4,7 +4,9 @@ import { CSV_COLUMNS, type CsvColumn, type CsvRow } from './checklist-csv-column
 import { linesOf } from './lines.ts';
 
 /** The most rows a checklist may have. */
-export const MOST_ROWS = 50_000;
+const MOST_ROWS = 50_000;
+/** Quoted fields may hold line breaks, and lines may be blank; past this no checklist is meant. */
+const MOST_LINES = 1_000_000;
 
 /**
  * Reads CSV (RFC 4180; comma, semicolon or tab, told by the header) into rows by column name.
@@ -12,6 +14,10 @@ export const MOST_ROWS = 50_000;
  */
 export function readCsvRows(text: string): Outcome<readonly CsvRow[]> {
 	const lines = linesOf(text);
+	if (lines.count > MOST_LINES) {
+		const message = `the file has ${lines.count} lines`;
+		return bad([{ message, remedy: `Split it: at most ${MOST_ROWS} cards are read at once.` }]);
+	}
 	const problems: Problem[] = [];
 	const records: { line: number; cells: string[] }[] = [];
 	let start = 0;

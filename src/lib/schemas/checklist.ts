@@ -14,7 +14,7 @@ const line = (longest: number, description?: string) =>
 		...(description ? { description } : {})
 	});
 
-export const KeySchema = Type.String({
+const KeySchema = Type.String({
 	minLength: 1,
 	maxLength: 100,
 	pattern: '^[a-z0-9][a-z0-9.-]*$',
@@ -29,7 +29,7 @@ const OddsSchema = Type.String({
 const NumberSchema = line(24, 'As printed: "12", "F1", "2-14".');
 const PrintRunSchema = Type.Integer({ minimum: 1, maximum: 10_000_000 });
 
-export const CardSchema = Type.Object(
+const CardSchema = Type.Object(
 	{
 		key: Type.Optional(KeySchema),
 		number: Type.Optional(Type.Union([NumberSchema, Type.Null()])),
@@ -44,7 +44,7 @@ export const CardSchema = Type.Object(
 	closed
 );
 
-export const SectionSchema = Type.Object(
+const SectionSchema = Type.Object(
 	{
 		key: Type.Optional(KeySchema),
 		name: line(200),
@@ -70,7 +70,7 @@ export const SectionSchema = Type.Object(
 	closed
 );
 
-export const PackTypeSchema = Type.Object(
+const PackTypeSchema = Type.Object(
 	{
 		key: Type.Optional(KeySchema),
 		name: line(100),
@@ -84,7 +84,7 @@ export const PackTypeSchema = Type.Object(
 	closed
 );
 
-export const ParallelSchema = Type.Object(
+const ParallelSchema = Type.Object(
 	{
 		key: Type.Optional(KeySchema),
 		name: line(100),

@@ -20,7 +20,7 @@ const Quantity = Type.Integer({ minimum: 1, maximum: 1_000_000 });
 const Whole = Type.Integer({ minimum: 0 });
 export const ConditionSchema = Type.Enum([...CONDITIONS]);
 
-export const ProblemSchema = Type.Object({
+const ProblemSchema = Type.Object({
 	message: Type.String(),
 	remedy: Type.Optional(Type.String()),
 	pointer: Type.Optional(Type.String()),
@@ -55,7 +55,7 @@ export const ExpandOutput = Type.Object(
 	closed
 );
 
-export const SlotSchema = Type.Object(
+const SlotSchema = Type.Object(
 	{
 		key: Word,
 		versions: Type.Array(Word, { minItems: 1, maxItems: 1000 }),
@@ -64,7 +64,7 @@ export const SlotSchema = Type.Object(
 	},
 	closed
 );
-export const CopySchema = Type.Object(
+const CopySchema = Type.Object(
 	{
 		key: Word,
 		version: Word,

@@ -1,4 +1,4 @@
-import { Type, type Static } from 'typebox';
+import { Type } from 'typebox';
 import { MOST_COPIES, LONGEST_LINE } from '../core/shorthand/parse-entry-line.ts';
 import { ConditionSchema, VersionKeySchema } from './compute.ts';
 
@@ -15,7 +15,6 @@ export const EntrySchema = Type.Object(
 	},
 	closed
 );
-export type EntryBody = Static<typeof EntrySchema>;
 
 /** How many copies there shall be of some versions: `PUT /api/releases/{release}/owned`. */
 export const OwnedSchema = Type.Object(
@@ -34,4 +33,3 @@ export const OwnedSchema = Type.Object(
 	},
 	closed
 );
-export type OwnedBody = Static<typeof OwnedSchema>;

@@ -8,7 +8,7 @@ addFormats.default(ajv);
 const compiled = new WeakMap<object, ValidateFunction>();
 
 /** The most problems one document reports: past that, a person mends the first ones and tries again. */
-export const MOST_PROBLEMS = 200;
+const MOST_PROBLEMS = 200;
 
 /**
  * Checks a document against a schema, compiled once. Returns every problem with its JSON Pointer;

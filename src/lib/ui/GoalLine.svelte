@@ -27,7 +27,7 @@
 </script>
 
 <a
-	href={resolve('/goals/[goal]', { goal: String(goal.id) })}
+	href={resolve('/goals/[goal=id]', { goal: String(goal.id) })}
 	class="-mx-3 grid gap-x-6 gap-y-2 px-3 py-4 hover:bg-base-200 sm:grid-cols-[10.5rem_1fr] sm:items-center"
 >
 	<span class="whitespace-nowrap">

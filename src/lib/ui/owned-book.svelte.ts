@@ -14,8 +14,8 @@ interface OwnedBookOptions {
 /** What is owned, as it is shown: changes show at once, and go back if the server refuses them. */
 export function createOwnedBook({ releaseKey, owned, condition }: OwnedBookOptions) {
 	/** Changes on their way to the server. */
-	let onTheWay = $state<readonly Wanted[]>([]);
-	let problems = $state<readonly Problem[]>([]);
+	let onTheWay = $state.raw<readonly Wanted[]>([]);
+	let problems = $state.raw<readonly Problem[]>([]);
 	const shown = $derived(
 		new Map([...owned(), ...onTheWay.map(({ version, quantity }) => [version, quantity] as const)])
 	);

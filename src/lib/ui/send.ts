@@ -1,12 +1,21 @@
 import type { Outcome, Problem } from '$lib/core/problem';
 import { bad, good } from '$lib/core/problem';
 
+/** Changes reach the server in the order in which they were made, so that undo takes back the last. */
+let last: Promise<unknown> = Promise.resolve();
+
 /** Asks the server to change something; problems come back as the server names them. */
-export async function send<Value>(
+export function send<Value>(
 	method: 'POST' | 'PUT',
 	path: string,
 	body?: unknown
 ): Promise<Outcome<Value>> {
+	const answer = last.then(() => ask<Value>(method, path, body));
+	last = answer;
+	return answer;
+}
+
+async function ask<Value>(method: string, path: string, body: unknown): Promise<Outcome<Value>> {
 	try {
 		const response = await fetch(path, {
 			method,

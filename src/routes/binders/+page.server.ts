@@ -1,4 +1,5 @@
 import { fail, redirect } from '@sveltejs/kit';
+import { match as isId } from '../../params/id';
 import { listBinders, makeBinder, readBinder } from '$lib/server/binders/binders';
 import { theCollection } from '$lib/server/collection';
 import { listGoals } from '$lib/server/goals/read-goals';
@@ -22,7 +23,7 @@ export const actions = {
 	default: async ({ request }) => {
 		const form = await request.formData();
 		const id = await makeBinder(await theCollection(), {
-			goalId: Number(form.get('goal')),
+			goalId: isId(String(form.get('goal'))) ? Number(form.get('goal')) : 0,
 			name: String(form.get('name') ?? '').slice(0, 200)
 		});
 		if (id === null) return fail(400, { problems: [{ message: 'choose a goal for the binder' }] });

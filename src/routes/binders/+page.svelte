@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { enhance } from '$app/forms';
 	import { resolve } from '$app/paths';
 	import EmptyCollection from '$lib/ui/EmptyCollection.svelte';
 	import { countOf } from '$lib/ui/numerals';
@@ -21,7 +22,7 @@
 			<li class="w-60">
 				<a
 					class="group block"
-					href={resolve('/binders/[binder]', { binder: String(id) })}
+					href={resolve('/binders/[binder=id]', { binder: String(id) })}
 					aria-label={name}
 				>
 					<span
@@ -48,7 +49,7 @@
 		</p>
 		<a class="btn btn-primary" href={resolve('/goals/new')}>Make a goal</a>
 	{:else}
-		<form method="POST" class="flex flex-wrap items-end gap-3">
+		<form method="POST" class="flex flex-wrap items-end gap-3" use:enhance>
 			<label class="block"
 				><span class="block text-sm quiet">Plan a binder for</span>
 				<select class="select w-72" name="goal">

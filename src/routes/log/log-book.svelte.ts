@@ -25,7 +25,7 @@ export function createLogBook(options: LogBookOptions) {
 	});
 	let line = $state('');
 	let busy = $state(false);
-	let problems = $state<readonly Problem[]>([]);
+	let problems = $state.raw<readonly Problem[]>([]);
 
 	const index = $derived(indexCards(options.release()));
 	const reading = $derived(

@@ -1,4 +1,4 @@
-import { compareCardNumbers, compareTitles } from '../checklist/compare-card-numbers.ts';
+import { compareTitles, sortByCardNumber } from '../checklist/compare-card-numbers.ts';
 import type { BinderOrder } from './binder-layout.ts';
 
 /** A slot as the binder sees it. */
@@ -35,17 +35,18 @@ export function orderBlocks(
 		if (block) block.push(slot);
 		else blocks.set(name, [slot]);
 	}
-	const compare = order === 'number' ? byNumber : byTitle;
-	const ordered = [...blocks].map(([name, members]) => ({ name, slots: members.sort(compare) }));
+	const ordered = [...blocks].map(([name, members]) => ({
+		name,
+		slots:
+			order === 'number'
+				? sortByCardNumber(members, ({ number }) => number, byTitle)
+				: members.sort(byTitle)
+	}));
 	if (order === 'number') return ordered;
 	const rank = (name: string) => (rarities.includes(name) ? rarities.indexOf(name) : Infinity);
 	return ordered.sort((a, b) =>
 		rank(a.name) === rank(b.name) ? compareTitles(a.name, b.name) : rank(a.name) - rank(b.name)
 	);
-}
-
-function byNumber(a: BinderSlot, b: BinderSlot): number {
-	return compareCardNumbers(a.number, b.number) || byTitle(a, b);
 }
 
 function byTitle(a: BinderSlot, b: BinderSlot): number {

@@ -19,10 +19,15 @@ export interface CardNumber {
 	readonly rest: string;
 }
 
+const PLAIN = /^[1-9]\d{0,8}$/;
 const GRAMMAR = /^(?:([1-9]\d{0,5})-)?(\p{L}{1,8}-?)?(0*)(\d{1,9})(\p{L}{1,2})?$/u;
 
 /** Takes a printed card number apart; never fails (see `rest`). */
 export function parseCardNumber(text: string): CardNumber {
+	// Most numbers are plain: they are read at once, for the sake of sorting.
+	if (PLAIN.test(text)) {
+		return { series: null, prefix: '', digits: Number(text), suffix: '', zeros: 0, rest: '' };
+	}
 	const match = GRAMMAR.exec(text.trim());
 	if (!match) {
 		return { series: null, prefix: '', digits: null, suffix: '', zeros: 0, rest: text.trim() };

@@ -1,5 +1,5 @@
 import type { Card } from './card.ts';
-import { compareCardNumbers, compareTitles } from './compare-card-numbers.ts';
+import { compareCardNumbers, compareTitles, sortByCardNumber } from './compare-card-numbers.ts';
 import type { Release } from './release.ts';
 import type { Section, Series } from './section.ts';
 
@@ -18,12 +18,6 @@ export interface Numbering {
 	readonly cards: readonly NumberedCard[];
 }
 
-export function compareNumberedCards(a: NumberedCard, b: NumberedCard): number {
-	return (
-		compareCardNumbers(a.card.number, b.card.number) || compareTitles(a.card.title, b.card.title)
-	);
-}
-
 /** The numberings of a release in the order of their owners; sections that share one are merged. */
 export function numberingsOf(release: Release): readonly Numbering[] {
 	const members = new Map<string, NumberedCard[]>();
@@ -39,7 +33,11 @@ export function numberingsOf(release: Release): readonly Numbering[] {
 			key: owner.key,
 			name: owner.name,
 			owner,
-			cards: (members.get(owner.key) ?? []).sort(compareNumberedCards)
+			cards: sortByCardNumber(
+				members.get(owner.key) ?? [],
+				({ card }) => card.number,
+				(a, b) => compareTitles(a.card.title, b.card.title)
+			)
 		}));
 }
 

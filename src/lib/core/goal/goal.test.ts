@@ -9,7 +9,7 @@ import { formatMissingText, missingList } from './missing-list.ts';
 import { nearestToDone } from './nearest-to-done.ts';
 import { percentDone, progressOf, totalProgress } from './progress.ts';
 import { scopeGoal } from './scope-goal.ts';
-import { stepTiles, toggleTiles, wallTiles } from './wall.ts';
+import { fillTiles, stepTiles, wallTiles } from './wall.ts';
 
 const numbers = (from: number, to: number) =>
 	Array.from({ length: to - from + 1 }, (_, i) => ({ number: String(from + i) }));
@@ -171,14 +171,14 @@ describe('the number wall', () => {
 		]);
 	});
 
-	test('toggling a run follows its first tile', () => {
+	test('a run of tiles is filled or emptied as a whole', () => {
 		const [one, two, three, four] = wallTiles(release, numbering, null, owned);
 		if (!one || !two || !three || !four) throw new RangeError('the sample has four tiles');
-		expect(toggleTiles([one, two, three, four], three)).toEqual([
+		expect(fillTiles([one, two, three, four], true)).toEqual([
 			{ version: 'r-1994/base-3', quantity: 1 },
 			{ version: 'r-1994/base-4', quantity: 1 }
 		]);
-		expect(toggleTiles([one, two, three], one)).toEqual([
+		expect(fillTiles([one, two, three], false)).toEqual([
 			{ version: 'r-1994/base-1', quantity: 0 },
 			{ version: 'r-1994/base-2', quantity: 0 }
 		]);

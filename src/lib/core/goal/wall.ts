@@ -78,12 +78,10 @@ export interface Wanted {
 }
 
 /**
- * What toggling tiles does: all of them follow the first. If that one is not there, each tile that
- * is not there gets one copy; if it is, each tile gives up all its copies. Tiles that were not made
- * in this finish are passed over.
+ * Makes tiles alike. With `fill`, each that is not there gets one copy; without, each gives up all
+ * its copies. Tiles that were not made in this finish are passed over.
  */
-export function toggleTiles(tiles: readonly WallTile[], first: WallTile): readonly Wanted[] {
-	const fill = first.owned === 0;
+export function fillTiles(tiles: readonly WallTile[], fill: boolean): readonly Wanted[] {
 	return tiles.flatMap(({ version, owned }) =>
 		version !== null && (owned === 0) === fill ? [{ version, quantity: fill ? 1 : 0 }] : []
 	);

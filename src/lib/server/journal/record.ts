@@ -60,7 +60,7 @@ export async function insertRows(
 		.returning()) as Row[];
 }
 
-export async function readRows(
+async function readRows(
 	tx: Transaction,
 	table: JournalledTable,
 	ids: readonly number[]

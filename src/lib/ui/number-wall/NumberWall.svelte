@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { stepTiles, toggleTiles, type Wanted, type WallTile } from '$lib/core/goal/wall';
+	import { fillTiles, stepTiles, type Wanted, type WallTile } from '$lib/core/goal/wall';
 	import { createWallHand } from './wall-hand.svelte';
 	import Tile from './WallTile.svelte';
 
@@ -23,7 +23,7 @@
 
 	const hand = createWallHand({
 		tiles: () => tiles,
-		toggle: (chosen, first) => report(toggleTiles(chosen, first)),
+		fill: (chosen, fill) => report(fillTiles(chosen, fill)),
 		step: (chosen, step) => report(stepTiles(chosen, step)),
 		moved: (index) => buttonAt(index)?.focus()
 	});

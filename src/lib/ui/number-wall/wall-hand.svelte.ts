@@ -15,16 +15,20 @@ export interface WallHand {
 
 interface HandOptions {
 	readonly tiles: () => readonly WallTile[];
-	readonly toggle: (chosen: readonly WallTile[], first: WallTile) => void;
+	/** Make the chosen tiles alike: had, or not had. */
+	readonly fill: (chosen: readonly WallTile[], fill: boolean) => void;
 	readonly step: (chosen: readonly WallTile[], step: 1 | -1) => void;
 	readonly moved: (index: number) => void;
 }
 
-export function createWallHand({ tiles, toggle, step, moved }: HandOptions): WallHand {
+export function createWallHand({ tiles, fill, step, moved }: HandOptions): WallHand {
 	let focus = $state(0);
 	let anchor = $state(0);
-	/** Tiles under a drag, or of a run chosen by keys; null: only the one in focus. */
-	let run = $state<{ from: number; to: number; dragging: boolean } | null>(null);
+	/**
+	 * Tiles under a drag, or of a run chosen by keys; null: only the one in focus. `like`: a
+	 * shift-click makes the run like its first tile is; everything else turns the first one over.
+	 */
+	let run = $state<{ from: number; to: number; dragging: boolean; like: boolean } | null>(null);
 
 	const runOf = () => {
 		const { from, to } = run ?? { from: focus, to: focus };
@@ -32,11 +36,11 @@ export function createWallHand({ tiles, toggle, step, moved }: HandOptions): Wal
 	};
 	const act = () => {
 		const first = tiles()[run?.from ?? focus];
-		if (first) toggle(runOf(), first);
+		if (first) fill(runOf(), run?.like ? first.owned > 0 : first.owned === 0);
 	};
 	const go = (index: number, extend: boolean) => {
 		const to = Math.max(0, Math.min(tiles().length - 1, index));
-		if (extend) run = { from: run?.from ?? focus, to, dragging: false };
+		if (extend) run = { from: run?.from ?? focus, to, dragging: false, like: false };
 		else {
 			run = null;
 			anchor = to;
@@ -52,7 +56,7 @@ export function createWallHand({ tiles, toggle, step, moved }: HandOptions): Wal
 		isChosen: (index) =>
 			run !== null && index >= Math.min(run.from, run.to) && index <= Math.max(run.from, run.to),
 		press(index, extend) {
-			run = { from: extend ? anchor : index, to: index, dragging: true };
+			run = { from: extend ? anchor : index, to: index, dragging: true, like: extend };
 			if (!extend) anchor = index;
 			focus = index;
 		},

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { enhance } from '$app/forms';
 	import { goto } from '$app/navigation';
 	import { resolve } from '$app/paths';
 	import EmptyCollection from '$lib/ui/EmptyCollection.svelte';
@@ -22,7 +23,7 @@
 	{#if form?.problems}<div class="mb-6" role="alert">
 			<ProblemList problems={form.problems} />
 		</div>{/if}
-	<form method="POST" class="max-w-3xl">
+	<form method="POST" class="max-w-3xl" use:enhance>
 		<label class="mb-6 block max-w-md">
 			<span class="block text-sm quiet">Release</span>
 			<select

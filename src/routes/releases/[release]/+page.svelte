@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { enhance } from '$app/forms';
 	import { resolve } from '$app/paths';
 	import { expand } from '$lib/core/checklist/expand';
 	import { cardsOf } from '$lib/core/checklist/release';
@@ -43,7 +44,7 @@
 	<ul>
 		{#each data.goals as { id, name, have, need } (id)}
 			<li class="py-1">
-				<a class="prose-link" href={resolve('/goals/[goal]', { goal: String(id) })}>{name}</a>
+				<a class="prose-link" href={resolve('/goals/[goal=id]', { goal: String(id) })}>{name}</a>
 				<span class="ml-2 quiet">{have} of {need}</span>
 			</li>
 		{/each}
@@ -56,7 +57,7 @@
 	<span class="quiet">Checklist as</span>
 	<a class="btn btn-sm" href={file('json')} download>JSON</a>
 	<a class="btn btn-sm" href={file('csv')} download>CSV</a>
-	<form method="POST" action="?/remove" class="ml-auto">
+	<form method="POST" action="?/remove" class="ml-auto" use:enhance>
 		<button
 			class="btn btn-ghost text-error btn-sm"
 			title="Takes the release out with its copies, goals and binders. Undo brings all of it back."

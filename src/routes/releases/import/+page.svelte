@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { tick } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { resolve } from '$app/paths';
 	import { CSV_COLUMNS } from '$lib/formats/checklist-csv-columns';
@@ -19,12 +20,13 @@
 	let busy = $state(false);
 	let isStale = $state(false);
 
-	function chosen() {
+	async function chosen() {
 		const [file] = fileInput.files ?? [];
 		fileName = file?.name ?? '';
 		const guess = guessRelease(fileName);
 		name ||= guess.name;
 		year ||= guess.year;
+		await tick();
 		if (file) formElement.requestSubmit(previewButton);
 	}
 
@@ -33,7 +35,7 @@
 		isOver = false;
 		if (!event.dataTransfer?.files.length) return;
 		fileInput.files = event.dataTransfer.files;
-		chosen();
+		void chosen();
 	}
 
 	function removeFile() {

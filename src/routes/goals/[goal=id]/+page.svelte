@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { enhance } from '$app/forms';
 	import { resolve } from '$app/paths';
 	import { presetOf } from '$lib/core/goal/preset';
 	import { percentDone } from '$lib/core/goal/progress';
@@ -83,13 +84,14 @@
 
 <footer class="mt-8 flex flex-wrap items-center gap-3 border-t border-base-300 pt-5">
 	{#each data.binders as { id, name } (id)}
-		<a class="btn btn-sm" href={resolve('/binders/[binder]', { binder: String(id) })}>Open {name}</a
+		<a class="btn btn-sm" href={resolve('/binders/[binder=id]', { binder: String(id) })}
+			>Open {name}</a
 		>
 	{/each}
-	<form method="POST" action="?/binder">
+	<form method="POST" action="?/binder" use:enhance>
 		<button class="btn btn-sm">Plan a binder for it</button>
 	</form>
-	<form method="POST" action="?/remove" class="ml-auto">
+	<form method="POST" action="?/remove" class="ml-auto" use:enhance>
 		<button
 			class="btn btn-ghost text-error btn-sm"
 			title="Takes the goal and its binders away; no copy is touched. Undo brings them back."

@@ -18,7 +18,7 @@
 	<div>
 		<h1 class="text-2xl wrap-break-word">{data.binder.name}</h1>
 		<p class="quiet">
-			<a class="prose-link" href={resolve('/goals/[goal]', { goal: String(data.goal.id) })}
+			<a class="prose-link" href={resolve('/goals/[goal=id]', { goal: String(data.goal.id) })}
 				>{data.goal.name}</a
 			>
 			· <strong class="font-semibold text-base-content">{data.have}</strong> of {data.pockets
@@ -53,7 +53,7 @@
 			</select></label
 		>
 		<label class="block"
-			><span class="block text-sm quiet">A section</span>
+			><span class="block text-sm quiet">Each section</span>
 			<select
 				class="select w-44 select-sm"
 				name="blockStart"
@@ -74,7 +74,7 @@
 	<BinderSpread plan={data.plan} {kind} {pockets} />
 {/if}
 
-<form method="POST" action="?/remove" class="mt-6 text-right">
+<form method="POST" action="?/remove" class="mt-6 text-right" use:enhance>
 	<button
 		class="btn btn-ghost text-error btn-sm"
 		title="Takes the plan away; no copy is touched. Undo brings it back.">Remove binder</button

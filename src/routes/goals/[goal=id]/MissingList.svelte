@@ -44,7 +44,7 @@
 			<a
 				class="btn btn-sm"
 				download
-				href={resolve('/api/goals/[goal]/missing.csv', { goal: String(goalId) })}>CSV</a
+				href={resolve('/api/goals/[goal=id]/missing.csv', { goal: String(goalId) })}>CSV</a
 			>
 		</div>
 	</div>

@@ -1,0 +1,57 @@
+import { Bench } from 'tinybench';
+import { binderSlots } from '../src/lib/core/binder/binder-slots.ts';
+import { USUAL_LAYOUT } from '../src/lib/core/binder/binder-layout.ts';
+import { planBinder } from '../src/lib/core/binder/plan-binder.ts';
+import { expand } from '../src/lib/core/checklist/expand.ts';
+import { fillSlots } from '../src/lib/core/goal/fill-slots.ts';
+import { scopeGoal } from '../src/lib/core/goal/scope-goal.ts';
+import { indexCards } from '../src/lib/core/shorthand/card-index.ts';
+import { readShorthand } from '../src/lib/core/shorthand/read-shorthand.ts';
+import { madeUpRelease } from './made-up-release.ts';
+
+/** Expands, fills, lays out and reads at two sizes; the baseline is a plain sort of the same array. */
+export async function runBench(): Promise<void> {
+	console.log('median of each, and its ratio to a plain sort of the same array in this run\n');
+	for (const size of [500, 5000]) {
+		const release = madeUpRelease(size, 3);
+		const slots = scopeGoal(release, { preset: 'strict-master' });
+		const copies = slots
+			.filter((_, i) => i % 5 < 3)
+			.map(({ key }, i) => ({ key: String(i), version: key, quantity: 1 + (i % 2) }));
+		const laid = binderSlots(release, slots);
+		const keys = slots.map(({ key }) => key);
+		const index = indexCards(release);
+		const owned = new Map<string, number>();
+		const context = { release, index, numberingKey: null, parallelKey: null, owned };
+
+		const bench = new Bench({ time: 300, warmupTime: 100 });
+		bench
+			.add('plain sort', () => void [...keys].sort())
+			.add('expand', () => void expand(release))
+			.add('fill', () => void fillSlots(slots, copies))
+			.add('lay out', () => void planBinder(laid, USUAL_LAYOUT))
+			.add(
+				'read "all but 7, 12, 45-48"',
+				() => void readShorthand('all but 7, 12, 45-48', context)
+			);
+		await bench.run();
+		report(`${size} cards, ${slots.length} versions, ${copies.length} piles`, bench);
+	}
+}
+
+function report(title: string, bench: Bench): void {
+	const medianMs = (name: string) => {
+		const result = bench.getTask(name)?.result;
+		if (!result || !('latency' in result)) throw new RangeError(`report: "${name}" did not run`);
+		return result.latency.p50 ?? result.latency.mean;
+	};
+	const baseline = medianMs('plain sort');
+	console.log(title);
+	for (const { name } of bench.tasks) {
+		const median = medianMs(name);
+		console.log(
+			`  ${name.padEnd(28)} ${median.toFixed(3).padStart(9)} ms  × ${(median / baseline).toFixed(2)}`
+		);
+	}
+	console.log();
+}

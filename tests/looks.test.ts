@@ -1,0 +1,80 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, test } from './program.ts';
+
+const VIEWS = [
+	'/',
+	'/releases',
+	'/releases/import',
+	'/releases/harbour-lights-1994',
+	'/goals',
+	'/goals/new',
+	'/goals/1',
+	'/goals/3',
+	'/log',
+	'/binders',
+	'/binders/1'
+];
+
+for (const theme of ['jade-day', 'jade-night']) {
+	test(`every view is accessible in ${theme}`, async ({ page, demo, context }) => {
+		test.setTimeout(240_000);
+		await context.addCookies([{ name: 'theme', value: theme, url: demo.url }]);
+		for (const path of VIEWS) {
+			await page.goto(demo.url + path);
+			if (path === '/log') await page.getByLabel('Entry line').fill('1-4 Q7');
+			// Published: WCAG 2.2 AA, as far as axe can tell.
+			const { violations } = await new AxeBuilder({ page })
+				// Pictures are hidden from assistive technology and hold thousands of shapes.
+				.exclude('svg')
+				.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+				.analyze();
+			const told = violations.map(({ id, nodes }) => `${path} ${id}: ${nodes[0]?.html ?? ''}`);
+			expect(told).toEqual([]);
+		}
+	});
+}
+
+test('no view is wider than a phone, and targets are large enough', async ({ page, demo }) => {
+	await page.setViewportSize({ width: 390, height: 844 });
+	for (const path of VIEWS) {
+		await page.goto(demo.url + path);
+		const width = await page.evaluate(() => document.documentElement.scrollWidth);
+		expect(width, path).toBeLessThanOrEqual(390);
+	}
+	await page.goto(`${demo.url}/log`);
+	const box = await page.getByRole('button', { name: /^1, / }).boundingBox();
+	// Published: WCAG 2.2, success criterion 2.5.8, target size (minimum) 24 × 24 CSS pixels.
+	expect(Math.min(box?.width ?? 0, box?.height ?? 0)).toBeGreaterThanOrEqual(24);
+});
+
+test('the first load of each view sends at most 130 kB of compressed script', async ({
+	page,
+	demo
+}) => {
+	for (const path of VIEWS) {
+		let bytes = 0;
+		const sizes: Promise<void>[] = [];
+		page.on('requestfinished', (request) => {
+			if (request.resourceType() !== 'script') return;
+			sizes.push(request.sizes().then(({ responseBodySize }) => void (bytes += responseBodySize)));
+		});
+		await page.goto(demo.url + path, { waitUntil: 'networkidle' });
+		await Promise.all(sizes);
+		page.removeAllListeners('requestfinished');
+		await page.context().clearCookies();
+		expect(bytes, path).toBeLessThanOrEqual(130_000);
+		if (path === '/') expect(bytes).toBeGreaterThan(10_000);
+	}
+});
+
+test('a choice of theme stays, and the drag of a tile does not select text', async ({
+	page,
+	demo
+}) => {
+	await page.goto(`${demo.url}/log`);
+	await page.getByRole('button', { name: 'Dark theme' }).click();
+	await expect(page.locator('html')).toHaveAttribute('data-theme', 'jade-night');
+	await expect(page).toHaveURL(/\/log$/);
+	await page.getByRole('button', { name: 'Light theme' }).click();
+	await expect(page.locator('html')).toHaveAttribute('data-theme', 'jade-day');
+});

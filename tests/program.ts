@@ -1,0 +1,65 @@
+import { test as base } from '@playwright/test';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { startServer } from '../scripts/start-server.js';
+
+/** The built program with a data folder of its own. */
+export interface Program {
+	readonly url: string;
+	/** Stops the server and starts it again on the same data; the address changes. */
+	restart(): Promise<string>;
+	/** What the server has printed since its start. */
+	output(): string;
+}
+
+async function run(env: Record<string, string>, use: (program: Program) => Promise<void>) {
+	const data = mkdtempSync(join(tmpdir(), 'jade-browser-'));
+	const settings = { JADE_DATA: data, JADE_NOW: '1996-10-06T09:00:00.000Z', ...env };
+	let server = await startServer(settings);
+	try {
+		await use({
+			get url() {
+				return server.url;
+			},
+			async restart() {
+				await server.stop();
+				server = await startServer(settings);
+				return server.url;
+			},
+			output: () => server.output()
+		});
+	} finally {
+		await server.stop();
+		rmSync(data, { recursive: true, force: true });
+	}
+}
+
+interface Programs {
+	/** An empty collection. */
+	empty: Program;
+}
+interface SharedPrograms {
+	/** The demo, shared by the tests of one file: they only look. */
+	demo: Program;
+}
+
+export const test = base.extend<Programs, SharedPrograms>({
+	empty: async ({ browserName: _ }, use) => run({}, use),
+	demo: [async ({ browserName: _ }, use) => run({ JADE_DEMO: '1' }, use), { scope: 'worker' }]
+});
+export { expect } from '@playwright/test';
+
+/** A small release: 1–30 with a subset 11–14, an insert F1–F5, three titles without numbers, a parallel. */
+export const CHECKLIST = [
+	'section,kind,numbered in,number,title,group,parallels',
+	...Array.from({ length: 30 }, (_, i) => {
+		const number = i + 1;
+		const isDog = number >= 11 && number <= 14;
+		return isDog
+			? `Dogs,subset,Base,${number},Dog ${number},Dogs,Brass /45`
+			: `Base,base,,${number},Lamp ${number},Lighthouses,Brass /120`;
+	}),
+	...Array.from({ length: 5 }, (_, i) => `Fresnel,insert,,F${i + 1},Lens ${i + 1},Lighthouses,`),
+	...['Bread', 'Fog, again', 'Oil'].map((title) => `Storm Log,insert,,,"${title}",Storms,`)
+].join('\n');
