@@ -6,9 +6,14 @@ export const CSV_COLUMNS = [
 	'section',
 	'section key',
 	'kind',
+	'listed',
+	'stated total',
 	'numbered in',
 	'series',
 	'number',
+	'other numbers',
+	'place',
+	'panel of',
 	'title',
 	'subjects',
 	'group',
@@ -20,6 +25,9 @@ export const CSV_COLUMNS = [
 	'key'
 ] as const;
 export type CsvColumn = (typeof CSV_COLUMNS)[number];
+
+/** What the column "parallels" says of a card that has none; blank means: as the section's first row. */
+export const NO_PARALLEL = '-';
 
 /** What a file may leave out and the import form asks for. */
 export interface CsvDefaults {

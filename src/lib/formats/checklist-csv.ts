@@ -3,11 +3,18 @@ import { runRuleFor } from '../core/checklist/parallel.ts';
 import { seriesOf } from '../core/checklist/numbering.ts';
 import type { Release } from '../core/checklist/release.ts';
 import { resolveRelease } from '../core/checklist/resolve-release.ts';
+import { wholeSections } from '../core/checklist/edition.ts';
+import type { Card } from '../core/checklist/card.ts';
 import { formatOdds, type Section } from '../core/checklist/section.ts';
 import { bad, type Outcome, type Problem } from '../core/problem.ts';
 import { asDraft, ChecklistSchema } from '../schemas/checklist.ts';
 import { checkAgainst } from '../schemas/validator.ts';
-import { CSV_COLUMNS, type CsvColumn, type CsvDefaults } from './checklist-csv-columns.ts';
+import {
+	CSV_COLUMNS,
+	NO_PARALLEL,
+	type CsvColumn,
+	type CsvDefaults
+} from './checklist-csv-columns.ts';
 import { formatListCell } from './list-cell.ts';
 import { markupNotes } from './markup-notes.ts';
 import { readCsvRows } from './read-csv-rows.ts';
@@ -69,35 +76,44 @@ function byLine(problems: readonly Problem[]): Problem[] {
 }
 
 /**
- * Writes a release with one row a card. Not carried: pack types, notes, how to tell a parallel and
- * its channel, keys of parallels, sections without cards (the JSON form has them).
+ * Writes a release with one row a card; the cards of an edition are written out. Not carried: pack
+ * types, notes, formats, arrangements, the rule of an edition, variants, and of parallels all but
+ * name and print run; sections without cards (the JSON form has all of them).
  */
 export function formatChecklistCsv(release: Release): string {
-	const owners = new Map(release.sections.map((section) => [section.key, section]));
-	const rows = release.sections.flatMap((section) => {
+	const sections = wholeSections(release);
+	const owners = new Map(sections.map((section) => [section.key, section]));
+	const rows = sections.flatMap((section) => {
 		const owner = owners.get(section.numberedIn ?? section.key) ?? section;
 		const shared = sectionCells(release, section);
 		return section.cards.map((card): Record<CsvColumn, string> => ({
 			...shared,
 			series: seriesOf(owner, card.number)?.name ?? '',
 			number: card.number ?? '',
+			'other numbers': formatListCell(card.otherNumbers),
+			place: card.place?.toString() ?? '',
+			'panel of': formatListCell(card.panelOf),
 			title: card.title,
 			subjects: formatListCell(card.subjects),
 			group: card.group ?? '',
 			marks: formatListCell(card.marks),
 			rarity: card.rarity ?? '',
+			parallels: formatListCell(coveringOf(release, section, card)) || NO_PARALLEL,
 			key: card.key
 		}));
 	});
 	return `${Papa.unparse(rows, { columns: [...CSV_COLUMNS], newline: '\r\n' })}\r\n`;
 }
 
-function sectionCells(release: Release, section: Section) {
-	const covering = release.parallels.flatMap((parallel) => {
-		const rule = runRuleFor(parallel, section.key);
+function coveringOf(release: Release, section: Section, card: Card): readonly string[] {
+	return release.parallels.flatMap((parallel) => {
+		const rule = runRuleFor(parallel, section, card);
 		if (!rule) return [];
 		return rule.printRun === undefined ? parallel.name : `${parallel.name} /${rule.printRun}`;
 	});
+}
+
+function sectionCells(release: Release, section: Section) {
 	return {
 		release: release.name,
 		maker: release.maker,
@@ -105,9 +121,10 @@ function sectionCells(release: Release, section: Section) {
 		section: section.name,
 		'section key': section.key,
 		kind: section.kind,
+		listed: section.listed ? 'yes' : 'no',
+		'stated total': section.statedTotal?.toString() ?? '',
 		'numbered in': section.numberedIn ?? '',
 		'print run': section.printRun?.toString() ?? '',
-		odds: formatListCell(section.odds.map((odds) => `${odds.packType} ${formatOdds(odds)}`)),
-		parallels: formatListCell(covering)
+		odds: formatListCell(section.odds.map((odds) => `${odds.packType} ${formatOdds(odds)}`))
 	};
 }

@@ -7,9 +7,10 @@ import {
 	type Node,
 	type ParseError
 } from 'jsonc-parser';
+import type { ReleaseDraft, SectionDraft } from '../core/checklist/draft.ts';
 import type { Release } from '../core/checklist/release.ts';
 import { resolveRelease } from '../core/checklist/resolve-release.ts';
-import { formatOdds, type Section } from '../core/checklist/section.ts';
+import { formatOdds, type Odds, type Section } from '../core/checklist/section.ts';
 import { bad, type Outcome, type Problem } from '../core/problem.ts';
 import { asDraft, ChecklistSchema, type ChecklistFile } from '../schemas/checklist.ts';
 import { checkAgainst } from '../schemas/validator.ts';
@@ -57,42 +58,59 @@ export function readChecklistJson(text: string): Outcome<Release> {
 
 /** Writes a release as a checklist file, with every key, so that reading it gives the same release. */
 export function formatChecklistJson(release: Release): string {
-	const { key, name, maker, year, note, packTypes, rarities, sections, parallels } = release;
-	const file: ChecklistFile = {
+	const { key, name, maker, year, note, packTypes, rarities, sections, parallels, variants } =
+		release;
+	const file: ReleaseDraft & Pick<ChecklistFile, '$schema' | 'format' | 'formatVersion'> = {
 		$schema: 'urn:jade-binder:schema:checklist:1',
 		format: 'jade-checklist',
 		formatVersion: 1,
 		release: { key, name, maker, year, ...(note ? { note } : {}) },
-		...(packTypes.length > 0 ? { packTypes: packTypes.map((packType) => ({ ...packType })) } : {}),
-		...(rarities.length > 0 ? { rarities: [...rarities] } : {}),
+		...filled({ packTypes, rarities }),
 		sections: sections.map(fileSection),
-		...(parallels.length > 0
-			? {
-					parallels: parallels.map((parallel) => ({
-						...parallel,
-						runs: parallel.runs.map((run) => ({ ...run, sections: [...run.sections] }))
-					}))
-				}
-			: {})
+		...filled({
+			parallels: parallels.map((parallel) => ({ ...parallel, runs: parallel.runs.map(fileOdds) })),
+			variants: variants.map(fileOdds)
+		})
 	};
 	return `${JSON.stringify(file, null, '\t')}\n`;
 }
 
-function fileSection(section: Section): ChecklistFile['sections'][number] {
-	const { series, odds, cards, ...rest } = section;
+function fileSection(section: Section): SectionDraft {
+	const { series, odds, cards, alsoIn, listed, edition, ...rest } = section;
 	return {
 		...rest,
-		...(series.length > 0 ? { series: series.map((part) => ({ ...part })) } : {}),
-		...(odds.length > 0
-			? { odds: Object.fromEntries(odds.map((one) => [one.packType, formatOdds(one)])) }
+		...(listed === (section.kind !== 'extra') ? {} : { listed }),
+		...(edition
+			? {
+					edition: {
+						of: edition.of,
+						...filled({ changes: edition.changes, without: edition.without })
+					}
+				}
 			: {}),
-		cards: cards.map(({ subjects, marks, title, ...card }) => ({
+		...filled({ series, alsoIn }),
+		...(odds.length > 0 ? { odds: oddsText(odds) } : {}),
+		cards: cards.map(({ subjects, marks, title, otherNumbers, panelOf, ...card }) => ({
 			...card,
 			...(title ? { title } : {}),
-			...(subjects.length > 0 ? { subjects: [...subjects] } : {}),
-			...(marks.length > 0 ? { marks: [...marks] } : {})
+			...filled({ subjects, marks, otherNumbers, panelOf })
 		}))
 	};
+}
+
+function fileOdds<Thing extends { readonly odds?: readonly Odds[] }>({ odds, ...rest }: Thing) {
+	return odds ? { ...rest, odds: oddsText(odds) } : rest;
+}
+
+function oddsText(odds: readonly Odds[]): Record<string, string> {
+	return Object.fromEntries(odds.map((one) => [one.packType, formatOdds(one)]));
+}
+
+/** Only the lists that hold something: a file leaves empty ones out. */
+function filled<Lists extends Record<string, readonly unknown[]>>(lists: Lists): Partial<Lists> {
+	return Object.fromEntries(
+		Object.entries(lists).filter(([, list]) => list.length > 0)
+	) as Partial<Lists>;
 }
 
 const DEEPEST = 40;

@@ -1,7 +1,7 @@
 import { compareCardNumbers } from '../core/checklist/compare-card-numbers.ts';
 import { slug } from '../core/checklist/slug.ts';
 import type { Problem } from '../core/problem.ts';
-import type { CsvColumn, CsvRow } from './checklist-csv-columns.ts';
+import { NO_PARALLEL, type CsvColumn, type CsvRow } from './checklist-csv-columns.ts';
 import { parseListCell } from './list-cell.ts';
 
 /** Columns that speak of the whole section: a blank cell says the same as the section's first row. */
@@ -11,7 +11,8 @@ const SHARED: readonly CsvColumn[] = [
 	'numbered in',
 	'print run',
 	'odds',
-	'parallels'
+	'listed',
+	'stated total'
 ];
 const RELEASE_WIDE: readonly CsvColumn[] = ['release', 'maker', 'year'];
 
@@ -23,7 +24,12 @@ interface Group {
 
 interface ParallelRuns {
 	readonly name: string;
-	readonly runs: { sections: string[]; printRun?: number }[];
+	readonly runs: {
+		sections: string[];
+		cards?: readonly string[];
+		printRun?: number;
+		notIssued?: true;
+	}[];
 }
 
 /** What rows say, in the shape of a checklist file; unchecked but for what only rows can get wrong. */
@@ -82,25 +88,49 @@ function sectionOf({ key, first, rows }: Group, groups: readonly Group[], proble
 	const kind = first.cell('kind').toLowerCase();
 	const numberedIn = first.cell('numbered in');
 	const printRun = wholeNumber(first, 'print run', problems);
+	const statedTotal = wholeNumber(first, 'stated total', problems);
 	const odds = parseListCell(first.cell('odds')).map((entry) => oddsEntry(entry, first, problems));
 	return {
 		key,
 		name,
 		...(kind ? { kind } : {}),
 		...(numberedIn ? { numberedIn: keyOf(numberedIn, groups) } : {}),
+		...listedOf(first, problems),
+		...(statedTotal === undefined ? {} : { statedTotal }),
 		...(printRun === undefined ? {} : { printRun }),
 		...(numberedIn ? {} : { series: seriesOfRows(key, groups) }),
 		...(odds.length > 0 ? { odds: Object.fromEntries(odds) } : {}),
-		cards: rows.map((row) => ({
-			...(row.cell('key') ? { key: row.cell('key') } : {}),
-			number: row.cell('number') || null,
-			title: row.cell('title'),
-			subjects: parseListCell(row.cell('subjects')),
-			...(row.cell('group') ? { group: row.cell('group') } : {}),
-			marks: parseListCell(row.cell('marks')).map((mark) => mark.toLowerCase()),
-			...(row.cell('rarity') ? { rarity: row.cell('rarity') } : {})
-		}))
+		cards: rows.map((row) => cardOf(row, problems))
 	};
+}
+
+function cardOf(row: CsvRow, problems: Problem[]) {
+	const place = wholeNumber(row, 'place', problems);
+	return {
+		...(row.cell('key') ? { key: row.cell('key') } : {}),
+		number: row.cell('number') || null,
+		title: row.cell('title'),
+		subjects: parseListCell(row.cell('subjects')),
+		...(row.cell('group') ? { group: row.cell('group') } : {}),
+		marks: parseListCell(row.cell('marks')).map((mark) => mark.toLowerCase()),
+		...(row.cell('rarity') ? { rarity: row.cell('rarity') } : {}),
+		otherNumbers: parseListCell(row.cell('other numbers')),
+		...(place === undefined ? {} : { place }),
+		...(row.cell('panel of') ? { panelOf: parseListCell(row.cell('panel of')) } : {})
+	};
+}
+
+function listedOf(row: CsvRow, problems: Problem[]): { listed?: boolean } {
+	const word = row.cell('listed').toLowerCase();
+	if (word === '') return {};
+	if (word === 'yes' || word === 'no') return { listed: word === 'yes' };
+	problems.push({
+		line: row.line,
+		field: 'listed',
+		message: `"${word.slice(0, 60)}" is neither yes nor no`,
+		remedy: "Write yes where the set's own checklist card has the section."
+	});
+	return {};
 }
 
 /** "Base" or "base": people name the section as they see it. */
@@ -146,30 +176,65 @@ function oddsEntry(entry: string, row: CsvRow, problems: Problem[]): [string, st
 	return [match[1].toLowerCase(), match[2]];
 }
 
+/** The rules of each parallel: by section what most of its cards say, and cards that differ by name. */
 function parallelsOf(groups: readonly Group[], problems: Problem[]): readonly ParallelRuns[] {
 	const parallels = new Map<string, ParallelRuns>();
-	for (const { key, first } of groups) {
-		for (const entry of parseListCell(first.cell('parallels'))) {
-			const match = /^(.*\S)\s*\/\s*(\d{1,8})$/.exec(entry);
-			const name = match?.[1] ?? entry;
-			const printRun = match ? Number(match[2]) : undefined;
-			if (printRun === 0) {
-				problems.push({
-					line: first.line,
-					field: 'parallels',
-					message: `"${entry.slice(0, 60)}" has a print run of 0`,
-					remedy: 'Write the run behind the name: Brass /120.'
-				});
-				continue;
-			}
+	for (const { key, first, rows } of groups) {
+		const runsOf = rows.map((row) => readRuns(row, first, problems));
+		for (const name of new Set(runsOf.flatMap((runs) => [...runs.keys()]))) {
 			const parallel = parallels.get(name) ?? { name, runs: [] };
 			parallels.set(name, parallel);
-			const rule = parallel.runs.find((run) => run.printRun === printRun);
-			if (rule) rule.sections.push(key);
-			else parallel.runs.push({ sections: [key], ...(printRun === undefined ? {} : { printRun }) });
+			addRules(
+				parallel,
+				key,
+				rows,
+				runsOf.map((runs) => runs.get(name))
+			);
 		}
 	}
 	return [...parallels.values()];
+}
+
+/** Parallel name → print run of one row; null: not numbered. */
+function readRuns(row: CsvRow, first: CsvRow, problems: Problem[]): Map<string, number | null> {
+	const cell = row.cell('parallels') || first.cell('parallels');
+	const runs = new Map<string, number | null>();
+	if (cell === NO_PARALLEL) return runs;
+	for (const entry of parseListCell(cell)) {
+		const match = /^(.*\S)\s*\/\s*(\d{1,8})$/.exec(entry);
+		const printRun = match ? Number(match[2]) : null;
+		if (printRun === 0) {
+			problems.push({
+				line: row.line,
+				field: 'parallels',
+				message: `"${entry.slice(0, 60)}" has a print run of 0`,
+				remedy: 'Write the run behind the name: Brass /120.'
+			});
+		} else runs.set(match?.[1] ?? entry, printRun);
+	}
+	return runs;
+}
+
+function addRules(
+	{ runs: rules }: ParallelRuns,
+	section: string,
+	rows: readonly CsvRow[],
+	runs: readonly (number | null | undefined)[]
+): void {
+	const counts = new Map<number | null, number>();
+	for (const run of runs) if (run !== undefined) counts.set(run, (counts.get(run) ?? 0) + 1);
+	const [usual = null] = [...counts].sort((a, b) => b[1] - a[1])[0] ?? [];
+	const shared = rules.find((rule) => !rule.cards && (rule.printRun ?? null) === usual);
+	if (shared) shared.sections.push(section);
+	else rules.push({ sections: [section], ...(usual === null ? {} : { printRun: usual }) });
+	for (const other of new Set(runs.filter((run) => run !== usual))) {
+		const cards = rows
+			.filter((_, i) => runs[i] === other)
+			.map((row) => row.cell('number') || row.cell('title'));
+		const rule = { sections: [section], cards };
+		if (other === undefined) rules.push({ ...rule, notIssued: true });
+		else rules.push({ ...rule, ...(other === null ? {} : { printRun: other }) });
+	}
 }
 
 function wholeNumber(row: CsvRow, column: CsvColumn, problems: Problem[]): number | undefined {

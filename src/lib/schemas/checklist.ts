@@ -1,7 +1,10 @@
 import { Type, type Static } from 'typebox';
 import { CARD_MARKS } from '../core/checklist/card.ts';
 import type { ReleaseDraft } from '../core/checklist/draft.ts';
-import { SECTION_KINDS } from '../core/checklist/section.ts';
+import { CONFIDENCES } from '../core/checklist/confidence.ts';
+import { SWATCHES } from '../core/checklist/parallel.ts';
+import { CARD_SHAPES, SECTION_KINDS } from '../core/checklist/section.ts';
+import { VARIANT_KIND_NAMES } from '../core/checklist/variant.ts';
 
 const closed = { additionalProperties: false } as const;
 
@@ -28,18 +31,52 @@ const OddsSchema = Type.String({
 
 const NumberSchema = line(24, 'As printed: "12", "F1", "2-14".');
 const PrintRunSchema = Type.Integer({ minimum: 1, maximum: 10_000_000 });
+const CardNameSchema = line(
+	300,
+	'A card as people call it: its number, or its title where it has none.'
+);
+const CardNames = Type.Array(CardNameSchema, { maxItems: 50_000 });
+const SectionKeys = Type.Array(Type.String({ minLength: 1, maxLength: 100 }), { maxItems: 500 });
+const OddsByPack = Type.Record(KeySchema, OddsSchema, { description: 'Pack type → odds' });
+
+/** Which cards a rule is about: of these sections (or all), a range, or single ones. */
+const selector = {
+	sections: Type.Optional(
+		Type.Array(Type.String({ minLength: 1, maxLength: 100 }), { minItems: 1, maxItems: 500 })
+	),
+	from: Type.Optional(NumberSchema),
+	to: Type.Optional(NumberSchema),
+	cards: Type.Optional(Type.Array(CardNameSchema, { minItems: 1, maxItems: 50_000 }))
+};
+const evidence = {
+	confidence: Type.Optional(Type.Enum([...CONFIDENCES])),
+	source: Type.Optional(Type.String({ maxLength: 2000 }))
+};
 
 const CardSchema = Type.Object(
 	{
 		key: Type.Optional(KeySchema),
 		number: Type.Optional(Type.Union([NumberSchema, Type.Null()])),
+		otherNumbers: Type.Optional(
+			Type.Array(NumberSchema, { maxItems: 10, description: 'Further numbers on the same card.' })
+		),
 		title: Type.Optional(Type.String({ maxLength: 300, pattern: '^[^\\u0000-\\u001f]*$' })),
 		subjects: Type.Optional(Type.Array(line(200), { maxItems: 50 })),
 		group: Type.Optional(line(200)),
 		marks: Type.Optional(
 			Type.Array(Type.Enum([...CARD_MARKS]), { maxItems: CARD_MARKS.length, uniqueItems: true })
 		),
-		rarity: Type.Optional(line(60))
+		rarity: Type.Optional(line(60)),
+		place: Type.Optional(
+			Type.Integer({ minimum: 1, maximum: 1000, description: 'Place in the strip or picture.' })
+		),
+		panelOf: Type.Optional(
+			Type.Array(CardNameSchema, {
+				minItems: 1,
+				maxItems: 20,
+				description: 'A panel: the single cards it comes apart into.'
+			})
+		)
 	},
 	closed
 );
@@ -56,6 +93,61 @@ const SectionSchema = Type.Object(
 				description: 'Key of the section whose numbering this one lives in.'
 			})
 		),
+		listed: Type.Optional(
+			Type.Boolean({ description: "Whether the set's own checklist card has it; extras: no." })
+		),
+		statedTotal: Type.Optional(
+			Type.Integer({ minimum: 1, maximum: 100_000, description: 'What the checklist card says.' })
+		),
+		format: Type.Optional(
+			Type.Object(
+				{
+					widthMm: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 1000 })),
+					heightMm: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 1000 })),
+					stockPt: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 1000 })),
+					shape: Type.Optional(Type.Enum([...CARD_SHAPES]))
+				},
+				closed
+			)
+		),
+		arrangement: Type.Optional(
+			Type.Object(
+				{
+					kind: Type.Enum(['puzzle', 'strip']),
+					columns: Type.Integer({ minimum: 1, maximum: 100 }),
+					rows: Type.Integer({ minimum: 1, maximum: 100 })
+				},
+				closed
+			)
+		),
+		edition: Type.Optional(
+			Type.Object(
+				{
+					of: Type.Array(Type.String({ minLength: 1, maxLength: 100 }), {
+						minItems: 1,
+						maxItems: 500,
+						description: 'The same cards as these sections.'
+					}),
+					changes: Type.Optional(
+						Type.Array(
+							Type.Object(
+								{
+									card: CardNameSchema,
+									number: Type.Optional(NumberSchema),
+									title: Type.Optional(line(300)),
+									group: Type.Optional(line(200))
+								},
+								closed
+							),
+							{ maxItems: 50_000 }
+						)
+					),
+					without: Type.Optional(CardNames)
+				},
+				closed
+			)
+		),
+		alsoIn: Type.Optional(SectionKeys),
 		printRun: Type.Optional(PrintRunSchema),
 		series: Type.Optional(
 			Type.Array(Type.Object({ name: line(60), from: NumberSchema, to: NumberSchema }, closed), {
@@ -63,7 +155,7 @@ const SectionSchema = Type.Object(
 				description: 'Parts of the numbering sold at different times.'
 			})
 		),
-		odds: Type.Optional(Type.Record(KeySchema, OddsSchema, { description: 'Pack type → odds' })),
+		odds: Type.Optional(OddsByPack),
 		note: Type.Optional(Type.String({ maxLength: 5000 })),
 		cards: Type.Array(CardSchema, { maxItems: 50_000 })
 	},
@@ -90,19 +182,42 @@ const ParallelSchema = Type.Object(
 		name: line(100),
 		channel: Type.Optional(line(100)),
 		howToTell: Type.Optional(Type.String({ maxLength: 2000 })),
+		isBaseFinish: Type.Optional(
+			Type.Literal(true, { description: 'A second base finish, not a rarer one.' })
+		),
+		stockPt: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 1000 })),
+		shape: Type.Optional(line(60)),
 		runs: Type.Array(
 			Type.Object(
 				{
-					sections: Type.Array(Type.String({ minLength: 1, maxLength: 100 }), {
-						minItems: 1,
-						maxItems: 500
-					}),
-					printRun: Type.Optional(PrintRunSchema)
+					...selector,
+					...evidence,
+					printRun: Type.Optional(PrintRunSchema),
+					odds: Type.Optional(OddsByPack),
+					channel: Type.Optional(line(100)),
+					swatch: Type.Optional(Type.Enum([...SWATCHES])),
+					notIssued: Type.Optional(Type.Literal(true))
 				},
 				closed
 			),
-			{ minItems: 1, maxItems: 500 }
+			{ minItems: 1, maxItems: 5000 }
 		)
+	},
+	closed
+);
+
+const VariantSchema = Type.Object(
+	{
+		...selector,
+		...evidence,
+		key: Type.Optional(KeySchema),
+		kind: Type.Enum(VARIANT_KIND_NAMES),
+		name: line(200),
+		howToTell: Type.Optional(Type.String({ maxLength: 2000 })),
+		printRun: Type.Optional(PrintRunSchema),
+		odds: Type.Optional(OddsByPack),
+		inParallels: Type.Optional(SectionKeys),
+		mirrors: Type.Optional(CardNameSchema)
 	},
 	closed
 );
@@ -135,7 +250,8 @@ export const ChecklistSchema = Type.Object(
 			})
 		),
 		sections: Type.Array(SectionSchema, { minItems: 1, maxItems: 500 }),
-		parallels: Type.Optional(Type.Array(ParallelSchema, { maxItems: 500 }))
+		parallels: Type.Optional(Type.Array(ParallelSchema, { maxItems: 500 })),
+		variants: Type.Optional(Type.Array(VariantSchema, { maxItems: 50_000 }))
 	},
 	{
 		$schema: 'https://json-schema.org/draft/2020-12/schema',

@@ -1,6 +1,7 @@
 import { Type, type Static, type TSchema } from 'typebox';
 import { BINDER_ORDERS, BLOCK_STARTS } from '../core/binder/binder-layout.ts';
 import { PAGE_KINDS } from '../core/binder/page-kind.ts';
+import { SWATCHES } from '../core/checklist/parallel.ts';
 import { CONDITIONS } from '../core/goal/condition.ts';
 import { PRESET_KEYS } from '../core/goal/preset.ts';
 import { LONGEST_LINE } from '../core/shorthand/parse-entry-line.ts';
@@ -11,11 +12,11 @@ const list = <Item extends TSchema>(item: Item, maxItems = 200_000) =>
 	Type.Array(item, { maxItems });
 
 export const VersionKeySchema = Type.String({
-	maxLength: 310,
-	pattern: '^[a-z0-9.-]+/[a-z0-9.-]+(~[a-z0-9.-]+)?$',
-	description: 'release "/" card [ "~" parallel ]'
+	maxLength: 420,
+	pattern: '^[a-z0-9.-]+/[a-z0-9.-]+(~[a-z0-9.-]+)?(![a-z0-9.-]+)?$',
+	description: 'release "/" card [ "~" parallel ] [ "!" variant ]'
 });
-const Word = Type.String({ minLength: 1, maxLength: 310 });
+const Word = Type.String({ minLength: 1, maxLength: 420 });
 const Quantity = Type.Integer({ minimum: 1, maximum: 1_000_000 });
 const Whole = Type.Integer({ minimum: 0 });
 export const ConditionSchema = Type.Enum([...CONDITIONS]);
@@ -46,7 +47,9 @@ export const ExpandOutput = Type.Object(
 					sectionKey: Word,
 					numberingKey: Word,
 					parallelKey: Type.Union([Word, Type.Null()]),
-					printRun: Type.Union([Quantity, Type.Null()])
+					variantKey: Type.Union([Word, Type.Null()]),
+					printRun: Type.Union([Type.Integer({ minimum: 1 }), Type.Null()]),
+					swatch: Type.Union([Type.Enum([...SWATCHES]), Type.Null()])
 				},
 				closed
 			)

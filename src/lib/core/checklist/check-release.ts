@@ -1,6 +1,8 @@
 import type { Problem } from '../problem.ts';
 import { normalCardNumber } from './card-number.ts';
 import { compareCardNumbers } from './compare-card-numbers.ts';
+import { checkRules } from './check-rules.ts';
+import { wholeSections } from './edition.ts';
 import type { Release } from './release.ts';
 
 /** What keeps a release from being used at all: parts that name each other wrongly, things that stand twice. */
@@ -9,7 +11,7 @@ export function checkRelease(release: Release): readonly Problem[] {
 		...checkSections(release),
 		...checkNumbers(release),
 		...checkCardKeys(release),
-		...checkParallels(release)
+		...checkRules(release)
 	];
 }
 
@@ -70,14 +72,16 @@ function checkSections(release: Release): Problem[] {
 function checkNumbers(release: Release): Problem[] {
 	const problems: Problem[] = [];
 	const first = new Map<string, string>();
-	release.sections.forEach((section, s) => {
+	wholeSections(release).forEach((section, s) => {
+		const repeated = section.cards.length - (release.sections[s]?.cards.length ?? 0);
 		section.cards.forEach((card, c) => {
 			if (card.number === null) return;
 			const place = `${section.numberedIn ?? section.key} ${normalCardNumber(card.number)}`;
 			const other = first.get(place);
 			if (other !== undefined) {
 				problems.push({
-					pointer: `/sections/${s}/cards/${c}/number`,
+					pointer:
+						c < repeated ? `/sections/${s}/edition` : `/sections/${s}/cards/${c - repeated}/number`,
 					field: 'number',
 					message: `number ${card.number} is already used by "${other}" in the same numbering`,
 					remedy: 'Give one of them another number, or remove the repeated card.'
@@ -102,47 +106,6 @@ function checkCardKeys(release: Release): Problem[] {
 				});
 			}
 			seen.add(card.key);
-		});
-	});
-	return problems;
-}
-
-function checkParallels(release: Release): Problem[] {
-	const problems: Problem[] = [];
-	const known = new Set(release.sections.map((section) => section.key));
-	const keys = new Set<string>();
-	release.parallels.forEach((parallel, p) => {
-		const pointer = `/parallels/${p}`;
-		if (keys.has(parallel.key)) {
-			problems.push({
-				pointer: `${pointer}/key`,
-				field: 'key',
-				message: `the key "${parallel.key}" is already used by another parallel`,
-				remedy: 'Give each parallel its own key.'
-			});
-		}
-		keys.add(parallel.key);
-		const covered = new Set<string>();
-		parallel.runs.forEach((rule, r) => {
-			rule.sections.forEach((section, i) => {
-				const at = `${pointer}/runs/${r}/sections/${i}`;
-				if (!known.has(section)) {
-					problems.push({
-						pointer: at,
-						field: 'sections',
-						message: `no section has the key "${section}"`,
-						remedy: `Use one of: ${[...known].join(', ')}.`
-					});
-				} else if (covered.has(section)) {
-					problems.push({
-						pointer: at,
-						field: 'sections',
-						message: `${parallel.name} names the section "${section}" in two runs`,
-						remedy: 'Keep one of them: a version exists once.'
-					});
-				}
-				covered.add(section);
-			});
 		});
 	});
 	return problems;

@@ -1,5 +1,10 @@
 import type { CardMark } from './card.ts';
-import type { SectionKind } from './section.ts';
+import type { CardSelector } from './card-selector.ts';
+import type { Evidence } from './confidence.ts';
+import type { CardChange } from './edition.ts';
+import type { RunRule } from './parallel.ts';
+import type { Arrangement, CardFormat, SectionKind } from './section.ts';
+import type { VariantKindName } from './variant.ts';
 
 /**
  * A release as a file states it: keys and lists may be left out, odds are text. `resolveRelease`
@@ -17,6 +22,7 @@ export interface ReleaseDraft {
 	readonly rarities?: readonly string[];
 	readonly sections: readonly SectionDraft[];
 	readonly parallels?: readonly ParallelDraft[];
+	readonly variants?: readonly VariantDraft[];
 }
 
 export interface PackTypeDraft {
@@ -33,6 +39,8 @@ export interface SectionDraft {
 	readonly name: string;
 	readonly kind?: SectionKind;
 	readonly numberedIn?: string;
+	readonly listed?: boolean;
+	readonly statedTotal?: number;
 	readonly printRun?: number;
 	readonly series?: readonly {
 		readonly name: string;
@@ -40,7 +48,15 @@ export interface SectionDraft {
 		readonly to: string;
 	}[];
 	/** Pack type → odds: `{ "hobby": "1:6" }` */
-	readonly odds?: Readonly<Record<string, string>>;
+	readonly odds?: OddsDraft;
+	readonly format?: CardFormat;
+	readonly arrangement?: Arrangement;
+	readonly edition?: {
+		readonly of: readonly string[];
+		readonly changes?: readonly CardChange[];
+		readonly without?: readonly string[];
+	};
+	readonly alsoIn?: readonly string[];
 	readonly note?: string;
 	readonly cards: readonly CardDraft[];
 }
@@ -48,11 +64,14 @@ export interface SectionDraft {
 export interface CardDraft {
 	readonly key?: string;
 	readonly number?: string | null;
+	readonly otherNumbers?: readonly string[];
 	readonly title?: string;
 	readonly subjects?: readonly string[];
 	readonly group?: string;
 	readonly marks?: readonly CardMark[];
 	readonly rarity?: string;
+	readonly place?: number;
+	readonly panelOf?: readonly string[];
 }
 
 export interface ParallelDraft {
@@ -60,5 +79,24 @@ export interface ParallelDraft {
 	readonly name: string;
 	readonly channel?: string;
 	readonly howToTell?: string;
-	readonly runs: readonly { readonly sections: readonly string[]; readonly printRun?: number }[];
+	readonly isBaseFinish?: true;
+	readonly stockPt?: number;
+	readonly shape?: string;
+	readonly runs: readonly RunRuleDraft[];
+}
+
+/** Odds by pack type, as text: `{ "hobby": "1:6" }` */
+export type OddsDraft = Readonly<Record<string, string>>;
+
+export type RunRuleDraft = Omit<RunRule, 'odds'> & { readonly odds?: OddsDraft };
+
+export interface VariantDraft extends CardSelector, Evidence {
+	readonly key?: string;
+	readonly kind: VariantKindName;
+	readonly name: string;
+	readonly howToTell?: string;
+	readonly printRun?: number;
+	readonly odds?: OddsDraft;
+	readonly inParallels?: readonly string[];
+	readonly mirrors?: string;
 }

@@ -98,7 +98,7 @@ describe('expand', () => {
 				expect(new Set(versions.map(({ key }) => key)).size).toBe(versions.length);
 				const expected = sections.reduce((sum, { key, cards }) => {
 					const finishes = parallels.filter(({ runs }) =>
-						runs.some((run) => run.sections.includes(key))
+						runs.some((run) => run.sections?.includes(key))
 					);
 					return sum + cards.length * (1 + finishes.length);
 				}, 0);

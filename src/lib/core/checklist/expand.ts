@@ -1,11 +1,12 @@
 import type { Card } from './card.ts';
-import { runRuleFor, type Parallel } from './parallel.ts';
 import { numberingsOf } from './numbering.ts';
+import { runRuleFor, type Parallel, type Swatch } from './parallel.ts';
 import type { Release } from './release.ts';
 import type { Section } from './section.ts';
+import { addedVariants, variantsOf, type Variant } from './variant.ts';
 import { formatVersionKey } from './version-key.ts';
 
-/** One collectible thing: a card in one finish. */
+/** One collectible thing: a card in one finish, regular or as one of its variants. */
 export interface Version {
 	readonly key: string;
 	readonly cardKey: string;
@@ -14,49 +15,72 @@ export interface Version {
 	readonly numberingKey: string;
 	/** null: the base finish */
 	readonly parallelKey: string | null;
+	/** null: the regular card */
+	readonly variantKey: string | null;
 	/** Copies made, where they are numbered; otherwise null. */
 	readonly printRun: number | null;
+	/** Whether this level of the card holds a swatch; null where none is in question. */
+	readonly swatch: Swatch | null;
 }
 
-function version(
+/** A finish in which a card was made. */
+interface Finish {
+	readonly parallel: Parallel | null;
+	readonly printRun: number | null;
+	readonly swatch: Swatch | null;
+}
+
+/** The finishes of a card: base first, then the parallels that were made of it, in their order. */
+function finishesOf(release: Release, section: Section, card: Card): readonly Finish[] {
+	const finishes: Finish[] = [{ parallel: null, printRun: section.printRun ?? null, swatch: null }];
+	for (const parallel of release.parallels) {
+		const rule = runRuleFor(parallel, section, card);
+		if (rule) {
+			finishes.push({ parallel, printRun: rule.printRun ?? null, swatch: rule.swatch ?? null });
+		}
+	}
+	return finishes;
+}
+
+/** The versions of one card: finish by finish (base first), the regular card before its variants. */
+export function versionsOf(
 	release: Release,
 	numberingKey: string,
 	section: Section,
-	card: Card,
-	parallel: Parallel | null
-): Version {
-	const run = parallel ? runRuleFor(parallel, section.key)?.printRun : section.printRun;
-	return {
-		key: formatVersionKey({
-			release: release.key,
-			card: card.key,
-			parallel: parallel?.key ?? null
-		}),
-		cardKey: card.key,
-		sectionKey: section.key,
-		numberingKey,
-		parallelKey: parallel?.key ?? null,
-		printRun: run ?? null
-	};
+	card: Card
+): readonly Version[] {
+	const own = variantsOf(release.variants, section, card);
+	return finishesOf(release, section, card).flatMap((finish) => {
+		const parallelKey = finish.parallel?.key ?? null;
+		const version = (variant: Variant | null): Version => ({
+			key: formatVersionKey({
+				release: release.key,
+				card: card.key,
+				parallel: parallelKey,
+				variant: variant?.key ?? null
+			}),
+			cardKey: card.key,
+			sectionKey: section.key,
+			numberingKey,
+			parallelKey,
+			variantKey: variant?.key ?? null,
+			printRun: variant ? (variant.printRun ?? null) : finish.printRun,
+			swatch: finish.swatch
+		});
+		const added = own.length === 0 ? own : addedVariants(own, parallelKey);
+		return [version(null), ...added.map(version)];
+	});
 }
 
 /**
- * Derives every version of a release from its rules: by numbering, then card, the base finish
- * first and the parallels in their order. An empty release has none. A version exists once:
- * rules of one parallel that meet in a section yield one version (the first rule's run).
+ * Derives every version of a release from its rules, by numbering, then card. An empty release has
+ * none. A version exists once: rules of one parallel that meet at a card yield one version, a swatch
+ * or its lack never two, an uncorrected error or a short print none beside the regular one.
  */
 export function expand(release: Release): readonly Version[] {
-	const covering = new Map(
-		release.sections.map((section) => [
-			section.key,
-			release.parallels.filter((parallel) => runRuleFor(parallel, section.key))
-		])
-	);
 	return numberingsOf(release).flatMap((numbering) =>
 		numbering.cards.flatMap(({ card, section }) =>
-			[null, ...(covering.get(section.key) ?? [])].map((parallel) =>
-				version(release, numbering.key, section, card, parallel)
-			)
+			versionsOf(release, numbering.key, section, card)
 		)
 	);
 }

@@ -1,5 +1,6 @@
 import type { Card } from './card.ts';
 import { compareCardNumbers, compareTitles, sortByCardNumber } from './compare-card-numbers.ts';
+import { wholeSections } from './edition.ts';
 import type { Release } from './release.ts';
 import type { Section, Series } from './section.ts';
 
@@ -20,14 +21,15 @@ export interface Numbering {
 
 /** The numberings of a release in the order of their owners; sections that share one are merged. */
 export function numberingsOf(release: Release): readonly Numbering[] {
+	const sections = wholeSections(release);
 	const members = new Map<string, NumberedCard[]>();
-	for (const section of release.sections) {
+	for (const section of sections) {
 		const owner = section.numberedIn ?? section.key;
 		const cards = members.get(owner) ?? [];
 		for (const card of section.cards) cards.push({ card, section });
 		members.set(owner, cards);
 	}
-	return release.sections
+	return sections
 		.filter((section) => section.numberedIn === undefined)
 		.map((owner) => ({
 			key: owner.key,

@@ -1,7 +1,21 @@
-/** For which sections a parallel was made, and how many of each card, where they are numbered. */
-export interface RunRule {
-	readonly sections: readonly string[];
+import type { Card } from './card.ts';
+import { narrowness, selects, type CardSelector } from './card-selector.ts';
+import type { Evidence } from './confidence.ts';
+import type { Odds, Section } from './section.ts';
+
+export const SWATCHES = ['with', 'without', 'unknown'] as const;
+/** A level of a card exists either with a swatch or without; until one was seen it is unknown. */
+export type Swatch = (typeof SWATCHES)[number];
+
+/** Of which cards a parallel was made, how many of each, and how they came. */
+export interface RunRule extends CardSelector, Evidence {
+	/** Copies of each card, where they are numbered. */
 	readonly printRun?: number;
+	readonly odds?: readonly Odds[];
+	readonly channel?: string;
+	readonly swatch?: Swatch;
+	/** An exception: these cards were not made in this finish. */
+	readonly notIssued?: true;
 }
 
 /** Another finish of cards of a release. */
@@ -10,10 +24,22 @@ export interface Parallel {
 	readonly name: string;
 	readonly channel?: string;
 	readonly howToTell?: string;
+	/** A second base finish (shop stock beside dealer stock), not a rarer one. */
+	readonly isBaseFinish?: true;
+	readonly stockPt?: number;
+	readonly shape?: string;
 	readonly runs: readonly RunRule[];
 }
 
-/** The rule by which a parallel covers a section; undefined where it does not. The first rule wins. */
-export function runRuleFor(parallel: Parallel, sectionKey: string): RunRule | undefined {
-	return parallel.runs.find((rule) => rule.sections.includes(sectionKey));
+/**
+ * The rule by which a parallel was made of a card; undefined where it was not. The narrowest rule
+ * wins (a card, then a range, then a section), of equals the first; an exception unmakes.
+ */
+export function runRuleFor(parallel: Parallel, section: Section, card: Card): RunRule | undefined {
+	let best: RunRule | undefined;
+	for (const rule of parallel.runs) {
+		if (best !== undefined && narrowness(rule) <= narrowness(best)) continue;
+		if (selects(rule, section, card)) best = rule;
+	}
+	return best?.notIssued ? undefined : best;
 }

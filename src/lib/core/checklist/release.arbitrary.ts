@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import type { ReleaseDraft, SectionDraft } from './draft.ts';
+import { VARIANT_KIND_NAMES } from './variant.ts';
 
 /** One line of printable text, as people would type it, with quotes, commas and semicolons in it. */
 export const textLine = fc
@@ -88,3 +89,47 @@ function section(
 		}))
 	};
 }
+
+/** The same with what releases really hold: an edition, rules for single cards, variants, a panel. */
+export const oddReleaseDraft: fc.Arbitrary<ReleaseDraft> = fc
+	.record({
+		draft: releaseDraft,
+		kind: fc.constantFrom(...VARIANT_KIND_NAMES),
+		first: fc.boolean(),
+		run: fc.integer({ min: 1, max: 9 }),
+		title: textLine
+	})
+	.map(({ draft, kind, first, run, title }) => {
+		const base = draft.sections[0];
+		const number = base?.cards[0]?.number ?? '';
+		return {
+			...draft,
+			sections: [
+				...draft.sections,
+				{
+					key: 'foil-edition',
+					name: 'FOIL-EDITION',
+					kind: 'extra' as const,
+					edition: {
+						of: ['base', 'subset'],
+						changes: [{ card: number, title }],
+						without: first ? [draft.sections[1]?.cards[0]?.number ?? ''] : []
+					},
+					statedTotal: 12,
+					cards: [{ number: 'X1', title, place: 2, otherNumbers: ['X9'], panelOf: [number] }]
+				}
+			],
+			parallels: (draft.parallels ?? []).map((parallel, p) => ({
+				...parallel,
+				runs: [
+					...parallel.runs,
+					p === 0
+						? { sections: ['base'], cards: [number], notIssued: true as const }
+						: { sections: ['base'], cards: [number], printRun: run }
+				]
+			})),
+			variants: [
+				{ kind, name: title, cards: [number], confidence: 'likely' as const, source: title }
+			]
+		};
+	});

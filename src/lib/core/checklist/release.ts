@@ -1,6 +1,8 @@
 import type { Card } from './card.ts';
 import type { Parallel } from './parallel.ts';
+import { wholeSections } from './edition.ts';
 import type { Section } from './section.ts';
+import type { Variant } from './variant.ts';
 
 /** A kind of pack: what a box and a pack hold. The price is of one pack, in minor units of its currency. */
 export interface PackType {
@@ -26,11 +28,14 @@ export interface Release {
 	readonly rarities: readonly string[];
 	readonly sections: readonly Section[];
 	readonly parallels: readonly Parallel[];
+	readonly variants: readonly Variant[];
 }
 
-/** All cards of a release with the section each belongs to, in checklist order. */
+/** All cards of a release, editions included, with the section of each, in checklist order. */
 export function cardsOf(
 	release: Release
 ): readonly { readonly section: Section; readonly card: Card }[] {
-	return release.sections.flatMap((section) => section.cards.map((card) => ({ section, card })));
+	return wholeSections(release).flatMap((section) =>
+		section.cards.map((card) => ({ section, card }))
+	);
 }

@@ -2,10 +2,17 @@ import { bad, good, type Outcome, type Problem } from '../problem.ts';
 import type { Card } from './card.ts';
 import { normalCardNumber } from './card-number.ts';
 import { checkRelease } from './check-release.ts';
-import type { CardDraft, ReleaseDraft, SectionDraft } from './draft.ts';
+import type { CardDraft, OddsDraft, ReleaseDraft, SectionDraft } from './draft.ts';
 import type { PackType, Release } from './release.ts';
 import { parseOdds, type Odds, type Section } from './section.ts';
 import { freeKey, slug } from './slug.ts';
+
+/** What the parts of one release share while it is resolved. */
+interface Resolving {
+	readonly packTypes: readonly PackType[];
+	readonly cardKeys: Set<string>;
+	readonly problems: Problem[];
+}
 
 /**
  * Fills in what a draft leaves out (keys from names and numbers, empty lists, a base section's
@@ -14,16 +21,12 @@ import { freeKey, slug } from './slug.ts';
  */
 export function resolveRelease(draft: ReleaseDraft): Outcome<Release> {
 	const problems: Problem[] = [];
-	const packTypes = resolvePackTypes(draft);
-	const sectionKeys = keysOf(draft.sections);
-	const cardKeys = new Set(
-		draft.sections.flatMap((section) => section.cards.flatMap((card) => card.key ?? []))
+	const cardKeys = draft.sections.flatMap(({ cards }) => cards.flatMap((card) => card.key ?? []));
+	const packTypes = withKeys(draft.packTypes ?? []);
+	const resolving: Resolving = { packTypes, cardKeys: new Set(cardKeys), problems };
+	const sections = withKeys(draft.sections).map((section, s) =>
+		resolveSection(section, `/sections/${s}`, resolving)
 	);
-	const sections = draft.sections.map((section, s) => {
-		const key = sectionKeys[s] ?? slug(section.name);
-		return resolveSection(section, key, `/sections/${s}`, packTypes, cardKeys, problems);
-	});
-	const parallelKeys = keysOf(draft.parallels ?? []);
 	const { key, name, maker, year, note } = draft.release;
 	const release: Release = {
 		key: key ?? slug(`${name} ${name.includes(year) ? '' : year}`),
@@ -36,60 +39,77 @@ export function resolveRelease(draft: ReleaseDraft): Outcome<Release> {
 			...new Set(sections.flatMap((section) => section.cards.flatMap((card) => card.rarity ?? [])))
 		],
 		sections,
-		parallels: (draft.parallels ?? []).map((parallel, p) => ({
+		parallels: withKeys(draft.parallels ?? []).map((parallel, p) => ({
 			...parallel,
-			key: parallelKeys[p] ?? slug(parallel.name)
-		}))
+			runs: parallel.runs.map((rule, r) => withOdds(rule, `/parallels/${p}/runs/${r}`, resolving))
+		})),
+		variants: withKeys(draft.variants ?? []).map((variant, v) =>
+			withOdds(variant, `/variants/${v}`, resolving)
+		)
 	};
 	problems.push(...checkRelease(release));
 	return problems.length > 0 ? bad(problems) : good(release);
 }
 
 /** Given keys stand; the others are made of the names, clear of the given ones. */
-function keysOf(things: readonly { readonly key?: string; readonly name: string }[]): string[] {
+function withKeys<Thing extends { readonly key?: string; readonly name: string }>(
+	things: readonly Thing[]
+): (Thing & { readonly key: string })[] {
 	const taken = new Set(things.flatMap((thing) => thing.key ?? []));
-	return things.map((thing) => thing.key ?? freeKey(slug(thing.name), taken));
-}
-
-function resolvePackTypes(draft: ReleaseDraft): readonly PackType[] {
-	const keys = keysOf(draft.packTypes ?? []);
-	return (draft.packTypes ?? []).map((packType, p) => ({
-		...packType,
-		key: keys[p] ?? slug(packType.name)
-	}));
+	return things.map((thing) => ({ ...thing, key: thing.key ?? freeKey(slug(thing.name), taken) }));
 }
 
 function resolveSection(
-	draft: SectionDraft,
-	key: string,
+	draft: SectionDraft & { readonly key: string },
 	pointer: string,
-	packTypes: readonly PackType[],
-	cardKeys: Set<string>,
-	problems: Problem[]
+	resolving: Resolving
 ): Section {
-	const { numberedIn, printRun, note } = draft;
+	const { key, numberedIn, printRun, note, statedTotal, format, arrangement, edition } = draft;
+	const kind = draft.kind ?? 'base';
 	return {
 		key,
 		name: draft.name,
-		kind: draft.kind ?? 'base',
+		kind,
 		...(numberedIn ? { numberedIn } : {}),
+		listed: draft.listed ?? kind !== 'extra',
+		...(statedTotal ? { statedTotal } : {}),
 		...(printRun ? { printRun } : {}),
 		...(note ? { note } : {}),
+		...(format ? { format } : {}),
+		...(arrangement ? { arrangement } : {}),
+		...(edition
+			? {
+					edition: {
+						of: edition.of,
+						changes: edition.changes ?? [],
+						without: edition.without ?? []
+					}
+				}
+			: {}),
+		alsoIn: draft.alsoIn ?? [],
 		series: draft.series ?? [],
-		odds: resolveOdds(draft, pointer, packTypes, problems),
+		odds: resolveOdds(draft.odds ?? {}, pointer, resolving),
 		cards: draft.cards.map((card, c) =>
-			resolveCard(card, numberedIn ?? key, `${pointer}/cards/${c}`, cardKeys, problems)
+			resolveCard(card, numberedIn ?? key, `${pointer}/cards/${c}`, resolving)
 		)
 	};
 }
 
-function resolveOdds(
-	draft: SectionDraft,
+function withOdds<Thing extends { readonly odds?: OddsDraft }>(
+	thing: Thing,
 	pointer: string,
-	packTypes: readonly PackType[],
-	problems: Problem[]
+	resolving: Resolving
+): Omit<Thing, 'odds'> & { readonly odds?: readonly Odds[] } {
+	const { odds, ...rest } = thing;
+	return odds ? { ...rest, odds: resolveOdds(odds, pointer, resolving) } : rest;
+}
+
+function resolveOdds(
+	draft: OddsDraft,
+	pointer: string,
+	{ packTypes, problems }: Resolving
 ): readonly Odds[] {
-	return Object.entries(draft.odds ?? {}).flatMap(([packType, text]) => {
+	return Object.entries(draft).flatMap(([packType, text]) => {
 		const at = `${pointer}/odds/${packType}`;
 		const odds = parseOdds(text);
 		if (!odds) {
@@ -116,8 +136,7 @@ function resolveCard(
 	draft: CardDraft,
 	numberingKey: string,
 	pointer: string,
-	taken: Set<string>,
-	problems: Problem[]
+	{ cardKeys, problems }: Resolving
 ): Card {
 	const number = draft.number?.trim() || null;
 	const title = draft.title?.trim() ?? '';
@@ -129,16 +148,17 @@ function resolveCard(
 			remedy: 'Give it at least one of them.'
 		});
 	}
+	const name = number ? normalCardNumber(number) : title;
 	return {
-		// Numbers are unique in a numbering (checked), so their keys need no counter: a repeat is a problem.
-		key:
-			draft.key ??
-			freeKey(`${numberingKey}-${slug(number ? normalCardNumber(number) : title)}`, taken),
+		key: draft.key ?? freeKey(`${numberingKey}-${slug(name)}`, cardKeys),
 		number,
+		otherNumbers: draft.otherNumbers ?? [],
 		title,
 		subjects: draft.subjects ?? [],
 		...(draft.group ? { group: draft.group } : {}),
 		marks: draft.marks ?? [],
-		...(draft.rarity ? { rarity: draft.rarity } : {})
+		...(draft.rarity ? { rarity: draft.rarity } : {}),
+		...(draft.place ? { place: draft.place } : {}),
+		panelOf: draft.panelOf ?? []
 	};
 }

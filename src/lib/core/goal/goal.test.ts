@@ -155,9 +155,9 @@ describe('the number wall', () => {
 			number: '12',
 			subset: 'Sub',
 			ladder: [
-				{ parallelKey: null, owned: false },
-				{ parallelKey: 'brass', owned: false },
-				{ parallelKey: 'ten', owned: true }
+				{ key: 'r-1994/base-12', isVariant: false, owned: false },
+				{ key: 'r-1994/base-12~brass', isVariant: false, owned: false },
+				{ key: 'r-1994/base-12~ten', isVariant: false, owned: true }
 			]
 		});
 		const inTen = wallTiles(release, numbering, 'ten', owned);

@@ -1,14 +1,14 @@
+import { versionsOf } from '../checklist/expand.ts';
 import type { Numbering } from '../checklist/numbering.ts';
-import { runRuleFor } from '../checklist/parallel.ts';
 import type { Release } from '../checklist/release.ts';
-import { formatVersionKey } from '../checklist/version-key.ts';
 
 /** `not-needed`: not made in this finish, or outside the goal. */
 export type TileState = 'have' | 'missing' | 'spare' | 'not-needed';
 
-/** A rung of a tile's ladder: one finish of its card. */
+/** A rung of a tile's ladder: one version of its card. */
 export interface Rung {
-	readonly parallelKey: string | null;
+	readonly key: string;
+	readonly isVariant: boolean;
 	readonly owned: boolean;
 }
 
@@ -39,15 +39,10 @@ export function wallTiles(
 	needed?: ReadonlySet<string>
 ): readonly WallTile[] {
 	return numbering.cards.map(({ card, section }) => {
-		const finishes = [
-			null,
-			...release.parallels
-				.filter((parallel) => runRuleFor(parallel, section.key))
-				.map(({ key }) => key)
-		];
-		const keyIn = (parallel: string | null) =>
-			formatVersionKey({ release: release.key, card: card.key, parallel });
-		const version = finishes.includes(parallelKey) ? keyIn(parallelKey) : null;
+		const versions = versionsOf(release, numbering.key, section, card);
+		const version =
+			versions.find((one) => one.parallelKey === parallelKey && one.variantKey === null)?.key ??
+			null;
 		const count = version === null ? 0 : (owned.get(version) ?? 0);
 		const isNeeded = version !== null && (needed === undefined || needed.has(version));
 		return {
@@ -58,9 +53,10 @@ export function wallTiles(
 			version,
 			owned: count,
 			state: stateOf(count, isNeeded),
-			ladder: finishes.map((parallel) => ({
-				parallelKey: parallel,
-				owned: (owned.get(keyIn(parallel)) ?? 0) > 0
+			ladder: versions.map((one) => ({
+				key: one.key,
+				isVariant: one.variantKey !== null,
+				owned: (owned.get(one.key) ?? 0) > 0
 			}))
 		};
 	});

@@ -28,8 +28,10 @@ export function indexCards(release: Release): CardIndex {
 		for (const found of numbering.cards) {
 			const indexed = { ...found, numbering };
 			const { number, title } = found.card;
+			for (const other of [...(number === null ? [] : [number]), ...found.card.otherNumbers]) {
+				push(byNumber, normalCardNumber(other), indexed);
+			}
 			if (number !== null) {
-				push(byNumber, normalCardNumber(number), indexed);
 				const { prefix } = parseCardNumber(number);
 				if (prefix) prefixes.add(prefix);
 			}

@@ -1,3 +1,4 @@
+import type { NumberedCard } from '../checklist/numbering.ts';
 import { runRuleFor } from '../checklist/parallel.ts';
 import type { Release } from '../checklist/release.ts';
 import { formatVersionKey } from '../checklist/version-key.ts';
@@ -53,7 +54,7 @@ export function readShorthand(text: string, context: EntryContext): EntryReading
 			continue;
 		}
 		if (found.note) notes.push({ start, end, message: found.note });
-		const unmade = found.cards.filter(({ section }) => !isMade(context, section.key));
+		const unmade = found.cards.filter((found) => !isMade(context, found));
 		if (unmade.length > 0) {
 			problems.push(notMade(context, unmade, start, end));
 			continue;
@@ -128,7 +129,7 @@ function everythingBut(
 		}
 	}
 	for (const found of numbering.cards) {
-		if (left.has(found.card.key) || !isMade(context, found.section.key)) continue;
+		if (left.has(found.card.key) || !isMade(context, found)) continue;
 		const version = versionOf(context, found);
 		after.set(version, Math.max(1, context.owned.get(version) ?? 0));
 	}
@@ -143,10 +144,10 @@ function versionOf(context: EntryContext, { card }: { card: { key: string } }): 
 	});
 }
 
-function isMade({ release, parallelKey }: EntryContext, sectionKey: string): boolean {
+function isMade({ release, parallelKey }: EntryContext, { section, card }: NumberedCard): boolean {
 	if (parallelKey === null) return true;
 	const parallel = release.parallels.find(({ key }) => key === parallelKey);
-	return parallel !== undefined && runRuleFor(parallel, sectionKey) !== undefined;
+	return parallel !== undefined && runRuleFor(parallel, section, card) !== undefined;
 }
 
 function notMade(

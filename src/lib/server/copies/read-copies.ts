@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm';
 import type { Copy } from '../../core/goal/copy.ts';
 import { formatVersionKey } from '../../core/checklist/version-key.ts';
 import type { Reader } from '../database/open.ts';
-import { cards, copies, parallels, releases } from '../database/tables/index.ts';
+import { copies, releases } from '../database/tables/index.ts';
 
 /** A copy with its database row's id, oldest first. */
 export interface StoredCopy extends Copy {
@@ -14,21 +14,20 @@ export async function readCopies(db: Reader, releaseId: number): Promise<readonl
 		.select({
 			id: copies.id,
 			release: releases.key,
-			card: cards.key,
-			parallel: parallels.key,
+			card: copies.cardKey,
+			parallel: copies.parallelKey,
+			variant: copies.variantKey,
 			quantity: copies.quantity,
 			condition: copies.condition
 		})
 		.from(copies)
 		.innerJoin(releases, eq(copies.releaseId, releases.id))
-		.innerJoin(cards, eq(copies.cardId, cards.id))
-		.leftJoin(parallels, eq(copies.parallelId, parallels.id))
 		.where(eq(copies.releaseId, releaseId))
 		.orderBy(copies.id);
-	return rows.map(({ id, release, card, parallel, quantity, condition }) => ({
+	return rows.map(({ id, quantity, condition, ...name }) => ({
 		id,
 		key: String(id),
-		version: formatVersionKey({ release, card, parallel }),
+		version: formatVersionKey(name),
 		quantity,
 		...(condition === null ? {} : { condition })
 	}));

@@ -36,7 +36,7 @@ export async function setOwned(
 			if (pile) await record.update(copies, pile.id, { quantity: pile.quantity + added });
 			else
 				fresh.push({
-					...idsOf(stored, version),
+					...nameOf(stored, version),
 					quantity: added,
 					condition: how.condition ?? null,
 					loggedAt: how.loggedAt
@@ -68,12 +68,11 @@ async function takeAway(
 	return gone;
 }
 
-function idsOf(stored: StoredRelease, version: string) {
+function nameOf(stored: StoredRelease, version: string) {
 	const name = parseVersionKey(version);
-	const cardId = name ? stored.cardIds.get(name.card) : undefined;
-	const parallelId = name?.parallel ? stored.parallelIds.get(name.parallel) : null;
-	if (cardId === undefined || parallelId === undefined) {
+	if (name?.release !== stored.release.key) {
 		throw new RangeError(`setOwned: no version "${version}" in ${stored.release.key}`);
 	}
-	return { releaseId: stored.id, cardId, parallelId };
+	const { card: cardKey, parallel: parallelKey, variant: variantKey } = name;
+	return { releaseId: stored.id, cardKey, parallelKey, variantKey };
 }

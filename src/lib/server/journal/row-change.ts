@@ -6,11 +6,21 @@ import {
 	goals,
 	parallels,
 	releases,
-	sections
+	sections,
+	variants
 } from '../database/tables/index.ts';
 
 /** Tables whose rows the journal keeps. `goal_progress` is derived and is refreshed instead. */
-export const JOURNALLED = { releases, sections, cards, parallels, copies, goals, binders } as const;
+export const JOURNALLED = {
+	releases,
+	sections,
+	cards,
+	parallels,
+	variants,
+	copies,
+	goals,
+	binders
+} as const;
 export type JournalledName = keyof typeof JOURNALLED;
 export type JournalledTable = (typeof JOURNALLED)[JournalledName];
 

@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm';
 import type { Release } from '../../core/checklist/release.ts';
 import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
 import type { Collection, Reader } from '../database/open.ts';
-import { cards, parallels, releases, sections } from '../database/tables/index.ts';
+import { cards, parallels, releases, sections, variants } from '../database/tables/index.ts';
 import { makeChange } from '../journal/change.ts';
 import type { Recorder } from '../journal/record.ts';
 
@@ -67,6 +67,10 @@ async function insertRelease(record: Recorder, release: Release): Promise<number
 	await record.insert(
 		parallels,
 		release.parallels.map((parallel, position) => ({ ...parallel, releaseId, position }))
+	);
+	await record.insert(
+		variants,
+		release.variants.map(({ key, ...rule }, position) => ({ releaseId, key, position, rule }))
 	);
 	return releaseId;
 }

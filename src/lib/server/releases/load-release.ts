@@ -4,14 +4,12 @@ import type { Parallel } from '../../core/checklist/parallel.ts';
 import type { Release } from '../../core/checklist/release.ts';
 import type { Section } from '../../core/checklist/section.ts';
 import type { Reader } from '../database/open.ts';
-import { cards, parallels, releases, sections } from '../database/tables/index.ts';
+import { cards, parallels, releases, sections, variants } from '../database/tables/index.ts';
 
-/** A release with the database ids behind its keys. */
+/** A release with its database id. */
 export interface StoredRelease {
 	readonly id: number;
 	readonly release: Release;
-	readonly cardIds: ReadonlyMap<string, number>;
-	readonly parallelIds: ReadonlyMap<string, number>;
 }
 
 export async function loadRelease(db: Reader, key: string): Promise<StoredRelease | null> {
@@ -42,6 +40,11 @@ export async function loadReleases(
 		.from(parallels)
 		.where(inArray(parallels.releaseId, wanted))
 		.orderBy(asc(parallels.position));
+	const variantRows = await db
+		.select()
+		.from(variants)
+		.where(inArray(variants.releaseId, wanted))
+		.orderBy(asc(variants.position));
 	return ids.flatMap((id) => {
 		const head = heads.find((row) => row.id === id);
 		if (!head) return [];
@@ -61,10 +64,11 @@ export async function loadReleases(
 				sections: sectionRows
 					.filter((row) => row.releaseId === id)
 					.map((row) => toSection(row, (bySection.get(row.id) ?? []).map(toCard))),
-				parallels: ownParallels.map(toParallel)
-			},
-			cardIds: new Map(ownCards.map((row) => [row.key, row.id])),
-			parallelIds: new Map(ownParallels.map((row) => [row.key, row.id]))
+				parallels: ownParallels.map(toParallel),
+				variants: variantRows
+					.filter((row) => row.releaseId === id)
+					.map(({ key, rule }) => ({ key, ...rule }))
+			}
 		};
 	});
 }
@@ -75,6 +79,12 @@ function toSection(row: typeof sections.$inferSelect, members: readonly Card[]):
 		name: row.name,
 		kind: row.kind,
 		...optional('numberedIn', row.numberedIn),
+		listed: row.listed,
+		...optional('statedTotal', row.statedTotal),
+		...optional('format', row.format),
+		...optional('arrangement', row.arrangement),
+		...optional('edition', row.edition),
+		alsoIn: row.alsoIn,
 		...optional('printRun', row.printRun),
 		...optional('note', row.note),
 		series: row.series,
@@ -87,11 +97,14 @@ function toCard(row: typeof cards.$inferSelect): Card {
 	return {
 		key: row.key,
 		number: row.number,
+		otherNumbers: row.otherNumbers,
 		title: row.title,
 		subjects: row.subjects,
 		...optional('group', row.group),
 		marks: row.marks,
-		...optional('rarity', row.rarity)
+		...optional('rarity', row.rarity),
+		...optional('place', row.place),
+		panelOf: row.panelOf
 	};
 }
 
@@ -101,6 +114,9 @@ function toParallel(row: typeof parallels.$inferSelect): Parallel {
 		name: row.name,
 		...optional('channel', row.channel),
 		...optional('howToTell', row.howToTell),
+		...(row.isBaseFinish ? { isBaseFinish: true } : {}),
+		...optional('stockPt', row.stockPt),
+		...optional('shape', row.shape),
 		runs: row.runs
 	};
 }

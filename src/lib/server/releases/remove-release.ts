@@ -7,7 +7,8 @@ import {
 	goals,
 	parallels,
 	releases,
-	sections
+	sections,
+	variants
 } from '../database/tables/index.ts';
 import { makeChange } from '../journal/change.ts';
 
@@ -32,7 +33,7 @@ export function removeRelease(collection: Collection, key: string): Promise<bool
 		const ids = (rows: readonly { id: number }[]) => rows.map(({ id }) => id);
 		await record.remove(binders, ids(ownBinders));
 		await record.remove(goals, ids(ownGoals));
-		for (const table of [copies, cards, sections, parallels] as const) {
+		for (const table of [copies, variants, cards, sections, parallels] as const) {
 			const rows = await tx
 				.select({ id: table.id })
 				.from(table)

@@ -72,10 +72,11 @@
 		></span>{/if}
 	<span class="flex h-1.5 w-full gap-px" aria-hidden="true">
 		{#if tile.ladder.length > 1}
-			{#each tile.ladder as rung (rung.parallelKey)}
+			{#each tile.ladder as rung (rung.key)}
 				<span
 					class={[
 						'h-full flex-1 border border-current/70',
+						rung.isVariant && 'rounded-full',
 						rung.owned ? 'bg-current' : 'opacity-60'
 					]}
 				></span>

@@ -1,25 +1,31 @@
 <script lang="ts">
-	import { runRuleFor } from '$lib/core/checklist/parallel';
+	import { wholeSections } from '$lib/core/checklist/edition';
+	import { runRuleFor, type Parallel } from '$lib/core/checklist/parallel';
 	import type { Release } from '$lib/core/checklist/release';
-	import { formatOdds } from '$lib/core/checklist/section';
+	import { formatOdds, type Section } from '$lib/core/checklist/section';
 	import { foldRuns } from '$lib/core/goal/fold-runs';
 
 	/** Sections down, parallels across, print runs where they meet. */
 	let { release }: { release: Release } = $props();
 	const packName = (key: string) =>
 		release.packTypes.find((packType) => packType.key === key)?.name ?? key;
+	/** "/120", "/45, /120", "12 of 20", or nothing where none was made. */
+	function runsIn(parallel: Parallel, section: Section): string {
+		const rules = section.cards.flatMap((card) => runRuleFor(parallel, section, card) ?? []);
+		if (rules.length === 0) return '';
+		const runs = [...new Set(rules.map(({ printRun }) => (printRun ? `/${printRun}` : 'yes')))];
+		const some =
+			rules.length < section.cards.length ? `, ${rules.length} of ${section.cards.length}` : '';
+		return `${runs.slice(0, 3).join(', ')}${runs.length > 3 ? ' …' : ''}${some}`;
+	}
 	const rows = $derived(
-		release.sections.map((section) => ({
+		wholeSections(release).map((section) => ({
 			...section,
 			numbers: foldRuns(section.cards.flatMap(({ number }) => number ?? [])),
 			stated: section.odds
 				.map((odds) => `${packName(odds.packType)} ${formatOdds(odds)}`)
 				.join(', '),
-			runs: release.parallels.map((parallel) => {
-				const rule = runRuleFor(parallel, section.key);
-				if (!rule) return '';
-				return rule.printRun === undefined ? 'yes' : `/${rule.printRun}`;
-			})
+			runs: release.parallels.map((parallel) => runsIn(parallel, section))
 		}))
 	);
 </script>

@@ -1,7 +1,8 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { expand } from '$lib/core/checklist/expand';
 import { foldCards } from '$lib/core/goal/missing-list';
-import type { Release } from '$lib/core/checklist/release';
+import { wholeSections } from '$lib/core/checklist/edition';
+import { cardsOf, type Release } from '$lib/core/checklist/release';
 import type { Problem } from '$lib/core/problem';
 import { readChecklist } from '$lib/formats/read-checklist';
 import { theCollection } from '$lib/server/collection';
@@ -34,8 +35,9 @@ function previewOf(release: Release) {
 		year: release.year,
 		key: release.key,
 		versions: expand(release).length,
-		cards: release.sections.reduce((sum, { cards }) => sum + cards.length, 0),
-		sections: release.sections.map((section) => ({
+		cards: cardsOf(release).length,
+		variants: release.variants.length,
+		sections: wholeSections(release).map((section) => ({
 			name: section.name,
 			kind: section.kind,
 			cards: section.cards.length,
@@ -45,7 +47,7 @@ function previewOf(release: Release) {
 		parallels: release.parallels.map(({ name, runs }) => ({
 			name,
 			runs: runs.map(({ sections, printRun }) => ({
-				sections: sections.map(
+				sections: (sections ?? release.sections.map(({ key }) => key)).map(
 					(key) => release.sections.find((section) => section.key === key)?.name ?? key
 				),
 				printRun: printRun ?? null

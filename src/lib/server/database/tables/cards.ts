@@ -16,11 +16,14 @@ export const cards = sqliteTable(
 		key: text().notNull(),
 		position: integer().notNull(),
 		number: text(),
+		otherNumbers: text({ mode: 'json' }).$type<readonly string[]>().notNull().default([]),
 		title: text().notNull(),
 		subjects: text({ mode: 'json' }).$type<readonly string[]>().notNull(),
 		group: text('card_group'),
 		marks: text({ mode: 'json' }).$type<readonly CardMark[]>().notNull(),
-		rarity: text()
+		rarity: text(),
+		place: integer(),
+		panelOf: text({ mode: 'json' }).$type<readonly string[]>().notNull().default([])
 	},
 	(table) => [
 		uniqueIndex('cards_key').on(table.releaseId, table.key),

@@ -1,11 +1,12 @@
 import { sqliteTable, check, index, integer, text } from 'drizzle-orm/sqlite-core';
 import { sql } from 'drizzle-orm';
 import type { Condition } from '../../../core/goal/condition.ts';
-import { cards } from './cards.ts';
-import { parallels } from './parallels.ts';
 import { releases } from './releases.ts';
 
-/** A physical card, or a counted pile of equal ones. It names card and parallel; versions are not stored. */
+/**
+ * A physical card, or a counted pile of equal ones. It names its version by keys, which the rules of
+ * the release make: neither versions nor the cards of an edition are rows.
+ */
 export const copies = sqliteTable(
 	'copies',
 	{
@@ -13,19 +14,18 @@ export const copies = sqliteTable(
 		releaseId: integer()
 			.notNull()
 			.references(() => releases.id),
-		cardId: integer()
-			.notNull()
-			.references(() => cards.id),
+		cardKey: text().notNull(),
 		/** null: the base finish */
-		parallelId: integer().references(() => parallels.id),
+		parallelKey: text(),
+		/** null: the regular card */
+		variantKey: text(),
 		quantity: integer().notNull(),
 		condition: text().$type<Condition>(),
 		/** ISO 8601 */
 		loggedAt: text().notNull()
 	},
 	(table) => [
-		index('copies_release').on(table.releaseId),
-		index('copies_version').on(table.cardId, table.parallelId),
+		index('copies_version').on(table.releaseId, table.cardKey),
 		check('copies_quantity', sql`${table.quantity} >= 1`)
 	]
 );

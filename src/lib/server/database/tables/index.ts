@@ -7,3 +7,4 @@ export { journal } from './journal.ts';
 export { parallels } from './parallels.ts';
 export { releases } from './releases.ts';
 export { sections } from './sections.ts';
+export { variants } from './variants.ts';

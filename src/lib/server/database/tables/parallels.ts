@@ -1,4 +1,4 @@
-import { sqliteTable, integer, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { sqliteTable, integer, real, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { RunRule } from '../../../core/checklist/parallel.ts';
 import { releases } from './releases.ts';
 
@@ -14,6 +14,9 @@ export const parallels = sqliteTable(
 		name: text().notNull(),
 		channel: text(),
 		howToTell: text(),
+		isBaseFinish: integer({ mode: 'boolean' }).notNull().default(false),
+		stockPt: real(),
+		shape: text(),
 		runs: text({ mode: 'json' }).$type<readonly RunRule[]>().notNull()
 	},
 	(table) => [uniqueIndex('parallels_key').on(table.releaseId, table.key)]

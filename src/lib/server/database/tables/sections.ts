@@ -1,5 +1,12 @@
 import { sqliteTable, index, integer, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { Odds, SectionKind, Series } from '../../../core/checklist/section.ts';
+import type { Edition } from '../../../core/checklist/edition.ts';
+import type {
+	Arrangement,
+	CardFormat,
+	Odds,
+	SectionKind,
+	Series
+} from '../../../core/checklist/section.ts';
 import { releases } from './releases.ts';
 
 export const sections = sqliteTable(
@@ -14,9 +21,15 @@ export const sections = sqliteTable(
 		name: text().notNull(),
 		kind: text().$type<SectionKind>().notNull(),
 		numberedIn: text(),
+		listed: integer({ mode: 'boolean' }).notNull().default(true),
+		statedTotal: integer(),
 		printRun: integer(),
 		series: text({ mode: 'json' }).$type<readonly Series[]>().notNull(),
 		odds: text({ mode: 'json' }).$type<readonly Odds[]>().notNull(),
+		format: text({ mode: 'json' }).$type<CardFormat>(),
+		arrangement: text({ mode: 'json' }).$type<Arrangement>(),
+		edition: text({ mode: 'json' }).$type<Edition>(),
+		alsoIn: text({ mode: 'json' }).$type<readonly string[]>().notNull().default([]),
 		note: text()
 	},
 	(table) => [

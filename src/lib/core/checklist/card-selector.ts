@@ -1,0 +1,57 @@
+import { normalCardNumber, parseCardNumber, runStem } from './card-number.ts';
+import type { Card } from './card.ts';
+import type { Section } from './section.ts';
+
+/**
+ * Which cards a rule is about: those of the sections named (or of all), and of them those from one
+ * number to another, or those named one by one, by number or, where there is none, by title.
+ */
+export interface CardSelector {
+	readonly sections?: readonly string[];
+	readonly from?: string;
+	readonly to?: string;
+	readonly cards?: readonly string[];
+}
+
+/** How narrow a selector is: 2 names cards, 1 a range, 0 whole sections. The narrower rule wins. */
+export function narrowness(selector: CardSelector): 0 | 1 | 2 {
+	if (selector.cards !== undefined) return 2;
+	return selector.from !== undefined || selector.to !== undefined ? 1 : 0;
+}
+
+export function selects(selector: CardSelector, section: Section, card: Card): boolean {
+	if (selector.sections !== undefined && !selector.sections.includes(section.key)) return false;
+	if (selector.cards !== undefined) {
+		return selector.cards.some((name) => isNamed(card, name));
+	}
+	if (selector.from === undefined && selector.to === undefined) return true;
+	if (card.number === null) return false;
+	return isBetween(card.number, selector.from, selector.to);
+}
+
+/** Whether a text is what people call the card: one of its numbers, or its title where it has none. */
+export function isNamed(card: Card, name: string): boolean {
+	if (card.number === null) return card.title === name;
+	const wanted = normalCardNumber(name);
+	return [card.number, ...card.otherNumbers].some((own) => normalCardNumber(own) === wanted);
+}
+
+function isBetween(text: string, from: string | undefined, to: string | undefined): boolean {
+	const number = parseCardNumber(text);
+	if (number.digits === null) return false;
+	const above = from === undefined || isAtMost(from, number);
+	return above && (to === undefined || isAtLeast(to, number));
+}
+
+type Parsed = ReturnType<typeof parseCardNumber>;
+const stem = (number: Parsed) => runStem({ ...number, suffix: '' });
+
+function isAtMost(border: string, number: Parsed): boolean {
+	const low = parseCardNumber(border);
+	return low.digits !== null && stem(low) === stem(number) && low.digits <= (number.digits ?? 0);
+}
+
+function isAtLeast(border: string, number: Parsed): boolean {
+	const high = parseCardNumber(border);
+	return high.digits !== null && stem(high) === stem(number) && (number.digits ?? 0) <= high.digits;
+}

@@ -1,0 +1,183 @@
+import type { Problem } from '../problem.ts';
+import { compareCardNumbers } from './compare-card-numbers.ts';
+import { isNamed, narrowness, type CardSelector } from './card-selector.ts';
+import { wholeSections } from './edition.ts';
+import type { Release } from './release.ts';
+import type { Section } from './section.ts';
+
+/** What rules of a release name wrongly: parallels, variants, editions, panels. */
+export function checkRules(release: Release): readonly Problem[] {
+	const sections = wholeSections(release);
+	return [
+		...checkParallels(release, sections),
+		...checkVariants(release, sections),
+		...checkEditions(release),
+		...checkPanels(release, sections)
+	];
+}
+
+function checkParallels(release: Release, sections: readonly Section[]): Problem[] {
+	return [
+		...repeatedKeys('parallels', release.parallels),
+		...release.parallels.flatMap((parallel, p) => {
+			const covered = new Set<string>();
+			return parallel.runs.flatMap((rule, r) => {
+				const pointer = `/parallels/${p}/runs/${r}`;
+				const problems = checkSelector(rule, pointer, sections);
+				if (narrowness(rule) > 0) return problems;
+				(rule.sections ?? sections.map(({ key }) => key)).forEach((key, i) => {
+					if (covered.has(key)) {
+						problems.push({
+							pointer: rule.sections ? `${pointer}/sections/${i}` : pointer,
+							field: 'sections',
+							message: `${parallel.name} names the section "${key}" in two runs`,
+							remedy: 'Keep one of them: a version exists once.'
+						});
+					}
+					covered.add(key);
+				});
+				return problems;
+			});
+		})
+	];
+}
+
+function checkVariants(release: Release, sections: readonly Section[]): Problem[] {
+	const parallels = new Set(release.parallels.map(({ key }) => key));
+	return [
+		...repeatedKeys('variants', release.variants),
+		...release.variants.flatMap((variant, v) => {
+			const pointer = `/variants/${v}`;
+			const unknown = (variant.inParallels ?? []).filter((key) => !parallels.has(key));
+			const problems = checkSelector(variant, pointer, sections);
+			for (const key of unknown) {
+				problems.push({
+					pointer: `${pointer}/inParallels`,
+					field: 'inParallels',
+					message: `no parallel has the key "${key}"`,
+					remedy: `Use one of: ${[...parallels].join(', ')}.`
+				});
+			}
+			return problems;
+		})
+	];
+}
+
+function checkSelector(
+	selector: CardSelector,
+	pointer: string,
+	sections: readonly Section[]
+): Problem[] {
+	const problems = (selector.sections ?? []).flatMap((key, i): Problem[] =>
+		sections.some((section) => section.key === key)
+			? []
+			: [
+					{
+						pointer: `${pointer}/sections/${i}`,
+						field: 'sections',
+						message: `no section has the key "${key}"`,
+						remedy: `Use one of: ${sections.map((section) => section.key).join(', ')}.`
+					}
+				]
+	);
+	const { from, to } = selector;
+	if (from !== undefined && to !== undefined && compareCardNumbers(from, to) > 0) {
+		problems.push({
+			pointer: `${pointer}/from`,
+			field: 'from',
+			message: `the range runs backwards, from ${from} to ${to}`,
+			remedy: `Write ${to} to ${from}.`
+		});
+	}
+	const within = sections.filter(
+		({ key }) => selector.sections === undefined || selector.sections.includes(key)
+	);
+	(selector.cards ?? []).forEach((name, i) => {
+		if (within.some(({ cards }) => cards.some((card) => isNamed(card, name)))) return;
+		problems.push({
+			pointer: `${pointer}/cards/${i}`,
+			field: 'cards',
+			message: `there is no card "${name.slice(0, 60)}" in ${within
+				.map((section) => section.name)
+				.join(', ')
+				.slice(0, 120)}`,
+			remedy: 'Name a card by its number, or by its title where it has none.'
+		});
+	});
+	return problems;
+}
+
+function checkEditions(release: Release): Problem[] {
+	return release.sections.flatMap(({ edition }, s) => {
+		if (!edition) return [];
+		const pointer = `/sections/${s}/edition`;
+		const repeated = release.sections.filter(
+			(section) => edition.of.includes(section.key) && section.edition === undefined
+		);
+		const problems = edition.of.flatMap((key, i): Problem[] =>
+			repeated.some((section) => section.key === key)
+				? []
+				: [
+						{
+							pointer: `${pointer}/of/${i}`,
+							field: 'of',
+							message: `"${key}" is no section with cards of its own to repeat`,
+							remedy: 'Name a section that is not an edition itself.'
+						}
+					]
+		);
+		const named = [
+			...edition.changes.map(({ card }, i) => [card, `changes/${i}/card`] as const),
+			...edition.without.map((card, i) => [card, `without/${i}`] as const)
+		];
+		for (const [name, at] of named) {
+			if (repeated.some(({ cards }) => cards.some((card) => isNamed(card, name)))) continue;
+			problems.push({
+				pointer: `${pointer}/${at}`,
+				field: at.split('/')[0] ?? at,
+				message: `there is no card "${name.slice(0, 60)}" in the sections repeated`,
+				remedy: 'Name a card by its number, or by its title where it has none.'
+			});
+		}
+		return problems;
+	});
+}
+
+function checkPanels(release: Release, sections: readonly Section[]): Problem[] {
+	const cards = sections.flatMap((section) => section.cards);
+	return release.sections.flatMap((section, s) =>
+		section.cards.flatMap((card, c) =>
+			card.panelOf.flatMap((name, i): Problem[] =>
+				cards.some((other) => other.key !== card.key && isNamed(other, name))
+					? []
+					: [
+							{
+								pointer: `/sections/${s}/cards/${c}/panelOf/${i}`,
+								field: 'panelOf',
+								message: `the single card "${name.slice(0, 60)}" of this panel is not there`,
+								remedy: 'List the single cards as cards, too.'
+							}
+						]
+			)
+		)
+	);
+}
+
+function repeatedKeys(list: string, things: readonly { readonly key: string }[]): Problem[] {
+	const seen = new Set<string>();
+	return things.flatMap(({ key }, i): Problem[] => {
+		if (!seen.has(key)) {
+			seen.add(key);
+			return [];
+		}
+		const remedy = 'Give each its own key, or leave it out.';
+		return [
+			{
+				pointer: `/${list}/${i}/key`,
+				field: 'key',
+				message: `the key "${key}" stands twice`,
+				remedy
+			}
+		];
+	});
+}

@@ -1,0 +1,9 @@
+/** How sure a fact of a checklist is, surest first. */
+export const CONFIDENCES = ['certain', 'likely', 'doubtful', 'not seen yet'] as const;
+export type Confidence = (typeof CONFIDENCES)[number];
+
+/** How sure something is, and where it comes from. */
+export interface Evidence {
+	readonly confidence?: Confidence;
+	readonly source?: string;
+}

@@ -1,0 +1,77 @@
+import type { Card } from './card.ts';
+import { selects, type CardSelector } from './card-selector.ts';
+import type { Evidence } from './confidence.ts';
+import type { Odds, Section } from './section.ts';
+
+/** A way in which a card deviates, as data: whether it makes a version of its own. */
+interface VariantKind {
+	readonly addsVersion: boolean;
+	readonly meaning: string;
+}
+
+export const VARIANT_KINDS = {
+	'image variation': { addsVersion: true, meaning: 'The same number with another picture.' },
+	'short print': {
+		addsVersion: false,
+		meaning: 'Printed far less than its neighbours; not marked.'
+	},
+	'print variation': {
+		addsVersion: true,
+		meaning: 'Another printing: gloss, line colour, letters.'
+	},
+	error: { addsVersion: true, meaning: 'Printed wrong, and put right later.' },
+	corrected: {
+		addsVersion: true,
+		meaning: 'The printing that was put right; where its error is recorded, the regular card is it.'
+	},
+	uncorrected: {
+		addsVersion: false,
+		meaning: 'Wrong on every copy, so there is only one version.'
+	},
+	quirk: { addsVersion: true, meaning: 'An oddity of some copies, in base only.' },
+	piece: { addsVersion: true, meaning: 'A part hidden in the card, collected for itself.' }
+} as const satisfies Record<string, VariantKind>;
+
+export type VariantKindName = keyof typeof VARIANT_KINDS;
+export const VARIANT_KIND_NAMES = Object.keys(VARIANT_KINDS) as VariantKindName[];
+
+/** A deviation of a card, a range or whole sections. */
+export interface Variant extends CardSelector, Evidence {
+	readonly key: string;
+	readonly kind: VariantKindName;
+	/** "home town", "red line" */
+	readonly name: string;
+	readonly howToTell?: string;
+	readonly printRun?: number;
+	readonly odds?: readonly Odds[];
+	/** Parallels in which it exists as well, by key; left out: in base only. */
+	readonly inParallels?: readonly string[];
+	/** The card that has the other half of a mirrored error (two backs swapped). */
+	readonly mirrors?: string;
+}
+
+/** The variants of a card in the order in which they are recorded. */
+export function variantsOf(
+	variants: readonly Variant[],
+	section: Section,
+	card: Card
+): readonly Variant[] {
+	return variants.filter((variant) => selects(variant, section, card));
+}
+
+/**
+ * Those of a card's variants that make a version of their own in a finish. A correction makes none
+ * where the error is recorded too: then the regular card is the corrected one.
+ */
+export function addedVariants(
+	own: readonly Variant[],
+	parallelKey: string | null
+): readonly Variant[] {
+	const hasError = own.some(({ kind }) => kind === 'error');
+	return own.filter(
+		({ kind, inParallels }) =>
+			VARIANT_KINDS[kind].addsVersion &&
+			!(kind === 'corrected' && hasError) &&
+			(parallelKey === null || (inParallels ?? []).includes(parallelKey))
+	);
+}

@@ -1,0 +1,77 @@
+import { createClient } from '@libsql/client';
+import { drizzle } from 'drizzle-orm/libsql';
+import { migrate } from 'drizzle-orm/libsql/migrator';
+import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { afterEach, beforeEach, expect, test } from 'vitest';
+import { countOwned, readCopies } from '../copies/read-copies.ts';
+import { redo, undo } from '../journal/undo.ts';
+import { loadRelease } from '../releases/load-release.ts';
+import { readSettings } from '../settings.ts';
+import { openCollection } from './open.ts';
+
+let folder: string;
+beforeEach(() => {
+	folder = mkdtempSync(join(tmpdir(), 'jade-migrate-'));
+});
+afterEach(() => rmSync(folder, { recursive: true, force: true }));
+
+/** A collection as the first migrations made it, with what `statements` put in. */
+async function earlierCollection(migrations: number, statements: readonly string[]): Promise<void> {
+	const old = join(folder, 'drizzle');
+	cpSync('drizzle', old, { recursive: true });
+	const journalFile = join(old, 'meta', '_journal.json');
+	const journal = JSON.parse(readFileSync(journalFile, 'utf8')) as { entries: unknown[] };
+	writeFileSync(
+		journalFile,
+		JSON.stringify({ ...journal, entries: journal.entries.slice(0, migrations) })
+	);
+	const client = createClient({ url: pathToFileURL(join(folder, 'jade.db')).href });
+	await migrate(drizzle(client), { migrationsFolder: old });
+	for (const statement of statements) await client.execute(statement);
+	client.close();
+}
+
+const copy = {
+	id: 1,
+	releaseId: 1,
+	cardId: 1,
+	parallelId: 1,
+	quantity: 2,
+	condition: null,
+	loggedAt: 't'
+};
+
+test('a collection of the first migration opens, keeps its copies, and undoes its last step', async () => {
+	await earlierCollection(1, [
+		`INSERT INTO releases VALUES (1, 'r', 'R', 'M', '1994', NULL, '[]', '[]')`,
+		`INSERT INTO sections VALUES (1, 1, 'base', 0, 'Base', 'base', NULL, NULL, '[]', '[]', NULL)`,
+		`INSERT INTO cards VALUES (1, 1, 1, 'base-1', 0, '1', 'A', '[]', NULL, '[]', NULL)`,
+		`INSERT INTO parallels VALUES (1, 1, 'brass', 0, 'Brass', NULL, NULL, '[{"sections":["base"],"printRun":5}]')`,
+		`INSERT INTO copies VALUES (1, 1, 1, 1, 2, NULL, 't'), (2, 1, 1, NULL, 1, 'mint', 't')`,
+		`INSERT INTO journal VALUES (1, 't', 'Log 1x2', 'done', '[1]', '${JSON.stringify([{ table: 'copies', before: [], after: [copy] }])}')`
+	]);
+	const collection = await openCollection(readSettings({ JADE_DATA: folder }));
+	const owned = async () => Object.fromEntries(countOwned(await readCopies(collection.db, 1)));
+	expect((await loadRelease(collection.db, 'r'))?.release.sections[0]?.listed).toBe(true);
+	expect(await owned()).toEqual({ 'r/base-1~brass': 2, 'r/base-1': 1 });
+	expect(await undo(collection)).toMatchObject({ label: 'Log 1x2' });
+	expect(await owned()).toEqual({ 'r/base-1': 1 });
+	await redo(collection);
+	expect(await owned()).toEqual({ 'r/base-1~brass': 2, 'r/base-1': 1 });
+	collection.close();
+});
+
+test('a step whose cards are gone cannot be undone any more, later ones can', async () => {
+	await earlierCollection(1, [
+		`INSERT INTO releases VALUES (1, 'r', 'R', 'M', '1994', NULL, '[]', '[]')`,
+		`INSERT INTO journal VALUES (1, 't', 'Remove S', 'done', '[]', '${JSON.stringify([{ table: 'copies', before: [{ ...copy, cardId: 9 }], after: [] }])}')`,
+		`INSERT INTO journal VALUES (2, 't', 'Goal', 'done', '[]', '[]')`
+	]);
+	const collection = await openCollection(readSettings({ JADE_DATA: folder }));
+	expect(await undo(collection)).toMatchObject({ label: 'Goal' });
+	expect(await undo(collection)).toBeNull();
+	collection.close();
+});
