@@ -10,12 +10,13 @@ describe('card numbers', () => {
 		['F15', { series: null, prefix: 'F', digits: 15, suffix: '', zeros: 0 }],
 		['T-3', { series: null, prefix: 'T-', digits: 3, suffix: '', zeros: 0 }],
 		['2-14', { series: 2, prefix: '', digits: 14, suffix: '', zeros: 0 }],
+		['XIV', { series: null, prefix: '', digits: 14, suffix: '', zeros: 0, roman: true }],
 		['12a', { series: null, prefix: '', digits: 12, suffix: 'a', zeros: 0 }]
 	])('%s is taken apart', (text, parts) => {
-		expect(parseCardNumber(text)).toEqual({ ...parts, rest: '' });
+		expect(parseCardNumber(text)).toEqual({ roman: false, ...parts, rest: '' });
 	});
 
-	test.each(['½', 'No. 3 of 9', '', '0-5', 'XIV'])('"%s" is kept whole', (text) => {
+	test.each(['½', 'No. 3 of 9', '', '0-5', 'xiv'])('"%s" is kept whole', (text) => {
 		expect(parseCardNumber(text)).toMatchObject({ digits: null, rest: text });
 	});
 

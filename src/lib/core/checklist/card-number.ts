@@ -1,3 +1,5 @@
+import { formatRoman, parseRoman } from './roman.ts';
+
 /**
  * A card number taken apart. Grammar:
  *
@@ -5,6 +7,7 @@
  *     series = digits, no zero first  ; "2-14": the 14th of series 2
  *     prefix = letters [ "-" ]        ; "F1", "T-12"
  *     suffix = 1*2 letters            ; "12a"
+ *     roman  = I … MMMCMXCIX          ; instead of all that, in capitals
  *
  * Anything else that a checklist prints as a number ("½", "No. 3 of 9") is kept as it is: `rest`.
  */
@@ -15,23 +18,33 @@ export interface CardNumber {
 	readonly suffix: string;
 	/** Zeros printed in front of the digits ("007" has two): kept for writing back, ignored in comparing. */
 	readonly zeros: number;
+	/** Printed as a roman numeral. */
+	readonly roman: boolean;
 	/** The whole text, where it does not follow the grammar; otherwise empty. */
 	readonly rest: string;
 }
 
+const NOTHING: CardNumber = {
+	series: null,
+	prefix: '',
+	digits: null,
+	suffix: '',
+	zeros: 0,
+	roman: false,
+	rest: ''
+};
 const PLAIN = /^[1-9]\d{0,8}$/;
 const GRAMMAR = /^(?:([1-9]\d{0,5})-)?(\p{L}{1,8}-?)?(0*)(\d{1,9})(\p{L}{1,2})?$/u;
 
 /** Takes a printed card number apart; never fails (see `rest`). */
 export function parseCardNumber(text: string): CardNumber {
 	// Most numbers are plain: they are read at once, for the sake of sorting.
-	if (PLAIN.test(text)) {
-		return { series: null, prefix: '', digits: Number(text), suffix: '', zeros: 0, rest: '' };
-	}
-	const match = GRAMMAR.exec(text.trim());
-	if (!match) {
-		return { series: null, prefix: '', digits: null, suffix: '', zeros: 0, rest: text.trim() };
-	}
+	if (PLAIN.test(text)) return { ...NOTHING, digits: Number(text) };
+	const trimmed = text.trim();
+	const roman = parseRoman(trimmed);
+	if (roman !== null) return { ...NOTHING, digits: roman, roman: true };
+	const match = GRAMMAR.exec(trimmed);
+	if (!match) return { ...NOTHING, rest: trimmed };
 	const [, series, prefix = '', zeros = '', digits = '', suffix = ''] = match;
 	// A zero on its own belongs to the digits: "0" is a number, not padding.
 	const lone = digits === '' ? zeros.slice(-1) : digits;
@@ -41,6 +54,7 @@ export function parseCardNumber(text: string): CardNumber {
 		digits: Number(lone),
 		suffix,
 		zeros: zeros.length - (digits === '' ? 1 : 0),
+		roman: false,
 		rest: ''
 	};
 }
@@ -48,6 +62,7 @@ export function parseCardNumber(text: string): CardNumber {
 /** Writes a number as it is printed: `formatCardNumber(parseCardNumber(x)) === x` for trimmed text. */
 export function formatCardNumber(number: CardNumber): string {
 	if (number.digits === null) return number.rest;
+	if (number.roman) return formatRoman(number.digits);
 	const series = number.series === null ? '' : `${number.series}-`;
 	return `${series}${number.prefix}${'0'.repeat(number.zeros)}${number.digits}${number.suffix}`;
 }
@@ -60,5 +75,5 @@ export function normalCardNumber(text: string): string {
 
 /** What two numbers must share to stand in one run: everything but the digits. */
 export function runStem(number: CardNumber): string {
-	return `${number.series ?? ''}-${number.prefix.toUpperCase()}-${number.suffix ? '*' : ''}`;
+	return `${number.series ?? ''}-${number.prefix.toUpperCase()}-${number.suffix ? '*' : ''}${number.roman ? 'roman' : ''}`;
 }

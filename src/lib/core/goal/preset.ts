@@ -52,8 +52,8 @@ export const PRESETS: readonly Preset[] = [
 	{
 		key: 'strict-master',
 		name: 'Strict master',
-		meaning: 'Every card in every finish that is known.',
-		kinds: ['base', 'subset', 'insert'],
+		meaning: 'Every card, extras too, in every finish and variant that is known.',
+		kinds: ['base', 'subset', 'insert', 'extra'],
 		finishes: 'all'
 	}
 ];

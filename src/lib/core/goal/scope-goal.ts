@@ -26,6 +26,7 @@ export function scopeGoal(release: Release, rules: GoalRules): readonly ScopedSl
 		const kind = kinds.get(version.sectionKey);
 		if (kind === undefined || !preset.kinds.includes(kind)) return false;
 		if (preset.finishes === 'all') return true;
+		if (version.variantKey !== null) return false;
 		if (preset.finishes === 'base') return version.parallelKey === null;
 		return rules.parallel !== undefined && version.parallelKey === rules.parallel;
 	};

@@ -1,3 +1,4 @@
+import { parseRoman } from '../checklist/roman.ts';
 import type { EntryItem, EntryItemBody, EntryLine } from './entry-line.ts';
 
 /** The most copies one item may log. */
@@ -40,7 +41,7 @@ export function parseEntryLine(text: string): EntryLine {
 
 function readItem(word: string): EntryItemBody {
 	const counted = QUANTITY.exec(word);
-	if (counted?.[1] && /(?:\d\p{L}{0,2}|")$/u.test(counted[1])) {
+	if (counted?.[1] && endsName(counted[1], word)) {
 		const quantity = Number(counted[2]);
 		if (quantity < 1 || quantity > MOST_COPIES) {
 			return unknown(word, `a quantity goes from 1 to ${MOST_COPIES}`);
@@ -48,6 +49,13 @@ function readItem(word: string): EntryItemBody {
 		return readName(counted[1], quantity);
 	}
 	return readName(word, 1);
+}
+
+/** Whether what stands before an x may be a whole name: it ends in digits, a quote, or is a roman numeral. */
+function endsName(name: string, word: string): boolean {
+	if (/(?:\d\p{L}{0,2}|")$/u.test(name)) return true;
+	const last = name.split(/[-–—\s]/).at(-1) ?? '';
+	return parseRoman(last) !== null && !/X\s*\d+$/.test(word);
 }
 
 function readName(word: string, quantity: number): EntryItemBody {
@@ -83,12 +91,19 @@ function range(
 function splittingHyphen(word: string): number {
 	const hyphens = [...word.matchAll(/-/g)]
 		.map((match) => match.index)
-		.filter((at) => /\d/.test(word.slice(0, at)) && /\d/.test(word.slice(at + 1)));
+		.filter((at) => [word.slice(0, at), word.slice(at + 1)].every(isNumberLike));
 	return hyphens[Math.floor((hyphens.length - 1) / 2)] ?? -1;
 }
 
+function isNumberLike(text: string): boolean {
+	return /\d/.test(text) || parseRoman(text) !== null;
+}
+
 function isNumber(word: string): boolean {
-	return /^(?=.*\d)[\p{L}\p{N}.-]{1,24}$/u.test(word) && !/^-|-$/.test(word);
+	return (
+		parseRoman(word) !== null ||
+		(/^(?=.*\d)[\p{L}\p{N}.-]{1,24}$/u.test(word) && !/^-|-$/.test(word))
+	);
 }
 
 function unknown(text: string, reason: string): EntryItemBody {

@@ -20,6 +20,7 @@ const draft: ReleaseDraft = {
 		{ name: 'Fresnel', kind: 'insert', cards: run('F', 1, 9) },
 		{ name: 'Series', kind: 'insert', cards: [...run('1-', 1, 16), ...run('2-', 1, 16)] },
 		{ name: 'Log', kind: 'insert', cards: [{ title: 'Fog, again' }, { title: 'The "Big" One' }] },
+		{ name: 'Acts', kind: 'insert', cards: ['I', 'II', 'III', 'IV'].map((number) => ({ number })) },
 		{ name: 'Twin', kind: 'insert', cards: run('F', 5, 12) }
 	],
 	parallels: [{ key: 'brass', name: 'Brass', runs: [{ sections: ['base'] }] }]
@@ -60,6 +61,7 @@ describe('reading a line', () => {
 		['2-15-2-16', ['series-2-15+1', 'series-2-16+1']],
 		['"fog, AGAIN" x2', ['log-fog-again+2']],
 		['"The ""Big"" One"', ['log-the-big-one+1']],
+		['I-III IVx2', ['acts-i+1', 'acts-ii+1', 'acts-iii+1', 'acts-iv+2']],
 		['', []]
 	])('%s', (line, changes) => {
 		expect(changesOf(line)).toEqual(changes);
