@@ -206,7 +206,7 @@ const ParallelSchema = Type.Object(
 	closed
 );
 
-const VariantSchema = Type.Object(
+export const VariantSchema = Type.Object(
 	{
 		...selector,
 		...evidence,
@@ -260,6 +260,9 @@ export const ChecklistSchema = Type.Object(
 		...closed
 	}
 );
+
+/** The same inside another document; without the file schema's identity, which may stand only once. */
+export const ChecklistBodySchema = Type.Object(ChecklistSchema.properties, closed);
 
 export type ChecklistFile = Static<typeof ChecklistSchema>;
 

@@ -5,7 +5,7 @@ import { SWATCHES } from '../core/checklist/parallel.ts';
 import { CONDITIONS } from '../core/goal/condition.ts';
 import { PRESET_KEYS } from '../core/goal/preset.ts';
 import { LONGEST_LINE } from '../core/shorthand/parse-entry-line.ts';
-import { ChecklistSchema } from './checklist.ts';
+import { ChecklistBodySchema } from './checklist.ts';
 
 const closed = { additionalProperties: false } as const;
 const list = <Item extends TSchema>(item: Item, maxItems = 200_000) =>
@@ -32,10 +32,7 @@ const ProblemSchema = Type.Object({
 	end: Type.Optional(Whole)
 });
 
-/** A checklist as a file holds it; without the file schema's identity, which may stand only once. */
-const Checklist = Type.Object(ChecklistSchema.properties, closed);
-
-export const ExpandInput = Type.Object({ checklist: Checklist }, closed);
+export const ExpandInput = Type.Object({ checklist: ChecklistBodySchema }, closed);
 export const ExpandOutput = Type.Object(
 	{
 		release: Type.String(),
@@ -89,7 +86,7 @@ export const FillOutput = Type.Object(
 
 export const ShorthandInput = Type.Object(
 	{
-		checklist: Checklist,
+		checklist: ChecklistBodySchema,
 		line: Type.String({ maxLength: LONGEST_LINE }),
 		numbering: Type.Optional(Type.Union([Word, Type.Null()])),
 		parallel: Type.Optional(Type.Union([Word, Type.Null()])),

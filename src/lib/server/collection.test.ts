@@ -17,6 +17,7 @@ import { nextSteps, redo, undo } from './journal/undo.ts';
 import { importRelease } from './releases/import-release.ts';
 import { listReleases } from './releases/list-releases.ts';
 import { loadRelease } from './releases/load-release.ts';
+import { saveRelease } from './releases/save-release.ts';
 import { removeRelease } from './releases/remove-release.ts';
 import { readSettings } from './settings.ts';
 
@@ -95,6 +96,73 @@ describe('a release', () => {
 		await undo(collection);
 		expect([await owned(), await totals(), await listBinders(collection.db)]).toEqual(before);
 		expect(await removeRelease(collection, 'nix')).toBe(false);
+	});
+});
+
+const card21 = {
+	title: 'Late',
+	subjects: [],
+	marks: [],
+	otherNumbers: [],
+	panelOf: []
+};
+
+describe('an edit of a release', () => {
+	beforeEach(async () => {
+		await importRelease(collection, sample());
+		await makeGoal(collection, { release: 'r', rules: { preset: 'complete' }, name: 'G' });
+		await line('1-5 21');
+		await line('3', { parallel: 'brass' });
+	});
+
+	test('keeps every copy attached, moves progress, and is undone', async () => {
+		const before = await owned();
+		const saved = await saveRelease(collection, 'r', 'edit', (release) => ({
+			...release,
+			name: 'Renamed',
+			sections: release.sections.map((section) => ({
+				...section,
+				cards: [
+					...section.cards.map((card) => ({
+						...card,
+						title: `${card.title}!`,
+						number: `${card.number}`
+					})),
+					...(section.key === 'sub' ? [{ ...card21, key: 'base-26', number: '26' }] : [])
+				]
+			})),
+			variants: [{ key: 'town', kind: 'error', name: 'Town', cards: ['3'] }]
+		}));
+		expect(saved).toMatchObject({ ok: true });
+		expect(await owned()).toEqual(before);
+		expect(await totals()).toEqual(['6/26']);
+		expect((await loadRelease(collection.db, 'r'))?.release.variants).toHaveLength(1);
+		await undo(collection);
+		expect((await loadRelease(collection.db, 'r'))?.release).toEqual(sample());
+		expect(await totals()).toEqual(['6/25']);
+	});
+
+	test('that would orphan copies is refused, and each version is named', async () => {
+		const saved = await saveRelease(collection, 'r', 'edit', (release) => ({
+			...release,
+			parallels: [],
+			sections: release.sections.map((section) => ({
+				...section,
+				cards: section.cards.filter(({ number }) => number !== '2')
+			}))
+		}));
+		expect(saved.ok ? [] : saved.problems.map(({ field }) => field)).toEqual([
+			'r/base-2',
+			'r/base-3~brass'
+		]);
+		expect(Object.keys(await owned())).toHaveLength(7);
+		expect((await nextSteps(collection.db)).undo?.label).toContain('log 3');
+	});
+
+	test('that changes nothing leaves no step', async () => {
+		const at = (await nextSteps(collection.db)).undo?.id;
+		await saveRelease(collection, 'r', 'edit', (release) => ({ ...release }));
+		expect((await nextSteps(collection.db)).undo?.id).toBe(at);
 	});
 });
 

@@ -15,11 +15,23 @@ interface Resolving {
 }
 
 /**
- * Fills in what a draft leaves out (keys from names and numbers, empty lists, a base section's
- * kind) and checks that the parts fit together. All problems come at once, each with the JSON
- * Pointer of its place in the draft.
+ * Completes a draft and checks that its parts fit together. All problems come at once, each with
+ * the JSON Pointer of its place in the draft.
  */
 export function resolveRelease(draft: ReleaseDraft): Outcome<Release> {
+	const { release, problems } = completeDraft(draft);
+	const all = [...problems, ...checkRelease(release)];
+	return all.length > 0 ? bad(all) : good(release);
+}
+
+/**
+ * Fills in what a draft leaves out: keys from names and numbers, empty lists, a base section's kind.
+ * Whether the parts fit together is not looked at; the problems are of single fields.
+ */
+export function completeDraft(draft: ReleaseDraft): {
+	readonly release: Release;
+	readonly problems: readonly Problem[];
+} {
 	const problems: Problem[] = [];
 	const cardKeys = draft.sections.flatMap(({ cards }) => cards.flatMap((card) => card.key ?? []));
 	const packTypes = withKeys(draft.packTypes ?? []);
@@ -47,8 +59,7 @@ export function resolveRelease(draft: ReleaseDraft): Outcome<Release> {
 			withOdds(variant, `/variants/${v}`, resolving)
 		)
 	};
-	problems.push(...checkRelease(release));
-	return problems.length > 0 ? bad(problems) : good(release);
+	return { release, problems };
 }
 
 /** Given keys stand; the others are made of the names, clear of the given ones. */

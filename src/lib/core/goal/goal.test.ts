@@ -4,7 +4,7 @@ import { numberingsOf } from '../checklist/numbering.ts';
 import { resolveRelease } from '../checklist/resolve-release.ts';
 import type { Release } from '../checklist/release.ts';
 import { fillSlots } from './fill-slots.ts';
-import { foldRuns } from './fold-runs.ts';
+import { foldRuns } from '../checklist/fold-runs.ts';
 import { formatMissingText, missingList } from './missing-list.ts';
 import { nearestToDone } from './nearest-to-done.ts';
 import { percentDone, progressOf, totalProgress } from './progress.ts';

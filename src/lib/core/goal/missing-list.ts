@@ -1,9 +1,9 @@
 import type { Card } from '../checklist/card.ts';
+import { foldCards } from '../checklist/fold-runs.ts';
 import { numberingsOf } from '../checklist/numbering.ts';
 import type { Release } from '../checklist/release.ts';
 import type { Section } from '../checklist/section.ts';
 import type { Filling } from './fill-slots.ts';
-import { foldRuns } from './fold-runs.ts';
 import type { ScopedSlot } from './scope-goal.ts';
 
 /** What one section lacks in one finish. */
@@ -61,13 +61,6 @@ export function groupName(release: Release, section: Section, parallelKey: strin
 	if (parallelKey === null) return section.name;
 	const parallel = release.parallels.find(({ key }) => key === parallelKey);
 	return `${section.name}, ${parallel?.name ?? parallelKey}`;
-}
-
-/** Cards as people list them: folded numbers, then quoted titles where there is no number. */
-export function foldCards(cards: readonly Card[]): string {
-	const numbers = cards.flatMap((card) => card.number ?? []);
-	const titles = cards.filter((card) => card.number === null).map((card) => `"${card.title}"`);
-	return [foldRuns(numbers), ...titles].filter(Boolean).join(', ');
 }
 
 /** The whole list as text to send to somebody: a heading, then a line a group that lacks something. */

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { resolveRelease } from '../checklist/resolve-release.ts';
 import type { ReleaseDraft } from '../checklist/draft.ts';
-import { foldCards } from '../goal/missing-list.ts';
+import { foldCards } from '../checklist/fold-runs.ts';
 import { indexCards } from './card-index.ts';
 import type { EntryItemBody } from './entry-line.ts';
 import { formatEntryLine } from './format-entry-line.ts';

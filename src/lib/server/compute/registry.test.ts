@@ -24,6 +24,18 @@ const EXAMPLES: Readonly<Record<string, { body: unknown; holds: unknown }>> = {
 		body: { checklist, line: '1-3 Q7', owned: { 'harbour-lights-1994/base-1': 2 } },
 		holds: { problems: [{ start: 4, end: 6 }] }
 	},
+	'check-checklist': { body: { checklist }, holds: { findings: [] } },
+	'compare-releases': {
+		body: { left: checklist, right: checklist },
+		holds: { sections: [{ left: 'base', right: 'base' }] }
+	},
+	production: {
+		body: { checklist, goal: { preset: 'strict-master' } },
+		// /120 on 208 and /75 on 12 and /45 on 8 cards, /10 on 240: worked by hand from design.md §4.
+		holds: {
+			whole: { versions: 985, mostRuns: 10, copiesMade: 208 * 120 + 12 * 75 + 8 * 45 + 240 * 10 }
+		}
+	},
 	'plan-binder': {
 		body: { slots: [{ key: 's', number: '1', title: 'A', block: 'b' }], layout },
 		holds: { leaves: 1, emptyPockets: 8 }
@@ -36,7 +48,16 @@ describe('the compute registry', () => {
 		const answer = compute(name, example?.body);
 		expect(answer.kind).toBe('done');
 		const value = answer.kind === 'done' ? answer.value : null;
-		expect(value).toMatchObject(example?.holds as object);
+		const held = example?.holds as { sections?: unknown[] };
+		expect(value).toMatchObject(
+			held.sections
+				? {
+						sections: expect.arrayContaining([
+							expect.objectContaining(held.sections[0] as object) as unknown
+						]) as unknown
+					}
+				: held
+		);
 		expect(checkAgainst(output, JSON.parse(JSON.stringify(value)))).toEqual([]);
 	});
 

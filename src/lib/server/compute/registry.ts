@@ -1,9 +1,12 @@
 import type { TSchema } from 'typebox';
 import type { Outcome, Problem } from '../../core/problem.ts';
 import { checkAgainst } from '../../schemas/validator.ts';
+import { checkChecklist } from './check-checklist.ts';
+import { compareReleasesComputation } from './compare-releases.ts';
 import { expandChecklist } from './expand-checklist.ts';
 import { fillSlotsComputation } from './fill-slots.ts';
 import { planBinderComputation } from './plan-binder.ts';
+import { production } from './production.ts';
 import { readShorthandComputation } from './read-shorthand.ts';
 
 /** A computation of the core under its stable name. `run` gets a body that fits `input`. */
@@ -19,7 +22,10 @@ export const COMPUTATIONS: readonly Computation[] = [
 	expandChecklist,
 	fillSlotsComputation,
 	readShorthandComputation,
-	planBinderComputation
+	planBinderComputation,
+	checkChecklist,
+	compareReleasesComputation,
+	production
 ];
 
 export type Answer =

@@ -5,6 +5,7 @@ import type { Collection, Reader } from '../database/open.ts';
 import { cards, parallels, releases, sections, variants } from '../database/tables/index.ts';
 import { makeChange } from '../journal/change.ts';
 import type { Recorder } from '../journal/record.ts';
+import { releaseRows } from './release-rows.ts';
 
 /** What stands in the way of adding a release to this collection; nothing when it may be added. */
 export async function checkNewRelease(db: Reader, release: Release): Promise<readonly Problem[]> {
@@ -41,36 +42,30 @@ export async function importRelease(
 }
 
 async function insertRelease(record: Recorder, release: Release): Promise<number> {
-	const { key, name, maker, year, note = null, packTypes, rarities } = release;
-	const [head] = await record.insert(releases, [
-		{ key, name, maker, year, note, packTypes, rarities }
-	]);
-	if (!head) throw new RangeError(`insertRelease: ${key} was not stored`);
+	const rows = releaseRows(release);
+	const [head] = await record.insert(releases, [rows.head]);
+	if (!head) throw new RangeError(`insertRelease: ${release.key} was not stored`);
 	const releaseId = head.id;
 	const stored = await record.insert(
 		sections,
-		release.sections.map(({ cards: _, ...section }, position) => ({
-			...section,
-			releaseId,
-			position
-		}))
+		rows.sections.map((row) => ({ ...row, releaseId }))
 	);
 	const sectionIds = new Map(stored.map((row) => [row.key, row.id]));
 	await record.insert(
 		cards,
-		release.sections.flatMap((section) => {
-			const sectionId = sectionIds.get(section.key);
-			if (sectionId === undefined) throw new RangeError(`insertRelease: no section ${section.key}`);
-			return section.cards.map((card, position) => ({ ...card, releaseId, sectionId, position }));
+		rows.cards.map(({ sectionKey, ...row }) => {
+			const sectionId = sectionIds.get(sectionKey);
+			if (sectionId === undefined) throw new RangeError(`insertRelease: no section ${sectionKey}`);
+			return { ...row, releaseId, sectionId };
 		})
 	);
 	await record.insert(
 		parallels,
-		release.parallels.map((parallel, position) => ({ ...parallel, releaseId, position }))
+		rows.parallels.map((row) => ({ ...row, releaseId }))
 	);
 	await record.insert(
 		variants,
-		release.variants.map(({ key, ...rule }, position) => ({ releaseId, key, position, rule }))
+		rows.variants.map((row) => ({ ...row, releaseId }))
 	);
 	return releaseId;
 }

@@ -3,7 +3,7 @@
 	import { runRuleFor, type Parallel } from '$lib/core/checklist/parallel';
 	import type { Release } from '$lib/core/checklist/release';
 	import { formatOdds, type Section } from '$lib/core/checklist/section';
-	import { foldRuns } from '$lib/core/goal/fold-runs';
+	import { foldRuns } from '$lib/core/checklist/fold-runs';
 
 	/** Sections down, parallels across, print runs where they meet. */
 	let { release }: { release: Release } = $props();

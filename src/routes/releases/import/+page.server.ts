@@ -1,6 +1,6 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { expand } from '$lib/core/checklist/expand';
-import { foldCards } from '$lib/core/goal/missing-list';
+import { foldCards } from '$lib/core/checklist/fold-runs';
 import { wholeSections } from '$lib/core/checklist/edition';
 import { cardsOf, type Release } from '$lib/core/checklist/release';
 import type { Problem } from '$lib/core/problem';

@@ -1,5 +1,6 @@
-import { parseCardNumber, runStem } from '../checklist/card-number.ts';
-import { compareCardNumbers } from '../checklist/compare-card-numbers.ts';
+import type { Card } from './card.ts';
+import { parseCardNumber, runStem } from './card-number.ts';
+import { compareCardNumbers } from './compare-card-numbers.ts';
 
 /**
  * Folds card numbers into runs as people write them: three or more in a row become a run.
@@ -15,6 +16,13 @@ export function foldRuns(numbers: readonly string[]): string {
 			return run.length < 3 ? run.join(', ') : `${first ?? ''}–${last ?? ''}`;
 		})
 		.join(', ');
+}
+
+/** Cards as people list them: folded numbers, then quoted titles where there is no number. */
+export function foldCards(cards: readonly Card[]): string {
+	const numbers = cards.flatMap((card) => card.number ?? []);
+	const titles = cards.filter((card) => card.number === null).map((card) => `"${card.title}"`);
+	return [foldRuns(numbers), ...titles].filter(Boolean).join(', ');
 }
 
 function runsOf(numbers: readonly string[]): readonly (readonly string[])[] {

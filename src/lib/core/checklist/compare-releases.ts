@@ -1,0 +1,91 @@
+import type { Card } from './card.ts';
+import { wholeSections } from './edition.ts';
+import type { Release } from './release.ts';
+import type { Section } from './section.ts';
+import { slug } from './slug.ts';
+
+/** Two cards laid one above the other, and what brought them together. */
+export interface CardPair {
+	readonly left: Card | null;
+	readonly right: Card | null;
+	/** `subject`: the same subject; `place`: the same place in the section; null: one stands alone. */
+	readonly by: 'subject' | 'place' | null;
+}
+
+export interface SectionPair {
+	readonly left: Section | null;
+	readonly right: Section | null;
+	readonly pairs: readonly CardPair[];
+}
+
+/**
+ * Lays two releases one above the other. Sections meet by name, then by kind in their order. Cards
+ * of two sections meet by subject (or title, where no subject is given), each once and the first
+ * ones first; those left over meet by their place in the section, the rest stand alone.
+ */
+export function compareReleases(left: Release, right: Release): readonly SectionPair[] {
+	const lefts = wholeSections(left);
+	const open = [...wholeSections(right)];
+	const take = (matches: (section: Section) => boolean): Section | null => {
+		const at = open.findIndex(matches);
+		return at < 0 ? null : (open.splice(at, 1)[0] ?? null);
+	};
+	const byName = lefts.map((section) => take((other) => slug(other.name) === slug(section.name)));
+	const partners = lefts.map(
+		(section, i) =>
+			byName[i] ?? take((other) => other.kind === section.kind && isAlone(other, lefts))
+	);
+	return [
+		...lefts.map((section, i) => pairSections(section, partners[i] ?? null)),
+		...open.map((section) => pairSections(null, section))
+	];
+}
+
+/** No section of the other side has its name: it may meet another of its kind. */
+function isAlone(section: Section, others: readonly Section[]): boolean {
+	return others.every((other) => slug(other.name) !== slug(section.name));
+}
+
+function pairSections(left: Section | null, right: Section | null): SectionPair {
+	const lefts = left?.cards ?? [];
+	const rights = right?.cards ?? [];
+	const partnerOf = new Map<Card, { card: Card; by: 'subject' | 'place' }>();
+	const free = new Set(rights);
+	const bySubject = new Map<string, Card[]>();
+	for (const card of rights) {
+		for (const name of namesOf(card)) bySubject.set(name, [...(bySubject.get(name) ?? []), card]);
+	}
+	for (const card of lefts) {
+		const partner = namesOf(card)
+			.flatMap((name) => bySubject.get(name) ?? [])
+			.find((other) => free.has(other));
+		if (partner) {
+			free.delete(partner);
+			partnerOf.set(card, { card: partner, by: 'subject' });
+		}
+	}
+	lefts.forEach((card, place) => {
+		const other = rights[place];
+		if (partnerOf.has(card) || !other || !free.has(other)) return;
+		free.delete(other);
+		partnerOf.set(card, { card: other, by: 'place' });
+	});
+	return {
+		left,
+		right,
+		pairs: [
+			...lefts.map((card) => {
+				const partner = partnerOf.get(card);
+				return { left: card, right: partner?.card ?? null, by: partner?.by ?? null };
+			}),
+			...rights
+				.filter((card) => free.has(card))
+				.map((card) => ({ left: null, right: card, by: null }))
+		]
+	};
+}
+
+function namesOf(card: Card): readonly string[] {
+	const names = card.subjects.length > 0 ? card.subjects : [card.title];
+	return names.filter(Boolean).map((name) => slug(name));
+}

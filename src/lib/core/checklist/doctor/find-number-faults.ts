@@ -1,0 +1,125 @@
+import { foldRuns } from '../fold-runs.ts';
+import { formatCardNumber, parseCardNumber, runStem } from '../card-number.ts';
+import { numberingsOf, seriesOf, type NumberedCard, type Numbering } from '../numbering.ts';
+import type { Release } from '../release.ts';
+import type { Finding } from './finding.ts';
+
+/** Past so many missing numbers a gap is a border between runs, not cards forgotten. */
+const WIDEST_GAP = 50;
+/** A run that begins later than this is meant to. */
+const LATEST_BEGIN = 10;
+
+/** Gaps, numbers outside their numbering, repeated titles, and totals that do not match. */
+export function findNumberFaults(release: Release): readonly Finding[] {
+	return numberingsOf(release).flatMap((numbering) => {
+		const s = release.sections.findIndex(({ key }) => key === numbering.key);
+		return [
+			...findGaps(numbering, s),
+			...findStrays(release, numbering),
+			...findRepeatedTitles(numbering, s),
+			...findTotal(numbering, s)
+		];
+	});
+}
+
+function findGaps({ owner, cards }: Numbering, s: number): Finding[] {
+	const missing: string[] = [];
+	let before: ReturnType<typeof parseCardNumber> | null = null;
+	for (const { card } of cards) {
+		const number = parseCardNumber(card.number ?? '');
+		if (number.digits === null) continue;
+		const follows =
+			before !== null && runStem({ ...before, suffix: '' }) === runStem({ ...number, suffix: '' });
+		// A run may begin at 101; one that begins at 2 has lost its first card.
+		const begin = number.digits <= LATEST_BEGIN ? 1 : number.digits;
+		const from = follows ? (before?.digits ?? 0) + 1 : begin;
+		if (number.digits - from <= WIDEST_GAP) {
+			for (let digits = from; digits < number.digits; digits++) {
+				missing.push(formatCardNumber({ ...number, digits, suffix: '', zeros: 0 }));
+			}
+		}
+		before = number;
+	}
+	if (missing.length === 0) return [];
+	return [
+		{
+			code: 'gap',
+			weight: 'odd',
+			message: `${owner.name} has no ${foldRuns(missing)}`,
+			pointer: `/sections/${s}`,
+			cards: [],
+			mend: { kind: 'add cards', section: owner.key, numbers: missing }
+		}
+	];
+}
+
+/** Cards of subsets beyond what the numbering says of itself: its series, or its stated total. */
+function findStrays(release: Release, { owner, cards }: Numbering): Finding[] {
+	const strays = cards.filter(({ card, section }) => {
+		if (section.key === owner.key || card.number === null) return false;
+		if (owner.series.length > 0) return seriesOf(owner, card.number) === undefined;
+		const digits = parseCardNumber(card.number).digits ?? 0;
+		return owner.statedTotal !== undefined && digits > owner.statedTotal;
+	});
+	const sections = new Set(strays.map(({ section }) => section));
+	return [...sections].map((section) => {
+		const own = strays.filter((stray) => stray.section === section);
+		return {
+			code: 'outside its numbering',
+			weight: 'wrong',
+			message: `${section.name} has ${numbersOf(own)}, outside the numbers of ${owner.name}`,
+			pointer: `/sections/${release.sections.findIndex(({ key }) => key === section.key)}`,
+			cards: own.map(({ card }) => card.key)
+		};
+	});
+}
+
+function findRepeatedTitles({ owner, cards }: Numbering, s: number): Finding[] {
+	const byTitle = new Map<string, NumberedCard[]>();
+	for (const found of cards) {
+		// A panel bears the titles of its singles.
+		if (found.card.title === '' || found.card.panelOf.length > 0) continue;
+		const place = `${found.section.key} ${found.card.title.toLowerCase()}`;
+		byTitle.set(place, [...(byTitle.get(place) ?? []), found]);
+	}
+	return [...byTitle.values()]
+		.filter((list) => list.length > 1)
+		.map((list) => ({
+			code: 'repeated title',
+			weight: 'odd',
+			message: `"${list[0]?.card.title ?? ''}" stands ${list.length} times in ${owner.name}: ${numbersOf(list) || 'without numbers'}`,
+			pointer: `/sections/${s}`,
+			cards: list.map(({ card }) => card.key)
+		}));
+}
+
+/** "The card says 120, you have 131: here are the 11." */
+function findTotal({ owner, cards }: Numbering, s: number): Finding[] {
+	const stated = owner.statedTotal;
+	if (stated === undefined) return [];
+	const listed = cards.filter(({ card, section }) => section.listed && card.panelOf.length === 0);
+	if (listed.length === stated) return [];
+	const beyond = listed.filter(
+		({ card }) => (parseCardNumber(card.number ?? '').digits ?? 0) > stated
+	);
+	// Where no number gives them away, the last ones are the likeliest.
+	const surplus = listed.length - stated;
+	const extra = beyond.length === surplus ? beyond : listed.slice(Math.max(0, stated));
+	const what =
+		surplus > 0
+			? `here ${surplus === 1 ? 'is the 1' : `are the ${surplus}`}: ${numbersOf(extra) || extra.map(({ card }) => card.title).join(', ')}`
+			: `${-surplus} ${surplus === -1 ? 'is' : 'are'} not entered`;
+	return [
+		{
+			code: 'stated total differs',
+			weight: 'wrong',
+			message: `the checklist card says ${stated} for ${owner.name}, you have ${listed.length}: ${what}`,
+			pointer: `/sections/${s}/statedTotal`,
+			cards: surplus > 0 ? extra.map(({ card }) => card.key) : []
+		}
+	];
+}
+
+function numbersOf(cards: readonly NumberedCard[]): string {
+	return foldRuns(cards.flatMap(({ card }) => card.number ?? []));
+}

@@ -1,0 +1,32 @@
+import { compareReleases } from '../../core/checklist/compare-releases.ts';
+import { good } from '../../core/problem.ts';
+import {
+	CompareInput,
+	CompareOutput,
+	type CompareRequest
+} from '../../schemas/compute-checklist.ts';
+import { resolveChecklist } from './resolve-checklist.ts';
+
+export const compareReleasesComputation = {
+	name: 'compare-releases',
+	summary: 'Lays two releases one above the other, section by section and card by card.',
+	input: CompareInput,
+	output: CompareOutput,
+	run({ left, right }: CompareRequest) {
+		const one = resolveChecklist(left, '/left');
+		if (!one.ok) return one;
+		const other = resolveChecklist(right, '/right');
+		if (!other.ok) return other;
+		return good({
+			sections: compareReleases(one.value, other.value).map((pair) => ({
+				left: pair.left?.key ?? null,
+				right: pair.right?.key ?? null,
+				pairs: pair.pairs.map(({ left: a, right: b, by }) => ({
+					left: a?.key ?? null,
+					right: b?.key ?? null,
+					by
+				}))
+			}))
+		});
+	}
+} as const;
