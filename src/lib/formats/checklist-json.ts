@@ -56,11 +56,18 @@ export function readChecklistJson(text: string): Outcome<Release> {
 		: { ok: false, problems: outcome.problems.map(locate), notes };
 }
 
+type ChecklistDocument = ReleaseDraft & Pick<ChecklistFile, '$schema' | 'format' | 'formatVersion'>;
+
 /** Writes a release as a checklist file, with every key, so that reading it gives the same release. */
 export function formatChecklistJson(release: Release): string {
+	return `${JSON.stringify(checklistDocument(release), null, '\t')}\n`;
+}
+
+/** The document that such a file holds. */
+export function checklistDocument(release: Release): ChecklistDocument {
 	const { key, name, maker, year, note, packTypes, rarities, sections, parallels, variants } =
 		release;
-	const file: ReleaseDraft & Pick<ChecklistFile, '$schema' | 'format' | 'formatVersion'> = {
+	return {
 		$schema: 'urn:jade-binder:schema:checklist:1',
 		format: 'jade-checklist',
 		formatVersion: 1,
@@ -72,7 +79,6 @@ export function formatChecklistJson(release: Release): string {
 			variants: variants.map(fileOdds)
 		})
 	};
-	return `${JSON.stringify(file, null, '\t')}\n`;
 }
 
 function fileSection(section: Section): SectionDraft {

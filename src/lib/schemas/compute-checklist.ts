@@ -1,7 +1,8 @@
 import { Type, type Static } from 'typebox';
+import { LONGEST_OUTLINE } from '../core/checklist/outline/parse-outline.ts';
 import { FINDING_CODES } from '../core/checklist/doctor/finding.ts';
 import { ChecklistBodySchema, VariantSchema } from './checklist.ts';
-import { GoalRulesSchema } from './compute.ts';
+import { GoalRulesSchema, ProblemSchema } from './compute.ts';
 
 const closed = { additionalProperties: false } as const;
 const Word = Type.String();
@@ -90,6 +91,24 @@ export const CompareOutput = Type.Object(
 	closed
 );
 
+export const OutlineInput = Type.Object(
+	{ outline: Type.String({ maxLength: LONGEST_OUTLINE }) },
+	closed
+);
+export const OutlineOutput = Type.Object(
+	{
+		checklist: Type.Object(
+			{},
+			{ description: 'A checklist file; to be stored only without problems.' }
+		),
+		cards: Whole,
+		versions: Whole,
+		problems: Type.Array(ProblemSchema)
+	},
+	closed
+);
+
+export type OutlineRequest = Static<typeof OutlineInput>;
 export type CheckRequest = Static<typeof CheckInput>;
 export type ProductionRequest = Static<typeof ProductionInput>;
 export type CompareRequest = Static<typeof CompareInput>;

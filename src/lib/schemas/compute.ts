@@ -21,7 +21,7 @@ const Quantity = Type.Integer({ minimum: 1, maximum: 1_000_000 });
 const Whole = Type.Integer({ minimum: 0 });
 export const ConditionSchema = Type.Enum([...CONDITIONS]);
 
-const ProblemSchema = Type.Object({
+export const ProblemSchema = Type.Object({
 	message: Type.String(),
 	remedy: Type.Optional(Type.String()),
 	pointer: Type.Optional(Type.String()),

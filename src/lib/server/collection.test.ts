@@ -328,6 +328,15 @@ test('the demo is the same every time, fills an empty collection only, and is 60
 	const summary = (await listReleases(collection.db)).map(
 		({ key, cards: count, parallels }) => `${key} ${count} ${parallels}`
 	);
-	// design.md §4: 240 base, inserts of 15, 10 and 12, three parallels; 96 cards.
-	expect(summary).toEqual(['harbour-lights-1994 277 3', 'brine-and-beacon 96 0']);
+	// design.md §4: 240 base, inserts of 15, 10 and 12, nine stickers, three foils; 270; 5 × 16 and 40 panels; 96.
+	expect(summary).toEqual([
+		'tidewater-strips-1926 30 0',
+		'regatta-almanac-1948 120 0',
+		'moths-of-the-lamp 25 0',
+		'harbour-lights-1994 289 3',
+		'harbour-lights-1995 275 4',
+		'the-drowned-bell 46 0',
+		'brine-and-beacon 96 0',
+		'signal-year-2019 280 5'
+	]);
 });

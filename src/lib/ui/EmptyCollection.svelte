@@ -12,6 +12,7 @@
 	</p>
 	<div class="flex flex-wrap gap-3">
 		<a class="btn btn-primary" href={resolve('/releases/import')}>Import a checklist</a>
+		<a class="btn" href={resolve('/releases/outline')}>Sketch a release</a>
 		<form method="POST" action={resolve('/releases?/sample')}>
 			<button class="btn">Load the sample</button>
 		</form>

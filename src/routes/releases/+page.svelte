@@ -4,6 +4,12 @@
 	import { countOf, formatCount } from '$lib/ui/numerals';
 
 	let { data } = $props();
+	let filter = $state('');
+	const shown = $derived(
+		data.releases.filter(({ name, maker, year }) =>
+			`${name} ${maker} ${year}`.toLowerCase().includes(filter.trim().toLowerCase())
+		)
+	);
 	const goalsOf = (key: string) => data.goals.filter(({ releaseKey }) => releaseKey === key);
 </script>
 
@@ -14,10 +20,19 @@
 {:else}
 	<header class="mt-4 mb-6 flex flex-wrap items-center justify-between gap-4">
 		<h1>Releases</h1>
-		<a class="btn btn-primary" href={resolve('/releases/import')}>Import a checklist</a>
+		<div class="flex flex-wrap gap-2">
+			<a class="btn" href={resolve('/releases/outline')}>Sketch a release</a>
+			<a class="btn btn-primary" href={resolve('/releases/import')}>Import a checklist</a>
+		</div>
 	</header>
+	{#if data.releases.length > 4}
+		<label class="mb-2 flex items-center gap-2">
+			<span class="text-sm quiet">Find name, maker, year</span>
+			<input class="input w-64 input-sm" type="search" bind:value={filter} />
+		</label>
+	{/if}
 	<ul class="divide-y divide-base-300">
-		{#each data.releases as { key, name, maker, year, cards, parallels, owned } (key)}
+		{#each shown as { key, name, maker, year, cards, parallels, owned } (key)}
 			<li>
 				<a
 					class="-mx-3 grid grid-cols-[1fr_auto] items-baseline gap-x-6 gap-y-1 px-3 py-4 hover:bg-base-200"
@@ -36,6 +51,8 @@
 					<span class="text-right quiet">{countOf(goalsOf(key).length, 'goal')}</span>
 				</a>
 			</li>
+		{:else}
+			<li class="py-4 quiet">No release matches “{filter}”.</li>
 		{/each}
 	</ul>
 {/if}

@@ -33,8 +33,12 @@ const EXAMPLES: Readonly<Record<string, { body: unknown; holds: unknown }>> = {
 		body: { checklist, goal: { preset: 'strict-master' } },
 		// /120 on 208 and /75 on 12 and /45 on 8 cards, /10 on 240: worked by hand from design.md §4.
 		holds: {
-			whole: { versions: 985, mostRuns: 10, copiesMade: 208 * 120 + 12 * 75 + 8 * 45 + 240 * 10 }
+			whole: { versions: 1008, mostRuns: 10, copiesMade: 208 * 120 + 12 * 75 + 8 * 45 + 240 * 10 }
 		}
+	},
+	'read-outline': {
+		body: { outline: 'release R, M, 1994\nbase Base: 1-9\nodd line' },
+		holds: { cards: 9, versions: 9, problems: [{ line: 3 }] }
 	},
 	'plan-binder': {
 		body: { slots: [{ key: 's', number: '1', title: 'A', block: 'b' }], layout },
@@ -62,12 +66,13 @@ describe('the compute registry', () => {
 	});
 
 	// 208 base cards in base, Brass, Verdigris, First Beam; 8 and 12 subset cards in all four, 12 dogs
-	// without Verdigris; inserts of 15, 10, 12 once. Worked by hand from design.md §4.
-	test('expand-checklist gives the 985 versions of Harbour Lights 1994', () => {
+	// without Verdigris; inserts of 15, 10, 12 once, 9 stickers, 3 foils; 4 pictures and 7 errors that
+	// were put right, in base only. Worked by hand from design.md §4.
+	test('expand-checklist gives the 1008 versions of Harbour Lights 1994', () => {
 		const answer = compute('expand-checklist', { checklist });
 		const versions =
 			answer.kind === 'done' ? (answer.value as { versions: unknown[] }).versions : [];
-		expect(versions).toHaveLength(4 * (208 + 8 + 12) + 3 * 12 + 15 + 10 + 12);
+		expect(versions).toHaveLength(4 * (208 + 8 + 12) + 3 * 12 + 15 + 10 + 12 + 9 + 3 + 4 + 7);
 	});
 
 	test.each<[string, unknown, string[]]>([

@@ -7,6 +7,7 @@ import { expandChecklist } from './expand-checklist.ts';
 import { fillSlotsComputation } from './fill-slots.ts';
 import { planBinderComputation } from './plan-binder.ts';
 import { production } from './production.ts';
+import { readOutlineComputation } from './read-outline.ts';
 import { readShorthandComputation } from './read-shorthand.ts';
 
 /** A computation of the core under its stable name. `run` gets a body that fits `input`. */
@@ -25,7 +26,8 @@ export const COMPUTATIONS: readonly Computation[] = [
 	planBinderComputation,
 	checkChecklist,
 	compareReleasesComputation,
-	production
+	production,
+	readOutlineComputation
 ];
 
 export type Answer =

@@ -5,11 +5,17 @@
 	import { cardsOf } from '$lib/core/checklist/release';
 	import { countOf } from '$lib/ui/numerals';
 	import CardTable from './CardTable.svelte';
-	import RunMatrix from './RunMatrix.svelte';
+	import RunMatrix from '../RunMatrix.svelte';
+	import DoctorList from './DoctorList.svelte';
+	import ProductionTable from './ProductionTable.svelte';
+	import VariantList from './VariantList.svelte';
 
-	let { data } = $props();
+	let { data, form } = $props();
 	const release = $derived(data.release);
 	const goalPath = $derived(resolve(`/goals/new?release=${encodeURIComponent(release.key)}`));
+	const comparePath = $derived(
+		resolve(`/releases/compare?left=${encodeURIComponent(release.key)}`)
+	);
 	const logPath = $derived(resolve(`/log?release=${encodeURIComponent(release.key)}`));
 	const file = (form: 'csv' | 'json') =>
 		resolve('/api/releases/[release]/checklist.[form=checklistform]', {
@@ -32,12 +38,16 @@
 		{#if release.note}<p class="mt-2 quiet">{release.note}</p>{/if}
 	</div>
 	<div class="flex flex-wrap gap-2">
+		<a class="btn" href={comparePath}>Side by side</a>
 		<a class="btn btn-primary" href={logPath}>Log copies</a>
 		<a class="btn" href={goalPath}>Make a goal</a>
 	</div>
 </header>
 
 <RunMatrix {release} />
+<DoctorList {release} problems={form?.problems ?? []} />
+<VariantList {release} />
+<ProductionTable {release} />
 
 {#if data.goals.length > 0}
 	<h2 class="mt-8 mb-2">Goals</h2>

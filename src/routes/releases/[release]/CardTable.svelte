@@ -39,7 +39,7 @@
 		<h3 class="mt-5 mb-1 font-semibold quiet">{name}</h3>
 		<ul class="grid gap-x-8 sm:grid-cols-2 lg:grid-cols-3">
 			{#each cards as { card, section } (card.key)}
-				<li class="flex items-center gap-3 border-b border-base-300 py-1.5">
+				<li class="flex items-center gap-3 border-b border-base-300 py-1.5" id="card-{card.key}">
 					<span class="w-8 shrink-0"
 						><CardPicture
 							seed="{release.key}/{card.key}"

@@ -1,5 +1,5 @@
 import { foldRuns } from '../fold-runs.ts';
-import { formatCardNumber, parseCardNumber, runStem } from '../card-number.ts';
+import { formatCardNumber, normalCardNumber, parseCardNumber, runStem } from '../card-number.ts';
 import { numberingsOf, seriesOf, type NumberedCard, type Numbering } from '../numbering.ts';
 import type { Release } from '../release.ts';
 import type { Finding } from './finding.ts';
@@ -40,15 +40,17 @@ function findGaps({ owner, cards }: Numbering, s: number): Finding[] {
 		}
 		before = number;
 	}
-	if (missing.length === 0) return [];
+	const left = new Set(owner.edition?.without.map(normalCardNumber));
+	const lost = missing.filter((number) => !left.has(normalCardNumber(number)));
+	if (lost.length === 0) return [];
 	return [
 		{
 			code: 'gap',
 			weight: 'odd',
-			message: `${owner.name} has no ${foldRuns(missing)}`,
+			message: `${owner.name} has no ${foldRuns(lost)}`,
 			pointer: `/sections/${s}`,
 			cards: [],
-			mend: { kind: 'add cards', section: owner.key, numbers: missing }
+			mend: { kind: 'add cards', section: owner.key, numbers: lost }
 		}
 	];
 }

@@ -6,7 +6,7 @@
 	import { foldRuns } from '$lib/core/checklist/fold-runs';
 
 	/** Sections down, parallels across, print runs where they meet. */
-	let { release }: { release: Release } = $props();
+	let { release, compact = false }: { release: Release; compact?: boolean } = $props();
 	const packName = (key: string) =>
 		release.packTypes.find((packType) => packType.key === key)?.name ?? key;
 	/** "/120", "/45, /120", "12 of 20", or nothing where none was made. */
@@ -28,16 +28,17 @@
 			runs: release.parallels.map((parallel) => runsIn(parallel, section))
 		}))
 	);
+	const hasOdds = $derived(release.sections.some(({ odds }) => odds.length > 0));
 </script>
 
 <div class="overflow-x-auto">
-	<table class="table">
+	<table class={['table', compact && 'table-sm']}>
 		<thead>
 			<tr>
 				<th>Section</th>
 				<th class="text-right">Cards</th>
 				<th>Numbers</th>
-				<th>Odds</th>
+				{#if hasOdds}<th>Odds</th>{/if}
 				{#each release.parallels as { key, name, howToTell } (key)}
 					<th class="text-right" title={howToTell}>{name}</th>
 				{/each}
@@ -49,12 +50,18 @@
 					<th scope="row" class="font-semibold">
 						{row.name}
 						<span class="block text-sm font-normal quiet"
-							>{row.kind}{row.printRun ? `, /${row.printRun}` : ''}</span
+							>{[
+								row.edition ? `${row.kind}, an edition` : row.kind,
+								row.printRun ? `/${row.printRun}` : '',
+								row.listed ? '' : 'unlisted'
+							]
+								.filter(Boolean)
+								.join(', ')}</span
 						>
 					</th>
 					<td class="text-right text-lg">{row.cards.length}</td>
 					<td class="max-w-64">{row.numbers || 'none, by title'}</td>
-					<td>{row.stated}</td>
+					{#if hasOdds}<td>{row.stated}</td>{/if}
 					{#each row.runs as run, i (i)}
 						<td class="text-right"
 							>{#if run}{run}{:else}<span class="quiet" aria-label="not made">·</span>{/if}</td

@@ -1,0 +1,20 @@
+import { readOutline } from '../../core/checklist/outline/read-outline.ts';
+import { good } from '../../core/problem.ts';
+import { checklistDocument } from '../../formats/checklist-json.ts';
+import {
+	OutlineInput,
+	OutlineOutput,
+	type OutlineRequest
+} from '../../schemas/compute-checklist.ts';
+
+export const readOutlineComputation = {
+	name: 'read-outline',
+	summary:
+		'Reads the sketch of a release: the checklist it makes, its figures, and what is not understood.',
+	input: OutlineInput,
+	output: OutlineOutput,
+	run({ outline }: OutlineRequest) {
+		const { release, ...reading } = readOutline(outline);
+		return good({ ...reading, checklist: checklistDocument(release) });
+	}
+} as const;

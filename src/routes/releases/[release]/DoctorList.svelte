@@ -1,0 +1,49 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { examine } from '$lib/core/checklist/doctor/examine';
+	import type { Mend } from '$lib/core/checklist/doctor/finding';
+	import type { Release } from '$lib/core/checklist/release';
+	import type { Problem } from '$lib/core/problem';
+	import ProblemList from '$lib/ui/ProblemList.svelte';
+
+	let { release, problems }: { release: Release; problems: readonly Problem[] } = $props();
+	const findings = $derived(examine(release));
+
+	const MENDS: Readonly<Record<Mend['kind'], string>> = {
+		'add cards': 'Add them',
+		'add variant': 'Record the other half',
+		'remove parallel': 'Remove it',
+		'remove variant': 'Remove it'
+	};
+</script>
+
+<section class="mt-8" aria-labelledby="doctor">
+	<h2 id="doctor" class="mb-2">Checklist doctor</h2>
+	{#if problems.length > 0}<div class="mb-3" role="alert"><ProblemList {problems} /></div>{/if}
+	{#if findings.length === 0}
+		<p class="quiet">Nothing is out of place.</p>
+	{:else}
+		<ul class="divide-y divide-base-300" data-testid="findings">
+			{#each findings as { code, weight, message, cards, mend }, i (i)}
+				<li class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
+					<span
+						class={[
+							'w-14 shrink-0 text-sm font-semibold',
+							weight === 'wrong' ? 'text-error' : 'text-accent'
+						]}>{weight}</span
+					>
+					<span class="min-w-0 flex-1 basis-72 wrap-break-word">
+						{message}<span class="block text-sm quiet">{code}</span>
+					</span>
+					{#if cards[0]}<a class="prose-link" href="#card-{cards[0]}">show</a>{/if}
+					{#if mend}
+						<form method="POST" action="?/mend" use:enhance>
+							<input type="hidden" name="message" value={message} />
+							<button class="btn btn-sm">{MENDS[mend.kind]}</button>
+						</form>
+					{/if}
+				</li>
+			{/each}
+		</ul>
+	{/if}
+</section>
