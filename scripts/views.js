@@ -20,6 +20,25 @@ export const VIEWS = [
 			await page.getByText('This would create').waitFor();
 		}
 	},
+	{
+		name: 'outline',
+		path: '/releases/outline',
+		act: async (page) => {
+			await page.getByRole('button', { name: 'Begin with an example' }).click();
+			const area = page.getByLabel('Outline');
+			await area.fill(`${await area.inputValue()}\nparallel Night: Base /90, Dogs /30`);
+		}
+	},
+	{
+		name: 'side-by-side',
+		path: '/releases/compare?left=harbour-lights-1994&right=harbour-lights-1995',
+		act: (page) => page.getByText('Fresnel', { exact: true }).first().scrollIntoViewIfNeeded()
+	},
+	{
+		name: 'release-oddities',
+		path: '/releases/signal-year-2019',
+		act: (page) => page.getByText('What can exist').click()
+	},
 	{ name: 'goals', path: '/goals' },
 	{ name: 'goal-new', path: '/goals/new' },
 	{ name: 'goal', path: '/goals/1' },

@@ -48,7 +48,9 @@
 							? ` · ${countOf(parallels, 'parallel')}`
 							: ''}</span
 					>
-					<span class="text-right quiet">{countOf(goalsOf(key).length, 'goal')}</span>
+					<span class="text-right quiet"
+						>{goalsOf(key).length > 0 ? countOf(goalsOf(key).length, 'goal') : ''}</span
+					>
 				</a>
 			</li>
 		{:else}

@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { wholeSections } from '$lib/core/checklist/edition';
-	import { runRuleFor, type Parallel } from '$lib/core/checklist/parallel';
-	import type { Release } from '$lib/core/checklist/release';
+	import { runRuleFor, SWATCHES, type Parallel } from '$lib/core/checklist/parallel';
+	import { expand } from '$lib/core/checklist/expand';
+	import { cardsOf, type Release } from '$lib/core/checklist/release';
 	import { formatOdds, type Section } from '$lib/core/checklist/section';
 	import { foldRuns } from '$lib/core/checklist/fold-runs';
 
@@ -28,6 +29,25 @@
 			runs: release.parallels.map((parallel) => runsIn(parallel, section))
 		}))
 	);
+	/** "with a swatch: 1–40; not seen yet: 17, 88" */
+	function swatchesOf(key: string): string {
+		const versions = expand(release).filter(
+			({ parallelKey, swatch }) => parallelKey === key && swatch
+		);
+		const numberOf = new Map(
+			cardsOf(release).map(({ card }) => [card.key, card.number ?? card.title])
+		);
+		return SWATCHES.flatMap((swatch) => {
+			const own = versions.filter((version) => version.swatch === swatch);
+			const numbers = foldRuns(own.map(({ cardKey }) => numberOf.get(cardKey) ?? cardKey));
+			return numbers === '' ? [] : `${SWATCH_WORDS[swatch]}: ${numbers}`;
+		}).join('; ');
+	}
+	const SWATCH_WORDS = {
+		with: 'with a swatch',
+		without: 'without one',
+		unknown: 'not seen yet'
+	} as const;
 	const hasOdds = $derived(release.sections.some(({ odds }) => odds.length > 0));
 </script>
 
@@ -72,11 +92,17 @@
 		</tbody>
 	</table>
 </div>
-{#if release.parallels.some(({ howToTell }) => howToTell)}
+{#if !compact && release.parallels.some(({ howToTell }) => howToTell)}
 	<dl class="mt-4 grid gap-x-4 gap-y-1 sm:grid-cols-[auto_1fr]">
 		{#each release.parallels as { key, name, howToTell } (key)}
-			{#if howToTell}<dt class="font-semibold">{name}</dt>
-				<dd class="quiet">{howToTell}</dd>{/if}
+			{@const swatches = swatchesOf(key)}
+			{#if howToTell || swatches}
+				<dt class="font-semibold">{name}</dt>
+				<dd class="quiet">
+					{howToTell ?? ''}
+					{#if swatches}<span class="block">{swatches}</span>{/if}
+				</dd>
+			{/if}
 		{/each}
 	</dl>
 {/if}

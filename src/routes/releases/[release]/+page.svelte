@@ -8,6 +8,7 @@
 	import RunMatrix from '../RunMatrix.svelte';
 	import DoctorList from './DoctorList.svelte';
 	import ProductionTable from './ProductionTable.svelte';
+	import TitlePaste from './TitlePaste.svelte';
 	import VariantList from './VariantList.svelte';
 
 	let { data, form } = $props();
@@ -46,7 +47,7 @@
 
 <RunMatrix {release} />
 <DoctorList {release} problems={form?.problems ?? []} />
-<VariantList {release} />
+<VariantList {release} problems={form?.variantProblems ?? []} />
 <ProductionTable {release} />
 
 {#if data.goals.length > 0}
@@ -62,6 +63,7 @@
 {/if}
 
 <CardTable {release} />
+<TitlePaste {release} problems={form?.titleProblems ?? []} />
 
 <footer class="mt-10 flex flex-wrap items-center gap-3 border-t border-base-300 pt-5">
 	<span class="quiet">Checklist as</span>

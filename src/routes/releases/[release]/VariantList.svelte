@@ -1,10 +1,13 @@
 <script lang="ts">
+	import { enhance } from '$app/forms';
 	import { foldRuns } from '$lib/core/checklist/fold-runs';
 	import type { Release } from '$lib/core/checklist/release';
+	import type { Problem } from '$lib/core/problem';
+	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import { VARIANT_KINDS, type Variant } from '$lib/core/checklist/variant';
 
 	/** Errors and variations by card, with what to look for and how sure it is. */
-	let { release }: { release: Release } = $props();
+	let { release, problems }: { release: Release; problems: readonly Problem[] } = $props();
 	const sectionName = (key: string) => release.sections.find((one) => one.key === key)?.name ?? key;
 
 	function coverOf({ sections, from, to, cards }: Variant): string {
@@ -16,28 +19,41 @@
 	}
 </script>
 
-{#if release.variants.length > 0}
-	<section class="mt-8" aria-labelledby="variants">
-		<h2 id="variants" class="mb-2">Variants and errors</h2>
-		<ul class="divide-y divide-base-300">
-			{#each release.variants as variant (variant.key)}
-				<li class="grid gap-x-5 py-2 sm:grid-cols-[7rem_10rem_1fr]">
-					<strong class="wrap-break-word">{coverOf(variant)}</strong>
-					<span title={VARIANT_KINDS[variant.kind].meaning}
-						>{variant.kind}{variant.printRun ? ` /${variant.printRun}` : ''}</span
-					>
-					<span>
-						{variant.name}{#if variant.howToTell}<span class="quiet">
-								· {variant.howToTell}</span
-							>{/if}
-						{#if variant.confidence || variant.source}
-							<span class="block text-sm quiet"
-								>{[variant.confidence, variant.source].filter(Boolean).join(', ')}</span
-							>
-						{/if}
-					</span>
-				</li>
-			{/each}
-		</ul>
-	</section>
-{/if}
+<section class="mt-8" aria-labelledby="variants">
+	<h2 id="variants" class="mb-2">Variants and errors</h2>
+	<ul class="divide-y divide-base-300">
+		{#each release.variants as variant (variant.key)}
+			<li class="grid gap-x-5 py-2 sm:grid-cols-[7rem_10rem_1fr]">
+				<strong class="wrap-break-word">{coverOf(variant)}</strong>
+				<span title={VARIANT_KINDS[variant.kind].meaning}
+					>{variant.kind}{variant.printRun ? ` /${variant.printRun}` : ''}</span
+				>
+				<span>
+					{variant.name}{#if variant.howToTell}<span class="quiet">
+							· {variant.howToTell}</span
+						>{/if}
+					{#if variant.confidence || variant.source}
+						<span class="block text-sm quiet"
+							>{[variant.confidence, variant.source].filter(Boolean).join(', ')}</span
+						>
+					{/if}
+				</span>
+			</li>
+		{/each}
+	</ul>
+	<form method="POST" action="?/variant" use:enhance class="mt-3 flex flex-wrap items-end gap-2">
+		<label class="block min-w-0 flex-1 basis-72">
+			<span class="block text-sm quiet">Record one in a line</span>
+			<input
+				class="input w-full"
+				name="line"
+				required
+				maxlength="1000"
+				autocomplete="off"
+				placeholder="27: home town, two printings"
+			/>
+		</label>
+		<button class="btn">Record</button>
+	</form>
+	{#if problems.length > 0}<div class="mt-3" role="alert"><ProblemList {problems} /></div>{/if}
+</section>

@@ -88,7 +88,7 @@
 				</div>{/if}
 			{#if reading.problems.length > 0}
 				<h3 class="mb-2 font-semibold text-error">
-					{countOf(reading.problems.length, 'problem')}; mend them before it can be created
+					{countOf(reading.problems.length, 'problem')} to mend before it can be created
 				</h3>
 				<ul class="mb-5 space-y-1.5 border-l-3 border-error pl-4" data-testid="outline-problems">
 					{#each reading.problems.slice(0, 30) as problem, i (i)}

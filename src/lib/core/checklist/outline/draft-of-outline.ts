@@ -199,7 +199,7 @@ function parallelOf(
 	};
 }
 
-function variantsOf(
+export function variantsOf(
 	line: PlacedLine & OutlineLine & { readonly kind: 'variant' },
 	keyOf: (name: string, line: number) => string
 ): readonly VariantDraft[] {

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { expand } from '../expand.ts';
 import { VARIANT_KIND_NAMES } from '../variant.ts';
+import { addVariantLine } from './add-variant-line.ts';
 import { formatOutline } from './format-outline.ts';
 import type { OutlineLine } from './outline.ts';
 import { parseOutline } from './parse-outline.ts';
@@ -235,4 +236,33 @@ test('for all outlines, parse(format(x)) = x', () => {
 		}),
 		{ numRuns: 400 }
 	);
+});
+
+describe('a variant in one line', () => {
+	const { release } = readOutline('release R, M, 1994\nbase Base: 1-9\ninsert Ink: 1-3');
+	test.each<[string, string[]]>([
+		['7: home town, two printings', ['error home-town base-7']],
+		['image variation 2 in Ink: dusk', ['image variation dusk ink-2']],
+		['error 8-9: back', ['error back base-8', 'error back base-9']]
+	])('%s', (line, added) => {
+		const outcome = addVariantLine(release, line);
+		if (!outcome.ok) throw new RangeError(JSON.stringify(outcome.problems));
+		const kindOf = (key: string | null) =>
+			outcome.value.variants.find((one) => one.key === key)?.kind ?? '';
+		const versions = expand(outcome.value).filter(({ variantKey }) => variantKey);
+		expect(
+			versions.map(({ variantKey, cardKey }) => `${kindOf(variantKey)} ${variantKey} ${cardKey}`)
+		).toEqual(added);
+	});
+
+	test.each([
+		['', /empty/],
+		['base B: 1-9', /no variant/],
+		['99: town', /no card "99"/],
+		['error 1 in Nix: town', /no section "Nix"/],
+		['27', /not understood/]
+	])('"%s" is refused', (line, message) => {
+		const outcome = addVariantLine(release, line);
+		expect(outcome.ok ? '' : outcome.problems[0]?.message).toMatch(message);
+	});
 });
