@@ -1,4 +1,5 @@
 import { Type } from 'typebox';
+import { CARD_MARKS } from '../core/checklist/card.ts';
 import { MOST_COPIES, LONGEST_LINE } from '../core/shorthand/parse-entry-line.ts';
 import { ConditionSchema, VersionKeySchema } from './compute.ts';
 
@@ -30,6 +31,36 @@ export const OwnedSchema = Type.Object(
 			{ minItems: 1, maxItems: 50_000 }
 		),
 		condition: Type.Optional(ConditionSchema)
+	},
+	closed
+);
+
+const CardKeySchema = Type.String({ minLength: 1, maxLength: 200 });
+const Text = (maxLength: number) => Type.String({ maxLength, pattern: '^[^\\u0000-\\u001f]*$' });
+
+/** Edits of cards: `PUT /api/releases/{release}/cards`. */
+export const CardEditsSchema = Type.Object(
+	{
+		change: Type.Array(
+			Type.Object(
+				{
+					card: CardKeySchema,
+					number: Type.Optional(Text(24)),
+					title: Type.Optional(Text(300)),
+					group: Type.Optional(Text(200)),
+					rarity: Type.Optional(Text(60)),
+					subjects: Type.Optional(Type.Array(Text(200), { maxItems: 50 })),
+					marks: Type.Optional(Type.Array(Type.Enum([...CARD_MARKS]), { uniqueItems: true }))
+				},
+				closed
+			),
+			{ maxItems: 50_000 }
+		),
+		remove: Type.Array(CardKeySchema, { maxItems: 50_000 }),
+		add: Type.Array(
+			Type.Object({ section: CardKeySchema, number: Text(24), title: Text(300) }, closed),
+			{ maxItems: 5000 }
+		)
 	},
 	closed
 );

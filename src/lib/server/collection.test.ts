@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { eq } from 'drizzle-orm';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
 import { resolveRelease } from '../core/checklist/resolve-release.ts';
+import { good } from '../core/problem.ts';
 import { progressOf } from '../core/goal/progress.ts';
 import { makeBinder, listBinders, readBinder, setLayout } from './binders/binders.ts';
 import { logLine, logOwned } from './copies/log.ts';
@@ -117,22 +118,24 @@ describe('an edit of a release', () => {
 
 	test('keeps every copy attached, moves progress, and is undone', async () => {
 		const before = await owned();
-		const saved = await saveRelease(collection, 'r', 'edit', (release) => ({
-			...release,
-			name: 'Renamed',
-			sections: release.sections.map((section) => ({
-				...section,
-				cards: [
-					...section.cards.map((card) => ({
-						...card,
-						title: `${card.title}!`,
-						number: `${card.number}`
-					})),
-					...(section.key === 'sub' ? [{ ...card21, key: 'base-26', number: '26' }] : [])
-				]
-			})),
-			variants: [{ key: 'town', kind: 'error', name: 'Town', cards: ['3'] }]
-		}));
+		const saved = await saveRelease(collection, 'r', 'edit', (release) =>
+			good({
+				...release,
+				name: 'Renamed',
+				sections: release.sections.map((section) => ({
+					...section,
+					cards: [
+						...section.cards.map((card) => ({
+							...card,
+							title: `${card.title}!`,
+							number: `${card.number}`
+						})),
+						...(section.key === 'sub' ? [{ ...card21, key: 'base-26', number: '26' }] : [])
+					]
+				})),
+				variants: [{ key: 'town', kind: 'error', name: 'Town', cards: ['3'] }]
+			})
+		);
 		expect(saved).toMatchObject({ ok: true });
 		expect(await owned()).toEqual(before);
 		expect(await totals()).toEqual(['6/26']);
@@ -143,14 +146,16 @@ describe('an edit of a release', () => {
 	});
 
 	test('that would orphan copies is refused, and each version is named', async () => {
-		const saved = await saveRelease(collection, 'r', 'edit', (release) => ({
-			...release,
-			parallels: [],
-			sections: release.sections.map((section) => ({
-				...section,
-				cards: section.cards.filter(({ number }) => number !== '2')
-			}))
-		}));
+		const saved = await saveRelease(collection, 'r', 'edit', (release) =>
+			good({
+				...release,
+				parallels: [],
+				sections: release.sections.map((section) => ({
+					...section,
+					cards: section.cards.filter(({ number }) => number !== '2')
+				}))
+			})
+		);
 		expect(saved.ok ? [] : saved.problems.map(({ field }) => field)).toEqual([
 			'r/base-2',
 			'r/base-3~brass'
@@ -161,7 +166,7 @@ describe('an edit of a release', () => {
 
 	test('that changes nothing leaves no step', async () => {
 		const at = (await nextSteps(collection.db)).undo?.id;
-		await saveRelease(collection, 'r', 'edit', (release) => ({ ...release }));
+		await saveRelease(collection, 'r', 'edit', (release) => good({ ...release }));
 		expect((await nextSteps(collection.db)).undo?.id).toBe(at);
 	});
 });

@@ -20,7 +20,7 @@ export function saveRelease(
 	collection: Collection,
 	key: string,
 	label: string,
-	edit: (release: Release) => Release
+	edit: (release: Release) => Outcome<Release>
 ): Promise<Outcome<{ readonly key: string }>> {
 	return makeChange(collection, async (record, tx) => {
 		const stored = await loadRelease(tx, key);
@@ -30,7 +30,9 @@ export function saveRelease(
 			touches: []
 		});
 		if (!stored) return refused([{ message: 'this release is not in the collection' }]);
-		const edited = edit(stored.release);
+		const outcome = edit(stored.release);
+		if (!outcome.ok) return refused(outcome.problems);
+		const edited = outcome.value;
 		const problems = [
 			...checkRelease(edited),
 			...orphans(edited, countOwned(await readCopies(tx, stored.id)))

@@ -2,30 +2,13 @@ import { error, fail, redirect } from '@sveltejs/kit';
 import { applyMend } from '$lib/core/checklist/doctor/apply-mend';
 import { fillTitles, readTitles } from '$lib/core/checklist/fill-titles';
 import { addVariantLine } from '$lib/core/checklist/outline/add-variant-line';
-import type { Release } from '$lib/core/checklist/release';
-import { bad, good, type Outcome } from '$lib/core/problem';
+import { bad, good } from '$lib/core/problem';
 import { examine } from '$lib/core/checklist/doctor/examine';
 import { theCollection } from '$lib/server/collection';
 import { listGoals } from '$lib/server/goals/read-goals';
 import { loadRelease } from '$lib/server/releases/load-release';
 import { saveRelease } from '$lib/server/releases/save-release';
 import { removeRelease } from '$lib/server/releases/remove-release';
-
-/** Works out an edit on the release as it is stored, and saves it whole or not at all. */
-async function editRelease(
-	key: string,
-	label: string,
-	edit: (release: Release) => Outcome<Release>
-): Promise<Outcome<unknown>> {
-	let refused: Outcome<Release> | null = null;
-	const saved = await saveRelease(await theCollection(), key, label, (release) => {
-		const outcome = edit(release);
-		if (outcome.ok) return outcome.value;
-		refused = outcome;
-		return release;
-	});
-	return refused ?? saved;
-}
 
 export const load = async ({ params }) => {
 	const { db } = await theCollection();
@@ -42,26 +25,27 @@ export const actions = {
 	/** Puts right what the doctor found: the finding is worked out anew and must still be there. */
 	mend: async ({ params, request }) => {
 		const wanted = String((await request.formData()).get('message') ?? '');
-		let isFound = false;
 		const outcome = await saveRelease(
 			await theCollection(),
 			params.release,
 			`mend: ${wanted}`,
 			(release) => {
 				const mend = examine(release).find(({ message }) => message === wanted)?.mend;
-				isFound = mend !== undefined;
-				return mend ? applyMend(release, mend) : release;
+				return mend
+					? good(applyMend(release, mend))
+					: bad([{ message: 'this finding is no longer there', remedy: 'Reload the page.' }]);
 			}
 		);
-		if (!outcome.ok) return fail(400, { problems: outcome.problems });
-		if (!isFound) return fail(400, { problems: [{ message: 'this finding is no longer there' }] });
-		return { problems: [] };
+		return outcome.ok ? { problems: [] } : fail(400, { problems: outcome.problems });
 	},
 	/** Records a variant or an error by one line. */
 	variant: async ({ params, request }) => {
 		const line = String((await request.formData()).get('line') ?? '').slice(0, 1000);
-		const outcome = await editRelease(params.release, `record ${line}`, (release) =>
-			addVariantLine(release, line)
+		const outcome = await saveRelease(
+			await theCollection(),
+			params.release,
+			`record ${line}`,
+			(release) => addVariantLine(release, line)
 		);
 		return outcome.ok ? { variantProblems: [] } : fail(400, { variantProblems: outcome.problems });
 	},
@@ -70,11 +54,16 @@ export const actions = {
 		const form = await request.formData();
 		const { lines, problems } = readTitles(String(form.get('text') ?? '').slice(0, 5_000_000));
 		const numbering = String(form.get('numbering') ?? '');
-		const outcome = await editRelease(params.release, 'fill in titles', (release) => {
-			const result = fillTitles(release, numbering, lines);
-			const all = [...problems, ...result.problems];
-			return all.length > 0 ? bad(all) : good(result.release);
-		});
+		const outcome = await saveRelease(
+			await theCollection(),
+			params.release,
+			'fill in titles',
+			(release) => {
+				const result = fillTitles(release, numbering, lines);
+				const all = [...problems, ...result.problems];
+				return all.length > 0 ? bad(all) : good(result.release);
+			}
+		);
 		return outcome.ok ? { titleProblems: [] } : fail(400, { titleProblems: outcome.problems });
 	},
 	remove: async ({ params }) => {

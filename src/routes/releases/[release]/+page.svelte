@@ -40,6 +40,7 @@
 	</div>
 	<div class="flex flex-wrap gap-2">
 		<a class="btn" href={comparePath}>Side by side</a>
+		<a class="btn" href={resolve('/releases/[release]/edit', { release: release.key })}>Edit</a>
 		<a class="btn btn-primary" href={logPath}>Log copies</a>
 		<a class="btn" href={goalPath}>Make a goal</a>
 	</div>

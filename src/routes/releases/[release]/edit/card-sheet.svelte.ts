@@ -1,0 +1,191 @@
+import { invalidateAll } from '$app/navigation';
+import type { CardMark } from '$lib/core/checklist/card';
+import type { CardEdit, CardEdits } from '$lib/core/checklist/edit-cards';
+import type { Release } from '$lib/core/checklist/release';
+import type { Problem } from '$lib/core/problem';
+import { send } from '$lib/ui/send';
+
+export type TextField = 'number' | 'title' | 'group' | 'rarity' | 'subjects';
+
+/** A row of the sheet: a card as it will be, with what has become of it. */
+export interface SheetRow {
+	readonly key: string;
+	readonly text: Readonly<Record<TextField, string>>;
+	readonly marks: readonly CardMark[];
+	readonly state: 'same' | 'changed' | 'removed' | 'added';
+	readonly isChosen: boolean;
+}
+
+type Draft = Partial<Record<TextField, string>> & { readonly marks?: readonly CardMark[] };
+
+/** Edits of a checklist before they are saved, and the rows that are chosen for a bulk edit. */
+export function createCardSheet(release: () => Release) {
+	let sectionKey = $state(release().sections[0]?.key ?? '');
+	let drafts = $state.raw<Readonly<Record<string, Draft>>>({});
+	let removed = $state.raw<readonly string[]>([]);
+	let added = $state.raw<readonly { readonly key: string; readonly section: string }[]>([]);
+	let chosen = $state.raw<readonly string[]>([]);
+	let anchor = '';
+	let addedSoFar = 0;
+	let problems = $state.raw<readonly Problem[]>([]);
+	let busy = $state(false);
+
+	const section = $derived(release().sections.find(({ key }) => key === sectionKey));
+	const rows = $derived.by((): SheetRow[] => {
+		const gone = new Set(removed);
+		const picked = new Set(chosen);
+		const own = (section?.cards ?? []).map((card) => {
+			const draft = drafts[card.key];
+			return {
+				key: card.key,
+				text: {
+					number: draft?.number ?? card.number ?? '',
+					title: draft?.title ?? card.title,
+					group: draft?.group ?? card.group ?? '',
+					rarity: draft?.rarity ?? card.rarity ?? '',
+					subjects: draft?.subjects ?? card.subjects.join('; ')
+				},
+				marks: draft?.marks ?? card.marks,
+				state: gone.has(card.key)
+					? ('removed' as const)
+					: draft
+						? ('changed' as const)
+						: ('same' as const),
+				isChosen: picked.has(card.key)
+			};
+		});
+		const fresh = added
+			.filter((card) => card.section === sectionKey)
+			.map(({ key }) => ({
+				key,
+				text: { number: '', title: '', group: '', rarity: '', subjects: '', ...drafts[key] },
+				marks: [],
+				state: 'added' as const,
+				isChosen: picked.has(key)
+			}));
+		return [...own, ...fresh];
+	});
+	const addedKeys = $derived(new Set(added.map(({ key }) => key)));
+	const changedKeys = $derived(
+		Object.keys(drafts).filter((key) => !addedKeys.has(key) && !removed.includes(key))
+	);
+	const count = $derived(changedKeys.length + removed.length + added.length);
+
+	const edits = (): CardEdits => ({
+		change: changedKeys.map((key): CardEdit => {
+			const { subjects, ...rest } = drafts[key] ?? {};
+			const list = subjects
+				?.split(';')
+				.map((one) => one.trim())
+				.filter(Boolean);
+			return { card: key, ...rest, ...(list ? { subjects: list } : {}) };
+		}),
+		remove: removed,
+		add: added.map(({ key, section: into }) => ({
+			section: into,
+			number: drafts[key]?.number ?? '',
+			title: drafts[key]?.title ?? ''
+		}))
+	});
+
+	return {
+		get sectionKey() {
+			return sectionKey;
+		},
+		set sectionKey(key: string) {
+			sectionKey = key;
+			chosen = [];
+		},
+		get isEdition() {
+			return section?.edition !== undefined;
+		},
+		get rows() {
+			return rows;
+		},
+		get count() {
+			return count;
+		},
+		get chosenCount() {
+			return chosen.length;
+		},
+		get problems() {
+			return problems;
+		},
+		get busy() {
+			return busy;
+		},
+		write(key: string, field: TextField, value: string) {
+			drafts = { ...drafts, [key]: { ...drafts[key], [field]: value } };
+		},
+		/** Chooses a row; with Shift the run from the one chosen before. */
+		choose(key: string, extend: boolean) {
+			const keys = rows.map((row) => row.key);
+			const from = keys.indexOf(anchor);
+			const to = keys.indexOf(key);
+			if (extend && from >= 0) {
+				const run = keys.slice(Math.min(from, to), Math.max(from, to) + 1);
+				chosen = [...new Set([...chosen, ...run])];
+			} else {
+				chosen = chosen.includes(key) ? chosen.filter((one) => one !== key) : [...chosen, key];
+				anchor = key;
+			}
+		},
+		chooseAll() {
+			chosen = chosen.length === rows.length ? [] : rows.map(({ key }) => key);
+		},
+		/** Sets a field of every chosen row. */
+		writeChosen(field: TextField, value: string) {
+			drafts = {
+				...drafts,
+				...Object.fromEntries(chosen.map((key) => [key, { ...drafts[key], [field]: value }]))
+			};
+		},
+		markChosen(mark: CardMark) {
+			const marksOf = new Map(rows.map(({ key, marks }) => [key, marks]));
+			const isOnAll = chosen.every((key) => marksOf.get(key)?.includes(mark));
+			const next = (key: string) => {
+				const marks = (marksOf.get(key) ?? []).filter((one) => one !== mark);
+				return isOnAll ? marks : [...marks, mark];
+			};
+			drafts = {
+				...drafts,
+				...Object.fromEntries(chosen.map((key) => [key, { ...drafts[key], marks: next(key) }]))
+			};
+		},
+		removeChosen() {
+			const gone = new Set(chosen);
+			removed = [...new Set([...removed, ...chosen.filter((key) => !addedKeys.has(key))])];
+			added = added.filter(({ key }) => !gone.has(key));
+			chosen = [];
+		},
+		addCard() {
+			added = [...added, { key: `new ${++addedSoFar}`, section: sectionKey }];
+		},
+		discard() {
+			drafts = {};
+			removed = [];
+			added = [];
+			chosen = [];
+			problems = [];
+		},
+		async save() {
+			if (count === 0 || busy) return;
+			busy = true;
+			const sent = { drafts, removed, added };
+			const outcome = await send('PUT', `/api/releases/${release().key}/cards`, edits());
+			problems = outcome.ok ? [] : outcome.problems;
+			await invalidateAll();
+			if (outcome.ok) {
+				// What was typed while it was being saved stays.
+				drafts = Object.fromEntries(
+					Object.entries(drafts).filter(([key, draft]) => draft !== sent.drafts[key])
+				);
+				removed = removed.filter((key) => !sent.removed.includes(key));
+				added = added.filter((card) => !sent.added.includes(card));
+			}
+			busy = false;
+		}
+	};
+}
+
+export type CardSheet = ReturnType<typeof createCardSheet>;

@@ -1,0 +1,101 @@
+import { expect, test } from './program.ts';
+
+test('a release is sketched, filled in, mended and compared', async ({ page, empty }) => {
+	await page.goto(`${empty.url}/releases/outline`);
+	const outline = page.getByLabel('Outline');
+
+	// Problems are named as one types, and lead to their place.
+	await outline.fill(
+		'release Gull Row, M, 1996\nbase Base: 1-12, stated 14\nparallel Slate: Base /90, Nix /5\n'
+	);
+	await expect(page.getByTestId('outline-problems')).toContainText(
+		'Line 3: there is no section "Nix"'
+	);
+	await expect(page.getByRole('button', { name: 'Create Gull Row' })).toBeDisabled();
+	await page.getByRole('button', { name: 'Line 3' }).click();
+	await page.keyboard.type('parallel Slate: Base /90');
+	await expect(page.getByTestId('outline-cards')).toHaveText('12 cards');
+	await page.getByRole('button', { name: 'Create Gull Row' }).click();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Gull Row');
+	await expect(page.getByTestId('findings')).toContainText(
+		'the checklist card says 14 for Base, you have 12: 2 are not entered'
+	);
+
+	// Titles from a pasted list: a stranger keeps all of it out, then it goes in.
+	const list = page.getByLabel('List with number, title and group');
+	await list.fill('#1. Ada  Hale – Keepers\n2 Bram Marsh – Keepers\n40 Nobody');
+	await expect(page.getByText('line 3: there is no card 40 here')).toBeVisible();
+	await expect(page.getByRole('button', { name: 'Fill in 2 titles' })).toBeDisabled();
+	await list.fill('#1. Ada  Hale – Keepers\n2 Bram Marsh – Keepers');
+	await expect(page.getByText('Forgiven: double spaces, marks around the number.')).toBeVisible();
+	await page.getByRole('button', { name: 'Fill in 2 titles' }).click();
+	await expect(page.getByText('Ada Hale', { exact: true })).toBeVisible();
+
+	// A variant in a line; one that cannot be is refused with its reason.
+	const variant = page.getByLabel('Record one in a line');
+	await variant.fill('99: town');
+	await page.keyboard.press('Enter');
+	await expect(page.getByText('there is no card "99" in Base')).toBeVisible();
+	await variant.fill('2: home town, two printings');
+	await page.keyboard.press('Enter');
+	await expect(page.getByText('12 cards · 25 versions')).toBeVisible();
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(page.getByText('12 cards · 24 versions')).toBeVisible();
+
+	// A second release with a gap: the doctor's mend, and the two years one above the other.
+	await page.goto(`${empty.url}/releases/outline`);
+	await outline.fill('release Gull Row 1997, M, 1997\nbase Base: 1-5, 8-9\nparallel Ghost: 20-30');
+	await page.getByRole('button', { name: 'Create Gull Row 1997' }).click();
+	const findings = page.getByTestId('findings').getByRole('listitem');
+	await expect(findings).toHaveCount(2);
+	await findings
+		.filter({ hasText: 'Base has no 6, 7' })
+		.getByRole('button', { name: 'Add them' })
+		.click();
+	await expect(findings).toHaveCount(1);
+	await page.getByRole('button', { name: 'Remove it' }).click();
+	await expect(page.getByText('Nothing is out of place.')).toBeVisible();
+	await page.getByRole('link', { name: 'Side by side' }).click();
+	await expect(page.getByText('Base: 9 cards')).toBeVisible();
+	await expect(page.getByText('Base: 12 cards, in Slate')).toBeVisible();
+});
+
+test('the checklist is edited by keys and in bulk; an edit that would orphan a copy is refused', async ({
+	page,
+	empty,
+	request
+}) => {
+	const data = { outline: 'release R, M, 1994\nbase Base: 1-5\nsubset Dogs in Base: 4-5' };
+	const sketched = await request.post(`${empty.url}/api/compute/read-outline`, { data });
+	const { checklist } = (await sketched.json()) as { checklist: object };
+	await request.post(`${empty.url}/api/releases`, { data: checklist });
+	await request.post(`${empty.url}/api/releases/r-1994/log`, {
+		data: { line: '2x2', numbering: null, parallel: null }
+	});
+	await page.goto(`${empty.url}/releases/r-1994/edit`, { waitUntil: 'networkidle' });
+
+	await page.getByLabel('Title of 1').focus();
+	await page.keyboard.type('Ada');
+	await page.keyboard.press('ArrowDown');
+	await page.keyboard.type('Bram');
+	await page.keyboard.press('Control+s');
+	await expect(page.getByRole('button', { name: 'Save 0 changes' })).toBeVisible();
+	await expect(page.getByTestId('last-step')).toContainText('edit 2 cards');
+
+	await page.getByLabel('Choose 1').click();
+	await page.getByLabel('Choose 3').click({ modifiers: ['Shift'] });
+	await page.getByLabel('Group of the chosen cards').fill('Keepers');
+	await page.getByRole('button', { name: 'Set group' }).click();
+	await page.getByRole('button', { name: 'Save 3 changes' }).click();
+	await expect(page.getByLabel('Group of 3')).toHaveValue('Keepers');
+
+	await page.getByRole('button', { name: 'Remove' }).click();
+	await page.getByRole('button', { name: 'Save 3 changes' }).click();
+	await expect(page.getByRole('alert')).toContainText(
+		'2 copies of r-1994/base-2 would belong to nothing'
+	);
+	await page.getByRole('button', { name: 'Discard' }).click();
+	await expect(page.getByLabel('Title of 2')).toHaveValue('Bram');
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(page.getByLabel('Group of 3')).toHaveValue('');
+});
