@@ -2,12 +2,33 @@ import { Bench } from 'tinybench';
 import { binderSlots } from '../src/lib/core/binder/binder-slots.ts';
 import { USUAL_LAYOUT } from '../src/lib/core/binder/binder-layout.ts';
 import { planBinder } from '../src/lib/core/binder/plan-binder.ts';
+import { examine } from '../src/lib/core/checklist/doctor/examine.ts';
 import { expand } from '../src/lib/core/checklist/expand.ts';
 import { fillSlots } from '../src/lib/core/goal/fill-slots.ts';
 import { scopeGoal } from '../src/lib/core/goal/scope-goal.ts';
 import { indexCards } from '../src/lib/core/shorthand/card-index.ts';
 import { readShorthand } from '../src/lib/core/shorthand/read-shorthand.ts';
 import { madeUpRelease } from './made-up-release.ts';
+
+/** ● 500 cards, 25 parallels, a variant on every tenth card: the size that the checklist must bear. */
+async function benchOddities(): Promise<void> {
+	const plain = madeUpRelease(500, 25);
+	const variants = plain.sections[1]?.cards.map(({ number }, i) => ({
+		key: `v${i}`,
+		kind: 'error' as const,
+		name: `v${i}`,
+		cards: [number ?? '']
+	}));
+	const release = { ...plain, variants: variants ?? [] };
+	const keys = expand(release).map(({ key }) => key);
+	const bench = new Bench({ time: 500, warmupTime: 100 });
+	bench
+		.add('plain sort', () => void [...keys].sort())
+		.add('expand', () => void expand(release))
+		.add('examine', () => void examine(release));
+	await bench.run();
+	report(`500 cards, 25 parallels, 50 variants: ${keys.length} versions`, bench);
+}
 
 /** Expands, fills, lays out and reads at two sizes; the baseline is a plain sort of the same array. */
 export async function runBench(): Promise<void> {
@@ -37,6 +58,7 @@ export async function runBench(): Promise<void> {
 		await bench.run();
 		report(`${size} cards, ${slots.length} versions, ${copies.length} piles`, bench);
 	}
+	await benchOddities();
 }
 
 function report(title: string, bench: Bench): void {

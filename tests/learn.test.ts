@@ -1,3 +1,4 @@
+import { writeXlsx } from '../src/lib/formats/xlsx.ts';
 import { expect, test } from './program.ts';
 
 test('a release is sketched, filled in, mended and compared', async ({ page, empty }) => {
@@ -98,4 +99,48 @@ test('the checklist is edited by keys and in bulk; an edit that would orphan a c
 	await expect(page.getByLabel('Title of 2')).toHaveValue('Bram');
 	await page.getByRole('button', { name: 'Undo' }).click();
 	await expect(page.getByLabel('Group of 3')).toHaveValue('');
+});
+
+test('a workbook of 10,000 rows is previewed; its columns are guessed, chosen and remembered', async ({
+	page,
+	empty
+}) => {
+	const rows = Array.from({ length: 10_000 }, (_, i) => [String(i + 1), `Lamp ${i + 1}`, 'red']);
+	const bytes = await writeXlsx('Cards', [['Nr', 'Card name', 'Colour'], ...rows]);
+	await page.goto(`${empty.url}/releases/import`, { waitUntil: 'networkidle' });
+	await page.getByLabel('Maker').fill('M');
+	const file = { name: 'lamps-1996.xlsx', mimeType: 'application/zip', buffer: Buffer.from(bytes) };
+	const started = Date.now();
+	await page.getByLabel('Drag a file in here').setInputFiles(file);
+	await expect(page.getByRole('status').filter({ hasText: 'Reading…' })).toBeVisible();
+	await expect(page.getByText('This would create 10,000 cards in 1 section')).toBeVisible({
+		timeout: 20_000
+	});
+	console.log(`10,000 rows previewed after ${Date.now() - started} ms`);
+	await expect(page.getByText('Colour: this column is not read')).toBeVisible();
+	await page.getByLabel('Colour').selectOption('group');
+	await expect(page.getByText('Colour: this column is not read')).toHaveCount(0, {
+		timeout: 20_000
+	});
+
+	await page.goto(`${empty.url}/releases/import`, { waitUntil: 'networkidle' });
+	await page.getByLabel('Maker').fill('M');
+	await page.getByLabel('Drag a file in here').setInputFiles(file);
+	await expect(page.getByLabel('Colour')).toHaveValue('group', { timeout: 20_000 });
+	await expect(page.getByText('Colour: this column is not read')).toHaveCount(0, {
+		timeout: 20_000
+	});
+	await page.getByRole('button', { name: 'Create Lamps 1996' }).click();
+	await expect(page.getByText('10,000 cards · 10,000 versions')).toBeVisible({ timeout: 30_000 });
+	// The wall draws what is seen: a tile far below is there, but nothing of it is rendered.
+	const last = page.getByRole('button', { name: /^10000, / });
+	expect(await last.evaluate((tile) => tile.checkVisibility({ contentVisibilityAuto: true }))).toBe(
+		true
+	);
+	expect(
+		await last
+			.locator('span')
+			.first()
+			.evaluate((inside) => inside.checkVisibility({ contentVisibilityAuto: true }))
+	).toBe(false);
 });

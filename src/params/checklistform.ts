@@ -1,1 +1,4 @@
-export const match = (form: string): form is 'csv' | 'json' => form === 'csv' || form === 'json';
+const FORMS = ['csv', 'json', 'xlsx'] as const;
+
+export const match = (form: string): form is (typeof FORMS)[number] =>
+	FORMS.some((known) => known === form);

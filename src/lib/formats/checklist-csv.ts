@@ -13,22 +13,34 @@ import {
 	CSV_COLUMNS,
 	NO_PARALLEL,
 	type CsvColumn,
-	type CsvDefaults
+	type CsvDefaults,
+	type CsvRow
 } from './checklist-csv-columns.ts';
 import { formatListCell } from './list-cell.ts';
 import { markupNotes } from './markup-notes.ts';
-import { readCsvRows } from './read-csv-rows.ts';
+import { readCsvTable } from './read-csv-table.ts';
 import { sectionsOfRows } from './sections-of-rows.ts';
+import { guessColumns, rowsOfTable } from './table.ts';
+
+/** Reads a checklist from CSV text; see `readChecklistRows`. */
+export function readChecklistCsv(text: string, defaults: CsvDefaults = {}): Outcome<Release> {
+	const table = readCsvTable(text);
+	if (!table.ok) return table;
+	const rows = rowsOfTable(table.value, guessColumns(table.value.header));
+	return rows.ok ? readChecklistRows(rows.value, defaults, rows.notes) : rows;
+}
 
 /**
- * Reads a checklist with one row a card (docs/formats.md). What the file does not say about the
+ * Reads a checklist with one row a card (docs/formats.md). What the rows do not say about the
  * release is taken from `defaults`. All problems come at once, with line and field.
  */
-export function readChecklistCsv(text: string, defaults: CsvDefaults = {}): Outcome<Release> {
-	const rows = readCsvRows(text);
-	if (!rows.ok) return rows;
-	const first = rows.value[0];
-	if (!first) throw new RangeError('readChecklistCsv: rows were read, but there are none');
+export function readChecklistRows(
+	rows: readonly CsvRow[],
+	defaults: CsvDefaults = {},
+	rowNotes: readonly Problem[] = []
+): Outcome<Release> {
+	const first = rows[0];
+	if (!first) throw new RangeError('readChecklistRows: there are no rows');
 	const problems: Problem[] = [];
 	const release = {
 		name: first.cell('release') || defaults.name?.trim() || '',
@@ -44,7 +56,7 @@ export function readChecklistCsv(text: string, defaults: CsvDefaults = {}): Outc
 			});
 		}
 	}
-	const { sections, parallels, lineOf, problems: rowProblems } = sectionsOfRows(rows.value);
+	const { sections, parallels, lineOf, problems: rowProblems } = sectionsOfRows(rows);
 	const document = {
 		format: 'jade-checklist',
 		formatVersion: 1,
@@ -62,9 +74,9 @@ export function readChecklistCsv(text: string, defaults: CsvDefaults = {}): Outc
 		({ pointer }) => !pointer?.startsWith('/release/') || problems.length === 0
 	);
 	problems.push(...shape.map(locate));
-	if (problems.length > 0) return bad(byLine(problems));
+	if (problems.length > 0) return bad(byLine(problems), rowNotes);
 	const draft = asDraft(document as Parameters<typeof asDraft>[0]);
-	const notes = markupNotes(draft).map(locate);
+	const notes = [...rowNotes, ...markupNotes(draft).map(locate)];
 	const outcome = resolveRelease(draft);
 	return outcome.ok
 		? { ...outcome, notes }
@@ -76,11 +88,11 @@ function byLine(problems: readonly Problem[]): Problem[] {
 }
 
 /**
- * Writes a release with one row a card; the cards of an edition are written out. Not carried: pack
+ * Lays a release out with one row a card, the header first; the cards of an edition are written out. Not carried: pack
  * types, notes, formats, arrangements, the rule of an edition, variants, and of parallels all but
  * name and print run; sections without cards (the JSON form has all of them).
  */
-export function formatChecklistCsv(release: Release): string {
+export function checklistTable(release: Release): readonly (readonly string[])[] {
 	const sections = wholeSections(release);
 	const owners = new Map(sections.map((section) => [section.key, section]));
 	const rows = sections.flatMap((section) => {
@@ -102,7 +114,13 @@ export function formatChecklistCsv(release: Release): string {
 			key: card.key
 		}));
 	});
-	return `${Papa.unparse(rows, { columns: [...CSV_COLUMNS], newline: '\r\n' })}\r\n`;
+	return [CSV_COLUMNS, ...rows.map((row) => CSV_COLUMNS.map((column) => row[column]))];
+}
+
+/** The same as CSV (RFC 4180). */
+export function formatChecklistCsv(release: Release): string {
+	const table = checklistTable(release).map((row) => [...row]);
+	return `${Papa.unparse(table, { newline: '\r\n' })}\r\n`;
 }
 
 function coveringOf(release: Release, section: Section, card: Card): readonly string[] {

@@ -19,6 +19,7 @@ import { importRelease } from './releases/import-release.ts';
 import { listReleases } from './releases/list-releases.ts';
 import { loadRelease } from './releases/load-release.ts';
 import { saveRelease } from './releases/save-release.ts';
+import { readSubject } from './releases/read-subject.ts';
 import { removeRelease } from './releases/remove-release.ts';
 import { readSettings } from './settings.ts';
 
@@ -330,6 +331,12 @@ test('the demo is the same every time, fills an empty collection only, and is 60
 	expect(first && Math.round((100 * first.have) / first.need)).toBe(60);
 	const [piles] = await collection.db.select().from(copies).where(eq(copies.id, 1));
 	expect(piles?.loggedAt).toBe('1996-10-05T18:30:00.000Z');
+	// Two years share a subject; its cards are found over both.
+	const both = await readSubject(collection.db, 'Quiet Harbour Light');
+	expect(both.map(({ releaseKey }) => releaseKey)).toEqual(
+		expect.arrayContaining(['harbour-lights-1994', 'harbour-lights-1995'])
+	);
+	expect(await readSubject(collection.db, "x' or 1=1 --")).toEqual([]);
 	const summary = (await listReleases(collection.db)).map(
 		({ key, cards: count, parallels }) => `${key} ${count} ${parallels}`
 	);

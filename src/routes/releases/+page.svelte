@@ -49,7 +49,10 @@
 							: ''}</span
 					>
 					<span class="text-right quiet"
-						>{goalsOf(key).length > 0 ? countOf(goalsOf(key).length, 'goal') : ''}</span
+						>{goalsOf(key)
+							.slice(0, 3)
+							.map((goal) => `${goal.have} of ${goal.need}`)
+							.join(' · ')}</span
 					>
 				</a>
 			</li>

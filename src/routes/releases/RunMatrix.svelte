@@ -73,7 +73,8 @@
 							>{[
 								row.edition ? `${row.kind}, an edition` : row.kind,
 								row.printRun ? `/${row.printRun}` : '',
-								row.listed ? '' : 'unlisted'
+								row.listed ? '' : 'unlisted',
+								row.alsoIn.length > 0 ? `shared with ${row.alsoIn.join(', ')}` : ''
 							]
 								.filter(Boolean)
 								.join(', ')}</span

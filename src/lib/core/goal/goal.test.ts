@@ -51,6 +51,28 @@ describe('scopeGoal', () => {
 	});
 });
 
+test('a panel and its single cards are alternatives: where the singles are asked for, it is not', () => {
+	const outcome = resolveRelease({
+		release: { name: 'P', maker: 'M', year: '1948' },
+		sections: [
+			{ name: 'Base', cards: numbers(1, 4) },
+			{
+				name: 'Panels',
+				kind: 'extra',
+				cards: [
+					{ number: 'P1', panelOf: ['1', '2'] },
+					{ number: 'P2', title: 'Loose' }
+				]
+			}
+		]
+	});
+	if (!outcome.ok) throw new RangeError(JSON.stringify(outcome.problems));
+	const keys = scopeGoal(outcome.value, { preset: 'strict-master' }).map(({ key }) => key);
+	expect(keys).toEqual(
+		['base-1', 'base-2', 'base-3', 'base-4', 'panels-p2'].map((card) => `p-1948/${card}`)
+	);
+});
+
 describe('progress and the missing list', () => {
 	const slots = scopeGoal(release, { preset: 'with-inserts' });
 	const filling = fillSlots(

@@ -1,5 +1,6 @@
 import { expand, type Version } from '../checklist/expand.ts';
-import type { Release } from '../checklist/release.ts';
+import { isNamed } from '../checklist/card-selector.ts';
+import { cardsOf, type Release } from '../checklist/release.ts';
 import { presetOf, type PresetKey } from './preset.ts';
 import type { Slot } from './slot.ts';
 
@@ -13,6 +14,20 @@ export interface GoalRules {
 /** A slot with the version that names it: where it stands in the release. */
 export interface ScopedSlot extends Slot {
 	readonly version: Version;
+}
+
+/** Panels whose single cards are all asked for: panel and singles are alternatives, never both. */
+function panelsInSingles(release: Release, asked: ReadonlySet<string>): ReadonlySet<string> {
+	const cards = cardsOf(release).map(({ card }) => card);
+	return new Set(
+		cards
+			.filter(
+				({ panelOf }) =>
+					panelOf.length > 0 &&
+					panelOf.every((name) => cards.some((card) => isNamed(card, name) && asked.has(card.key)))
+			)
+			.map(({ key }) => key)
+	);
 }
 
 /**
@@ -30,7 +45,9 @@ export function scopeGoal(release: Release, rules: GoalRules): readonly ScopedSl
 		if (preset.finishes === 'base') return version.parallelKey === null;
 		return rules.parallel !== undefined && version.parallelKey === rules.parallel;
 	};
-	return expand(release)
-		.filter(inScope)
+	const versions = expand(release).filter(inScope);
+	const pulledApart = panelsInSingles(release, new Set(versions.map(({ cardKey }) => cardKey)));
+	return versions
+		.filter(({ cardKey }) => !pulledApart.has(cardKey))
 		.map((version) => ({ key: version.key, versions: [version.key], quantity: 1, version }));
 }

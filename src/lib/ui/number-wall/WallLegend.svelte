@@ -13,7 +13,7 @@
 		<span class="flex items-center gap-1.5">
 			<span class={['relative inline-block size-4 rounded-sm border text-center leading-3', face]}>
 				{#if mark === '+1'}<span
-						class="absolute -top-1 -right-2 rounded-full bg-accent px-0.5 text-[9px] text-accent-content"
+						class="absolute top-0 right-0 rounded-bl-sm bg-accent px-px text-[8px] leading-2.5 text-accent-content"
 						>{mark}</span
 					>{:else}{mark}{/if}
 			</span>{name}

@@ -40,7 +40,7 @@
 <button
 	type="button"
 	class={[
-		'relative flex touch-pan-y flex-col justify-between rounded-sm border px-1 pt-1 pb-0.5 select-none',
+		'relative flex touch-pan-y flex-col justify-between rounded-sm border px-1 pt-1 pb-0.5 select-none [content-visibility:auto]',
 		wide ? 'h-11 w-44 items-start' : 'h-11 w-11 items-center',
 		FACE[tile.state],
 		chosen && 'outline-3 -outline-offset-1 outline-accent',
@@ -62,7 +62,7 @@
 	</span>
 	{#if tile.state === 'spare'}
 		<span
-			class="absolute -top-1.5 -right-1.5 rounded-full bg-accent px-1 text-[11px] leading-4 font-semibold text-accent-content"
+			class="absolute top-0 right-0 rounded-bl-md bg-accent px-0.5 text-[10px] leading-3.5 font-semibold text-accent-content"
 			aria-hidden="true">{tile.owned > 1 ? `+${tile.owned - 1}` : '+'}</span
 		>
 	{/if}

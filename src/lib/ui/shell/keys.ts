@@ -20,6 +20,12 @@ const WALL: readonly KeyHint[] = [
 	{ keys: 'Esc', does: 'let go of the run' }
 ];
 
+const SHEET: readonly KeyHint[] = [
+	{ keys: '↑ ↓  Enter', does: 'move in a column' },
+	{ keys: 'Shift + click', does: 'choose a run of cards' },
+	{ keys: 'Ctrl S', does: 'save' }
+];
+
 const SPREAD: readonly KeyHint[] = [
 	{ keys: '← →', does: 'leaf back, leaf on' },
 	{ keys: 'Home  End', does: 'first page, last page' }
@@ -30,6 +36,9 @@ export function keysOf(pathname: string): readonly KeyHint[] {
 		return [{ keys: 'Enter', does: 'apply the entry line' }, ...WALL, ...EVERYWHERE];
 	}
 	if (/^\/goals\/\d/.test(pathname)) return [...WALL, ...EVERYWHERE];
+	if (/^\/releases\/[^/]+\/edit$/.test(pathname)) return [...SHEET, ...EVERYWHERE];
+	if (/^\/releases\/(?!import|outline|compare)[^/]+$/.test(pathname))
+		return [...WALL, ...EVERYWHERE];
 	if (/^\/binders\/\d/.test(pathname)) return [...SPREAD, ...EVERYWHERE];
 	return EVERYWHERE;
 }

@@ -11,7 +11,7 @@ export const GET: RequestHandler = async () => json(await listReleases((await th
 export const POST: RequestHandler = async ({ request, url }) => {
 	const bytes = new Uint8Array(await request.arrayBuffer());
 	const given = (name: string) => url.searchParams.get(name) ?? '';
-	const read = readChecklist(bytes, {
+	const { outcome: read } = await readChecklist(bytes, {
 		name: given('name'),
 		maker: given('maker'),
 		year: given('year')

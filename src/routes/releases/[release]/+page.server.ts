@@ -5,6 +5,7 @@ import { addVariantLine } from '$lib/core/checklist/outline/add-variant-line';
 import { bad, good } from '$lib/core/problem';
 import { examine } from '$lib/core/checklist/doctor/examine';
 import { theCollection } from '$lib/server/collection';
+import { countOwned, readCopies } from '$lib/server/copies/read-copies';
 import { listGoals } from '$lib/server/goals/read-goals';
 import { loadRelease } from '$lib/server/releases/load-release';
 import { saveRelease } from '$lib/server/releases/save-release';
@@ -17,6 +18,7 @@ export const load = async ({ params }) => {
 	const goals = await listGoals(db);
 	return {
 		release: stored.release,
+		owned: [...countOwned(await readCopies(db, stored.id))],
 		goals: goals.filter(({ releaseKey }) => releaseKey === params.release)
 	};
 };

@@ -4,6 +4,9 @@
 	import { expand } from '$lib/core/checklist/expand';
 	import { cardsOf } from '$lib/core/checklist/release';
 	import { countOf } from '$lib/ui/numerals';
+	import ReleaseWalls from '$lib/ui/number-wall/ReleaseWalls.svelte';
+	import { createOwnedBook } from '$lib/ui/owned-book.svelte';
+	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import CardTable from './CardTable.svelte';
 	import RunMatrix from '../RunMatrix.svelte';
 	import DoctorList from './DoctorList.svelte';
@@ -13,12 +16,17 @@
 
 	let { data, form } = $props();
 	const release = $derived(data.release);
+	let finish = $state('');
+	const book = createOwnedBook({
+		releaseKey: () => data.release.key,
+		owned: () => data.owned
+	});
 	const goalPath = $derived(resolve(`/goals/new?release=${encodeURIComponent(release.key)}`));
 	const comparePath = $derived(
 		resolve(`/releases/compare?left=${encodeURIComponent(release.key)}`)
 	);
 	const logPath = $derived(resolve(`/log?release=${encodeURIComponent(release.key)}`));
-	const file = (form: 'csv' | 'json') =>
+	const file = (form: 'csv' | 'json' | 'xlsx') =>
 		resolve('/api/releases/[release]/checklist.[form=checklistform]', {
 			release: release.key,
 			form
@@ -63,6 +71,30 @@
 	</ul>
 {/if}
 
+<section class="mt-10">
+	<div class="mb-4 flex flex-wrap items-center justify-between gap-3">
+		<h2>Number wall</h2>
+		{#if release.parallels.length > 0}
+			<label class="flex items-center gap-2"
+				><span class="text-sm quiet">Finish</span>
+				<select class="select select-sm" bind:value={finish}>
+					<option value="">Base finish</option>
+					{#each release.parallels as { key, name } (key)}<option value={key}>{name}</option>{/each}
+				</select></label
+			>
+		{/if}
+	</div>
+	{#if book.problems.length > 0}
+		<div class="mb-4" role="alert"><ProblemList problems={book.problems} /></div>
+	{/if}
+	<ReleaseWalls
+		{release}
+		owned={book.owned}
+		parallelKey={finish || null}
+		change={(wanted) => book.setOwned(wanted)}
+	/>
+</section>
+
 <CardTable {release} />
 <TitlePaste {release} problems={form?.titleProblems ?? []} />
 
@@ -70,6 +102,7 @@
 	<span class="quiet">Checklist as</span>
 	<a class="btn btn-sm" href={file('json')} download>JSON</a>
 	<a class="btn btn-sm" href={file('csv')} download>CSV</a>
+	<a class="btn btn-sm" href={file('xlsx')} download>XLSX</a>
 	<form method="POST" action="?/remove" class="ml-auto" use:enhance>
 		<button
 			class="btn btn-ghost text-error btn-sm"

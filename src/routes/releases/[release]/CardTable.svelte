@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { resolve } from '$app/paths';
 	import { numberingsOf, seriesOf } from '$lib/core/checklist/numbering';
 	import type { Release } from '$lib/core/checklist/release';
 	import CardPicture from '$lib/ui/card-picture/CardPicture.svelte';
@@ -49,7 +50,14 @@
 					>
 					<span class="w-9 shrink-0 text-right text-lg font-semibold">{card.number ?? ''}</span>
 					<span class="min-w-0">
-						<span class="block truncate" title={card.title}>{card.title}</span>
+						{#if card.subjects[0]}
+							<a
+								class="block truncate underline decoration-transparent underline-offset-3 hover:decoration-current"
+								title="{card.title}: all cards of {card.subjects[0]}"
+								href={resolve('/releases/subjects/[subject]', { subject: card.subjects[0] })}
+								>{card.title}</a
+							>
+						{:else}<span class="block truncate" title={card.title}>{card.title}</span>{/if}
 						<span class="block truncate text-sm quiet">
 							{[
 								section.key === owner.key ? '' : section.name,

@@ -4,7 +4,8 @@ import { foldCards } from '$lib/core/checklist/fold-runs';
 import { wholeSections } from '$lib/core/checklist/edition';
 import { cardsOf, type Release } from '$lib/core/checklist/release';
 import type { Problem } from '$lib/core/problem';
-import { readChecklist } from '$lib/formats/read-checklist';
+import { CSV_COLUMNS } from '$lib/formats/checklist-csv-columns';
+import { readChecklist, type TableReading } from '$lib/formats/read-checklist';
 import { theCollection } from '$lib/server/collection';
 import { checkNewRelease, importRelease } from '$lib/server/releases/import-release';
 
@@ -17,14 +18,17 @@ async function readForm(request: Request) {
 	const bytes = isChosen
 		? new Uint8Array(await file.arrayBuffer())
 		: new TextEncoder().encode(given('text'));
-	return {
-		source: isChosen ? file.name : 'the pasted text',
-		outcome: readChecklist(bytes, {
-			name: given('name'),
-			maker: given('maker'),
-			year: given('year')
-		})
-	};
+	const columns = form
+		.getAll('column')
+		.map((word) => CSV_COLUMNS.find((one) => one === word) ?? null);
+	const reading = await readChecklist(bytes, {
+		name: given('name'),
+		maker: given('maker'),
+		year: given('year'),
+		sheet: given('sheet'),
+		...(columns.length > 0 ? { columns } : {})
+	});
+	return { source: isChosen ? file.name : 'the pasted text', ...reading };
 }
 
 /** What an import would create, in figures. */
@@ -60,23 +64,28 @@ function clip(text: string): string {
 	return text.length > 120 ? `${text.slice(0, 119)}…` : text;
 }
 
-function refused(source: string, problems: readonly Problem[], notes: readonly Problem[]) {
-	return fail(400, { source, problems, notes, preview: null });
+function refused(
+	source: string,
+	table: TableReading | null,
+	problems: readonly Problem[],
+	notes: readonly Problem[]
+) {
+	return fail(400, { source, table, problems, notes, preview: null });
 }
 
 export const actions = {
 	preview: async ({ request }) => {
-		const { source, outcome } = await readForm(request);
-		if (!outcome.ok) return refused(source, outcome.problems, outcome.notes);
+		const { source, outcome, table } = await readForm(request);
+		if (!outcome.ok) return refused(source, table, outcome.problems, outcome.notes);
 		const problems = await checkNewRelease((await theCollection()).db, outcome.value);
-		if (problems.length > 0) return refused(source, problems, outcome.notes);
-		return { source, problems: [], notes: outcome.notes, preview: previewOf(outcome.value) };
+		if (problems.length > 0) return refused(source, table, problems, outcome.notes);
+		return { source, table, problems: [], notes: outcome.notes, preview: previewOf(outcome.value) };
 	},
 	create: async ({ request }) => {
-		const { source, outcome } = await readForm(request);
-		if (!outcome.ok) return refused(source, outcome.problems, outcome.notes);
+		const { source, outcome, table } = await readForm(request);
+		if (!outcome.ok) return refused(source, table, outcome.problems, outcome.notes);
 		const created = await importRelease(await theCollection(), outcome.value);
-		if (!created.ok) return refused(source, created.problems, outcome.notes);
+		if (!created.ok) return refused(source, table, created.problems, outcome.notes);
 		redirect(303, `/releases/${created.value.key}`);
 	}
 };

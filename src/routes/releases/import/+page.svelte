@@ -6,6 +6,7 @@
 	import { guessRelease } from '$lib/formats/guess-release';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import { countOf } from '$lib/ui/numerals';
+	import ColumnChoice from './ColumnChoice.svelte';
 	import ImportPreview from './ImportPreview.svelte';
 
 	let { form } = $props();
@@ -20,14 +21,19 @@
 	let busy = $state(false);
 	let isStale = $state(false);
 
+	/** Reads again with other columns or another sheet. */
+	async function choose() {
+		await tick();
+		formElement.requestSubmit(previewButton);
+	}
+
 	async function chosen() {
 		const [file] = fileInput.files ?? [];
 		fileName = file?.name ?? '';
 		const guess = guessRelease(fileName);
 		name ||= guess.name;
 		year ||= guess.year;
-		await tick();
-		if (file) formElement.requestSubmit(previewButton);
+		if (file) await choose();
 	}
 
 	function drop(event: DragEvent) {
@@ -58,8 +64,8 @@
 
 <h1 class="mt-4 mb-2">Import a checklist</h1>
 <p class="mb-6 max-w-2xl quiet">
-	JSON in our open format, or CSV with one row a card. Nothing is created before you have seen the
-	preview, and then all of it or nothing.
+	JSON in our open format, or CSV or XLSX with one row a card. Nothing is created before you have
+	seen the preview, and then all of it or nothing.
 </p>
 
 <form
@@ -91,7 +97,7 @@
 			type="file"
 			name="file"
 			class="file-input w-full max-w-sm"
-			accept=".json,.csv,.tsv,.txt,application/json,text/csv"
+			accept=".json,.csv,.tsv,.txt,.xlsx,application/json,text/csv"
 			bind:this={fileInput}
 			onchange={chosen}
 		/>
@@ -133,6 +139,9 @@
 			/></label
 		>
 	</fieldset>
+	{#if form?.table}
+		<ColumnChoice table={form.table} changed={() => void choose()} />
+	{/if}
 	<div class="flex flex-wrap items-center gap-3 lg:col-span-2">
 		<button
 			class={['btn', !form?.preview || isStale ? 'btn-primary' : '']}

@@ -1,5 +1,6 @@
 import type { RequestHandler } from '@sveltejs/kit';
-import { formatChecklistCsv } from '$lib/formats/checklist-csv';
+import { writeXlsx } from '$lib/formats/xlsx';
+import { checklistTable, formatChecklistCsv } from '$lib/formats/checklist-csv';
 import { formatChecklistJson } from '$lib/formats/checklist-json';
 import { theCollection } from '$lib/server/collection';
 import { download } from '$lib/server/download';
@@ -10,6 +11,11 @@ export const GET: RequestHandler = async ({ params }) => {
 	const stored = await loadRelease((await theCollection()).db, params.release ?? '');
 	if (!stored) return problemResponse(404, 'This release is not in the collection.');
 	const { release } = stored;
+	if (params.form === 'xlsx') {
+		const bytes = await writeXlsx(release.name, checklistTable(release));
+		const type = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
+		return download(bytes, `${release.key}.checklist.xlsx`, type);
+	}
 	return params.form === 'csv'
 		? download(formatChecklistCsv(release), `${release.key}.checklist.csv`, 'text/csv')
 		: download(formatChecklistJson(release), `${release.key}.checklist.json`, 'application/json');

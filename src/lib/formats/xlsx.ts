@@ -1,0 +1,76 @@
+import { unzipSync } from 'fflate';
+import readXlsxFile from 'read-excel-file/universal';
+import writeXlsxFile from 'write-excel-file/universal';
+import { bad, good, type Outcome } from '../core/problem.ts';
+import type { Table } from './table.ts';
+
+/** A sheet of a workbook. */
+export interface Sheet {
+	readonly name: string;
+	readonly table: Table;
+}
+
+/** What a workbook may unpack to, in bytes: a small file can be made to hold any amount. */
+const LARGEST_UNPACKED = 200 * 1024 * 1024;
+
+/** Whether a file is a ZIP archive, as an XLSX workbook is one. */
+export function isZip(bytes: Uint8Array): boolean {
+	return bytes[0] === 0x50 && bytes[1] === 0x4b && bytes[2] === 3 && bytes[3] === 4;
+}
+
+/** Reads the sheets of an XLSX workbook (ISO/IEC 29500) that hold anything; lines are its rows. */
+export async function readXlsx(bytes: Uint8Array): Promise<Outcome<readonly Sheet[]>> {
+	const remedy = 'Save it again as XLSX, or as CSV (UTF-8).';
+	try {
+		if (unpackedSize(bytes) > LARGEST_UNPACKED) {
+			return bad([{ message: 'the workbook unpacks to more than 200 MB', remedy }]);
+		}
+		const sheets = await readXlsxFile(new Uint8Array(bytes).buffer);
+		const full = sheets.flatMap(({ sheet, data }) => {
+			const rows = data
+				.map((cells, i) => ({ line: i + 1, cells: cells.map(cellText) }))
+				.filter(({ cells }) => cells.some((cell) => cell.trim() !== ''));
+			const [header, ...body] = rows;
+			return header
+				? [{ name: sheet, table: { header: header.cells, headerLine: header.line, rows: body } }]
+				: [];
+		});
+		return full.length > 0 ? good(full) : bad([{ message: 'the workbook holds nothing', remedy }]);
+	} catch {
+		return bad([{ message: 'this is no workbook that can be read', remedy }]);
+	}
+}
+
+/** Writes a table as an XLSX workbook of one sheet, every cell as text, the header in bold. */
+export async function writeXlsx(
+	name: string,
+	rows: readonly (readonly string[])[]
+): Promise<Uint8Array<ArrayBuffer>> {
+	const [header = [], ...body] = rows;
+	const data = [
+		header.map((value) => ({ value, fontWeight: 'bold' as const })),
+		...body.map((cells) => cells.map((value) => (value === '' ? null : { value, type: String })))
+	];
+	// A sheet's name has at most 31 characters and none of these.
+	const sheet = name.replace(/[\\/*?:[\]]/g, ' ').slice(0, 31);
+	const blob = await writeXlsxFile(data, { sheet }).toBlob();
+	return new Uint8Array(await blob.arrayBuffer());
+}
+
+function unpackedSize(bytes: Uint8Array): number {
+	let size = 0;
+	unzipSync(bytes, {
+		filter({ originalSize }) {
+			size += originalSize;
+			return false;
+		}
+	});
+	return size;
+}
+
+function cellText(value: unknown): string {
+	if (value === null || value === undefined) return '';
+	return value instanceof Object && 'toISOString' in value
+		? (value as { toISOString: () => string }).toISOString().slice(0, 10)
+		: String(value as string | number | boolean);
+}
