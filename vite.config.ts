@@ -8,6 +8,8 @@ export default defineConfig({
 		include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
 		expect: { requireAssertions: true },
 		environment: 'node',
+		// Properties run hundreds of cases; a busy machine may need its time.
+		testTimeout: 30_000,
 		reporters: ['default', ['json', { outputFile: 'reports/unit.json' }]]
 	}
 });

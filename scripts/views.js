@@ -5,7 +5,6 @@
 /** @type {readonly { name: string, path: string, theme?: string, size?: { width: number, height: number }, full?: boolean, act?: (page: Page) => Promise<unknown> }[]} */
 export const VIEWS = [
 	{ name: 'desk', path: '/' },
-	{ name: 'desk-night', path: '/', theme: 'jade-night' },
 	{ name: 'releases', path: '/releases' },
 	{ name: 'release', path: '/releases/harbour-lights-1994' },
 	{
@@ -39,7 +38,15 @@ export const VIEWS = [
 		path: '/releases/signal-year-2019',
 		act: (page) => page.getByText('What can exist').click()
 	},
-	{ name: 'goals', path: '/goals' },
+	{
+		name: 'edit',
+		path: '/releases/harbour-lights-1994/edit',
+		act: async (page) => {
+			await page.getByLabel('Choose 2', { exact: true }).click();
+			await page.getByLabel('Choose 6', { exact: true }).click({ modifiers: ['Shift'] });
+			await page.getByLabel('Title of 1', { exact: true }).fill('Pilot’s Chair, by night');
+		}
+	},
 	{ name: 'goal-new', path: '/goals/new' },
 	{ name: 'goal', path: '/goals/1' },
 	{

@@ -22,7 +22,7 @@ const VIEWS = [
 
 for (const theme of ['jade-day', 'jade-night']) {
 	test(`every view is accessible in ${theme}`, async ({ page, demo, context }) => {
-		test.setTimeout(240_000);
+		test.setTimeout(480_000);
 		await context.addCookies([{ name: 'theme', value: theme, url: demo.url }]);
 		for (const path of VIEWS) {
 			await page.goto(demo.url + path);

@@ -69,6 +69,7 @@ export function formatCardNumber(number: CardNumber): string {
 
 /** One spelling for equal numbers: capitals, no padding. "f01" and "F1" have the same. */
 export function normalCardNumber(text: string): string {
+	if (PLAIN.test(text)) return text;
 	const number = parseCardNumber(text);
 	return formatCardNumber({ ...number, zeros: 0 }).toUpperCase();
 }

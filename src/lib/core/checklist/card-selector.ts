@@ -32,8 +32,10 @@ export function selects(selector: CardSelector, section: Section, card: Card): b
 /** Whether a text is what people call the card: one of its numbers, or its title where it has none. */
 export function isNamed(card: Card, name: string): boolean {
 	if (card.number === null) return card.title === name;
+	if (card.number === name) return true;
 	const wanted = normalCardNumber(name);
-	return [card.number, ...card.otherNumbers].some((own) => normalCardNumber(own) === wanted);
+	if (normalCardNumber(card.number) === wanted) return true;
+	return card.otherNumbers.some((own) => normalCardNumber(own) === wanted);
 }
 
 function isBetween(text: string, from: string | undefined, to: string | undefined): boolean {

@@ -1,4 +1,5 @@
 import type { Card } from './card.ts';
+import { narrowness } from './card-selector.ts';
 import { numberingsOf } from './numbering.ts';
 import { runRuleFor, type Parallel, type Swatch } from './parallel.ts';
 import type { Release } from './release.ts';
@@ -47,29 +48,33 @@ export function versionsOf(
 	release: Release,
 	numberingKey: string,
 	section: Section,
-	card: Card
+	card: Card,
+	finishes = finishesOf(release, section, card)
 ): readonly Version[] {
 	const own = variantsOf(release.variants, section, card);
-	return finishesOf(release, section, card).flatMap((finish) => {
+	const versions: Version[] = [];
+	for (const finish of finishes) {
 		const parallelKey = finish.parallel?.key ?? null;
-		const version = (variant: Variant | null): Version => ({
-			key: formatVersionKey({
-				release: release.key,
-				card: card.key,
-				parallel: parallelKey,
-				variant: variant?.key ?? null
-			}),
-			cardKey: card.key,
-			sectionKey: section.key,
-			numberingKey,
-			parallelKey,
-			variantKey: variant?.key ?? null,
-			printRun: variant ? (variant.printRun ?? null) : finish.printRun,
-			swatch: finish.swatch
-		});
-		const added = own.length === 0 ? own : addedVariants(own, parallelKey);
-		return [version(null), ...added.map(version)];
-	});
+		const add = (variant: Variant | null) =>
+			versions.push({
+				key: formatVersionKey({
+					release: release.key,
+					card: card.key,
+					parallel: parallelKey,
+					variant: variant?.key ?? null
+				}),
+				cardKey: card.key,
+				sectionKey: section.key,
+				numberingKey,
+				parallelKey,
+				variantKey: variant?.key ?? null,
+				printRun: variant ? (variant.printRun ?? null) : finish.printRun,
+				swatch: finish.swatch
+			});
+		add(null);
+		if (own.length > 0) addedVariants(own, parallelKey).forEach(add);
+	}
+	return versions;
 }
 
 /**
@@ -78,9 +83,29 @@ export function versionsOf(
  * or its lack never two, an uncorrected error or a short print none beside the regular one.
  */
 export function expand(release: Release): readonly Version[] {
+	// Most sections have no rules for single cards: all their cards come in the same finishes.
+	const shared = new Map<Section, readonly Finish[] | null>();
+	const finishesIn = (section: Section, card: Card): readonly Finish[] => {
+		let finishes = shared.get(section);
+		if (finishes === undefined) {
+			finishes = isUniform(release, section) ? finishesOf(release, section, card) : null;
+			shared.set(section, finishes);
+		}
+		return finishes ?? finishesOf(release, section, card);
+	};
 	return numberingsOf(release).flatMap((numbering) =>
 		numbering.cards.flatMap(({ card, section }) =>
-			versionsOf(release, numbering.key, section, card)
+			versionsOf(release, numbering.key, section, card, finishesIn(section, card))
+		)
+	);
+}
+
+function isUniform(release: Release, section: Section): boolean {
+	return release.parallels.every(({ runs }) =>
+		runs.every(
+			(rule) =>
+				narrowness(rule) === 0 ||
+				(rule.sections !== undefined && !rule.sections.includes(section.key))
 		)
 	);
 }
