@@ -85,6 +85,7 @@ test('the checklist is edited by keys and in bulk; an edit that would orphan a c
 
 	await page.getByLabel('Choose 1').click();
 	await page.getByLabel('Choose 3').click({ modifiers: ['Shift'] });
+	for (const number of [1, 2, 3]) await expect(page.getByLabel(`Choose ${number}`)).toBeChecked();
 	await page.getByLabel('Group of the chosen cards').fill('Keepers');
 	await page.getByRole('button', { name: 'Set group' }).click();
 	await page.getByRole('button', { name: 'Save 3 changes' }).click();

@@ -24,6 +24,7 @@
 		'not-needed': 'not needed'
 	} as const;
 
+	const isLong = $derived((tile.number?.length ?? 3) > 2);
 	const name = $derived(
 		[
 			tile.number,
@@ -57,7 +58,16 @@
 			class="absolute inset-x-3 top-4 border-t border-current/60"
 			aria-hidden="true"
 		></span>{/if}
-	<span class={['max-w-full leading-5', wide ? 'truncate text-sm' : 'text-[15px] font-semibold']}>
+	<span
+		class={[
+			'max-w-full leading-5',
+			wide && 'truncate text-sm',
+			!wide && 'font-semibold',
+			!wide && (tile.state === 'spare' && isLong ? 'text-[13px]' : 'text-[15px]'),
+			// The count of spares stands to the right of the number.
+			!wide && tile.state === 'spare' && 'mr-auto'
+		]}
+	>
 		{wide ? tile.title : (tile.number ?? tile.title.slice(0, 3))}
 	</span>
 	{#if tile.state === 'spare'}

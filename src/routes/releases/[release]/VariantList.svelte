@@ -29,9 +29,7 @@
 					>{variant.kind}{variant.printRun ? ` /${variant.printRun}` : ''}</span
 				>
 				<span>
-					{variant.name}{#if variant.howToTell}<span class="quiet">
-							· {variant.howToTell}</span
-						>{/if}
+					{variant.name}{#if variant.howToTell}<span class="quiet">: {variant.howToTell}</span>{/if}
 					{#if variant.confidence || variant.source}
 						<span class="block text-sm quiet"
 							>{[variant.confidence, variant.source].filter(Boolean).join(', ')}</span

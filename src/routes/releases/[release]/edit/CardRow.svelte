@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { tick } from 'svelte';
 	import type { CardSheet, SheetRow, TextField } from './card-sheet.svelte';
 
 	let { row, sheet }: { row: SheetRow; sheet: CardSheet } = $props();
@@ -26,9 +27,12 @@
 		type="checkbox"
 		class="checkbox checkbox-sm"
 		checked={row.isChosen}
-		onclick={(event) => {
-			event.preventDefault();
+		onclick={async (event) => {
+			const box = event.currentTarget;
 			sheet.choose(row.key, event.shiftKey);
+			// The browser has turned the box over already; the sheet may see it otherwise.
+			await tick();
+			box.checked = row.isChosen;
 		}}
 		aria-label="Choose {name}"
 	/>
