@@ -51,7 +51,7 @@
 	const hasOdds = $derived(release.sections.some(({ odds }) => odds.length > 0));
 </script>
 
-<div class="overflow-x-auto">
+<div class="overflow-x-auto" id={compact ? undefined : 'parts'}>
 	<table class={['table', compact && 'table-sm']}>
 		<thead>
 			<tr>

@@ -9,6 +9,9 @@
 	let { release, problems }: { release: Release; problems: readonly Problem[] } = $props();
 	const findings = $derived(examine(release));
 
+	/** The part of the page that a finding without cards is about. */
+	const placeOf = (pointer: string) => (pointer.startsWith('/variants') ? 'variants' : 'parts');
+
 	const MENDS: Readonly<Record<Mend['kind'], string>> = {
 		'add cards': 'Add them',
 		'add variant': 'Record the other half',
@@ -24,7 +27,7 @@
 		<p class="quiet">Nothing is out of place.</p>
 	{:else}
 		<ul class="divide-y divide-base-300" data-testid="findings">
-			{#each findings as { code, weight, message, cards, mend }, i (i)}
+			{#each findings as { code, weight, message, pointer, cards, mend }, i (i)}
 				<li class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
 					<span
 						class={[
@@ -35,7 +38,7 @@
 					<span class="min-w-0 flex-1 basis-72 wrap-break-word">
 						{message}<span class="block text-sm quiet">{code}</span>
 					</span>
-					{#if cards[0]}<a class="prose-link" href="#card-{cards[0]}">show</a>{/if}
+					<a class="prose-link" href="#{cards[0] ? `card-${cards[0]}` : placeOf(pointer)}">show</a>
 					{#if mend}
 						<form method="POST" action="?/mend" use:enhance>
 							<input type="hidden" name="message" value={message} />
