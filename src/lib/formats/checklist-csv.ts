@@ -16,7 +16,7 @@ import {
 	type CsvDefaults,
 	type CsvRow
 } from './checklist-csv-columns.ts';
-import { formatListCell } from './list-cell.ts';
+import { formatListCell } from '../core/checklist/list-cell.ts';
 import { markupNotes } from './markup-notes.ts';
 import { readCsvTable } from './read-csv-table.ts';
 import { sectionsOfRows } from './sections-of-rows.ts';

@@ -14,7 +14,7 @@ import { ChecklistSchema } from '../schemas/checklist.ts';
 import { formatChecklistCsv, readChecklistCsv } from './checklist-csv.ts';
 import { formatChecklistJson, readChecklistJson } from './checklist-json.ts';
 import { guessRelease } from './guess-release.ts';
-import { formatListCell, parseListCell } from './list-cell.ts';
+import { formatListCell, parseListCell } from '../core/checklist/list-cell.ts';
 import { readChecklist } from './read-checklist.ts';
 
 const bytes = (text: string) => new TextEncoder().encode(text);

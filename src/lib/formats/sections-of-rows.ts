@@ -2,7 +2,7 @@ import { compareCardNumbers } from '../core/checklist/compare-card-numbers.ts';
 import { slug } from '../core/checklist/slug.ts';
 import type { Problem } from '../core/problem.ts';
 import { NO_PARALLEL, type CsvColumn, type CsvRow } from './checklist-csv-columns.ts';
-import { parseListCell } from './list-cell.ts';
+import { parseListCell } from '../core/checklist/list-cell.ts';
 
 /** Columns that speak of the whole section: a blank cell says the same as the section's first row. */
 const SHARED: readonly CsvColumn[] = [

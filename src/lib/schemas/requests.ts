@@ -64,3 +64,25 @@ export const CardEditsSchema = Type.Object(
 	},
 	closed
 );
+
+const SheetRowsSchema = Type.Array(
+	Type.Object(
+		{
+			key: Type.String({ maxLength: 200 }),
+			cells: Type.Record(Type.String({ maxLength: 40 }), Text(20_000))
+		},
+		closed
+	),
+	{ maxItems: 10_000 }
+);
+
+/** The rules of a release as rows of text: `PUT /api/releases/{release}/rules`. */
+export const RuleSheetSchema = Type.Object(
+	{
+		sections: SheetRowsSchema,
+		parallels: SheetRowsSchema,
+		runs: SheetRowsSchema,
+		variants: SheetRowsSchema
+	},
+	closed
+);

@@ -1,4 +1,4 @@
-import { invalidateAll } from '$app/navigation';
+import { refreshCopies } from './refresh-copies';
 import type { Condition } from '$lib/core/goal/condition';
 import type { Wanted } from '$lib/core/goal/wall';
 import type { Problem } from '$lib/core/problem';
@@ -35,7 +35,7 @@ export function createOwnedBook({ releaseKey, owned, condition }: OwnedBookOptio
 				...(word ? { condition: word } : {})
 			});
 			problems = outcome.ok ? [] : outcome.problems;
-			await invalidateAll();
+			await refreshCopies();
 			onTheWay = onTheWay.filter((change) => !wanted.includes(change));
 		}
 	};

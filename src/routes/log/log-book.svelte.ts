@@ -1,4 +1,3 @@
-import { invalidateAll } from '$app/navigation';
 import type { Release } from '$lib/core/checklist/release';
 import type { Condition } from '$lib/core/goal/condition';
 import type { Wanted } from '$lib/core/goal/wall';
@@ -6,6 +5,7 @@ import type { Problem } from '$lib/core/problem';
 import { indexCards } from '$lib/core/shorthand/card-index';
 import { readShorthand } from '$lib/core/shorthand/read-shorthand';
 import { createOwnedBook } from '$lib/ui/owned-book.svelte';
+import { refreshCopies } from '$lib/ui/refresh-copies';
 import { send } from '$lib/ui/send';
 
 interface LogBookOptions {
@@ -73,7 +73,7 @@ export function createLogBook(options: LogBookOptions) {
 			});
 			problems = outcome.ok ? [] : outcome.problems;
 			if (outcome.ok) line = '';
-			await invalidateAll();
+			await refreshCopies();
 			busy = false;
 		}
 	};

@@ -9,7 +9,7 @@ import { formatMissingText, missingList } from './missing-list.ts';
 import { nearestToDone } from './nearest-to-done.ts';
 import { percentDone, progressOf, totalProgress } from './progress.ts';
 import { scopeGoal } from './scope-goal.ts';
-import { fillTiles, stepTiles, wallTiles } from './wall.ts';
+import { fillTiles, stepTiles, wallFaces, wallTiles } from './wall.ts';
 
 const numbers = (from: number, to: number) =>
 	Array.from({ length: to - from + 1 }, (_, i) => ({ number: String(from + i) }));
@@ -171,7 +171,7 @@ describe('the number wall', () => {
 	]);
 
 	test('tiles tell have, missing, spare and not needed, with subset and ladder', () => {
-		const tiles = wallTiles(release, numbering, null, owned);
+		const tiles = wallTiles(wallFaces(release, numbering, null), owned);
 		expect(tiles.map(({ state }) => state).slice(0, 3)).toEqual(['have', 'spare', 'missing']);
 		expect(tiles[11]).toMatchObject({
 			number: '12',
@@ -182,9 +182,13 @@ describe('the number wall', () => {
 				{ key: 'r-1994/base-12~ten', isVariant: false, owned: true }
 			]
 		});
-		const inTen = wallTiles(release, numbering, 'ten', owned);
+		const inTen = wallTiles(wallFaces(release, numbering, 'ten'), owned);
 		expect(inTen.filter(({ state }) => state !== 'not-needed')).toHaveLength(3);
-		const narrow = wallTiles(release, numbering, null, owned, new Set(['r-1994/base-3']));
+		const narrow = wallTiles(
+			wallFaces(release, numbering, null),
+			owned,
+			new Set(['r-1994/base-3'])
+		);
 		expect(narrow.map(({ state }) => state).slice(0, 4)).toEqual([
 			'spare',
 			'spare',
@@ -194,7 +198,7 @@ describe('the number wall', () => {
 	});
 
 	test('a run of tiles is filled or emptied as a whole', () => {
-		const [one, two, three, four] = wallTiles(release, numbering, null, owned);
+		const [one, two, three, four] = wallTiles(wallFaces(release, numbering, null), owned);
 		if (!one || !two || !three || !four) throw new RangeError('the sample has four tiles');
 		expect(fillTiles([one, two, three, four], true)).toEqual([
 			{ version: 'r-1994/base-3', quantity: 1 },

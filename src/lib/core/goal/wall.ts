@@ -26,38 +26,51 @@ export interface WallTile {
 	readonly ladder: readonly Rung[];
 }
 
-/**
- * The tiles of a numbering in one finish, in number order.
- *
- * @param needed version keys the goal asks for; left out, every version made is needed
- */
-export function wallTiles(
+/** What of a tile does not change with what is owned. */
+export type WallFace = Omit<WallTile, 'owned' | 'state' | 'ladder'> & {
+	readonly versions: readonly { readonly key: string; readonly isVariant: boolean }[];
+};
+
+/** The faces of a numbering in one finish, in number order. */
+export function wallFaces(
 	release: Release,
 	numbering: Numbering,
-	parallelKey: string | null,
-	owned: ReadonlyMap<string, number>,
-	needed?: ReadonlySet<string>
-): readonly WallTile[] {
+	parallelKey: string | null
+): readonly WallFace[] {
 	return numbering.cards.map(({ card, section }) => {
 		const versions = versionsOf(release, numbering.key, section, card);
-		const version =
-			versions.find((one) => one.parallelKey === parallelKey && one.variantKey === null)?.key ??
-			null;
-		const count = version === null ? 0 : (owned.get(version) ?? 0);
-		const isNeeded = version !== null && (needed === undefined || needed.has(version));
 		return {
 			cardKey: card.key,
 			number: card.number,
 			title: card.title,
 			subset: section.key === numbering.key ? null : section.name,
-			version,
+			version:
+				versions.find((one) => one.parallelKey === parallelKey && one.variantKey === null)?.key ??
+				null,
+			versions: versions.map(({ key, variantKey }) => ({ key, isVariant: variantKey !== null }))
+		};
+	});
+}
+
+/**
+ * The tiles of a wall as they stand now.
+ *
+ * @param needed version keys the goal asks for; left out, every version made is needed
+ */
+export function wallTiles(
+	faces: readonly WallFace[],
+	owned: ReadonlyMap<string, number>,
+	needed?: ReadonlySet<string>
+): readonly WallTile[] {
+	return faces.map(({ versions, ...face }) => {
+		const { version } = face;
+		const count = version === null ? 0 : (owned.get(version) ?? 0);
+		const isNeeded = version !== null && (needed === undefined || needed.has(version));
+		return {
+			...face,
 			owned: count,
 			state: stateOf(count, isNeeded),
-			ladder: versions.map((one) => ({
-				key: one.key,
-				isVariant: one.variantKey !== null,
-				owned: (owned.get(one.key) ?? 0) > 0
-			}))
+			ladder: versions.map((one) => ({ ...one, owned: (owned.get(one.key) ?? 0) > 0 }))
 		};
 	});
 }

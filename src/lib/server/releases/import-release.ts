@@ -1,27 +1,30 @@
-import { eq } from 'drizzle-orm';
+import { and, eq, or } from 'drizzle-orm';
 import type { Release } from '../../core/checklist/release.ts';
+import { keepUnsaid } from '../../core/checklist/replace-release.ts';
 import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
 import type { Collection, Reader } from '../database/open.ts';
-import { cards, parallels, releases, sections, variants } from '../database/tables/index.ts';
+import { releases } from '../database/tables/index.ts';
 import { makeChange } from '../journal/change.ts';
-import type { Recorder } from '../journal/record.ts';
-import { releaseRows } from './release-rows.ts';
+import { loadRelease, type StoredRelease } from './load-release.ts';
+import { saveRelease } from './save-release.ts';
+import { insertRelease } from './write-release.ts';
 
-/** What stands in the way of adding a release to this collection; nothing when it may be added. */
-export async function checkNewRelease(db: Reader, release: Release): Promise<readonly Problem[]> {
+/** The release of the collection that an imported one is: under the same key, or the same name, maker and year. */
+export async function findSameRelease(
+	db: Reader,
+	{ key, name, maker, year }: Release
+): Promise<StoredRelease | null> {
 	const [there] = await db
-		.select({ name: releases.name })
+		.select({ key: releases.key })
 		.from(releases)
-		.where(eq(releases.key, release.key));
-	return there
-		? [
-				{
-					field: 'release',
-					message: `"${there.name}" is already in the collection under the key ${release.key}`,
-					remedy: 'Give this one another name, year or key, or remove the other one first.'
-				}
-			]
-		: [];
+		.where(
+			or(
+				eq(releases.key, key),
+				and(eq(releases.name, name), eq(releases.maker, maker), eq(releases.year, year))
+			)
+		)
+		.limit(1);
+	return there ? loadRelease(db, there.key) : null;
 }
 
 /** Adds a release whole, or not at all. */
@@ -30,9 +33,16 @@ export async function importRelease(
 	release: Release
 ): Promise<Outcome<{ readonly key: string }>> {
 	return makeChange(collection, async (record, tx) => {
-		const problems = await checkNewRelease(tx, release);
-		if (problems.length > 0) return { value: bad(problems), label: '', touches: [] };
-		const id = await insertRelease(record, release);
+		const there = await findSameRelease(tx, release);
+		if (there) {
+			const problem: Problem = {
+				field: 'release',
+				message: `"${there.release.name}" is already in the collection under the key ${there.release.key}`,
+				remedy: 'Replace its checklist, or give this one another name, year or key.'
+			};
+			return { value: bad([problem]), label: '', touches: [] };
+		}
+		const id = await insertRelease(record, tx, release);
 		return {
 			value: good({ key: release.key }),
 			label: `Import ${release.name}`,
@@ -41,31 +51,19 @@ export async function importRelease(
 	});
 }
 
-async function insertRelease(record: Recorder, release: Release): Promise<number> {
-	const rows = releaseRows(release);
-	const [head] = await record.insert(releases, [rows.head]);
-	if (!head) throw new RangeError(`insertRelease: ${release.key} was not stored`);
-	const releaseId = head.id;
-	const stored = await record.insert(
-		sections,
-		rows.sections.map((row) => ({ ...row, releaseId }))
+/** The release as it will be when an imported checklist replaces it; a table leaves standing what it does not carry. */
+export function replacement(before: Release, imported: Release, isTable: boolean): Release {
+	return isTable ? keepUnsaid(before, imported) : { ...imported, key: before.key };
+}
+
+/** Replaces the checklist of a release; copies stay attached, or it is refused. */
+export function replaceRelease(
+	collection: Collection,
+	key: string,
+	imported: Release,
+	isTable: boolean
+): Promise<Outcome<{ readonly key: string }>> {
+	return saveRelease(collection, key, 'replace the checklist', (before) =>
+		good(replacement(before, imported, isTable))
 	);
-	const sectionIds = new Map(stored.map((row) => [row.key, row.id]));
-	await record.insert(
-		cards,
-		rows.cards.map(({ sectionKey, ...row }) => {
-			const sectionId = sectionIds.get(sectionKey);
-			if (sectionId === undefined) throw new RangeError(`insertRelease: no section ${sectionKey}`);
-			return { ...row, releaseId, sectionId };
-		})
-	);
-	await record.insert(
-		parallels,
-		rows.parallels.map((row) => ({ ...row, releaseId }))
-	);
-	await record.insert(
-		variants,
-		rows.variants.map((row) => ({ ...row, releaseId }))
-	);
-	return releaseId;
 }

@@ -12,9 +12,15 @@ export interface StoredRelease {
 	readonly release: Release;
 }
 
-export async function loadRelease(db: Reader, key: string): Promise<StoredRelease | null> {
+/** The database id of a release. */
+export async function findRelease(db: Reader, key: string): Promise<number | null> {
 	const [row] = await db.select({ id: releases.id }).from(releases).where(eq(releases.key, key));
-	return row ? ((await loadReleases(db, [row.id]))[0] ?? null) : null;
+	return row?.id ?? null;
+}
+
+export async function loadRelease(db: Reader, key: string): Promise<StoredRelease | null> {
+	const id = await findRelease(db, key);
+	return id === null ? null : ((await loadReleases(db, [id]))[0] ?? null);
 }
 
 /** Loads releases by id, with everything in them, in the order of the ids; unknown ids are passed over. */

@@ -1,5 +1,7 @@
 <script lang="ts">
+	import { tick } from 'svelte';
 	import { fillTiles, stepTiles, type Wanted, type WallTile } from '$lib/core/goal/wall';
+	import WindowedGrid from '$lib/ui/windowed-grid/WindowedGrid.svelte';
 	import { createWallHand } from './wall-hand.svelte';
 	import Tile from './WallTile.svelte';
 
@@ -25,33 +27,31 @@
 		tiles: () => tiles,
 		fill: (chosen, fill) => report(fillTiles(chosen, fill)),
 		step: (chosen, step) => report(stepTiles(chosen, step)),
-		moved: (index) => buttonAt(index)?.focus()
+		moved: (index) => void focusTile(index)
 	});
+	let grid: WindowedGrid<WallTile>;
+	/** A tile with the gap beside it, in px. */
+	const pitch = $derived(wide ? 182 : 50);
 
 	function report(wanted: readonly Wanted[]) {
 		if (wanted.length > 0) change(wanted);
 	}
 
-	function buttonAt(index: number): HTMLElement | null {
-		return wall.querySelector<HTMLElement>(`[data-index="${index}"]`);
+	async function focusTile(index: number) {
+		grid.reveal(index);
+		await tick();
+		// A tile that was out of sight is drawn, and can take focus, some frames after the page scrolled.
+		for (let frame = 0; frame < 60; frame++) {
+			const tile = wall.querySelector<HTMLElement>(`[data-index="${index}"]`);
+			tile?.focus();
+			if (tile && document.activeElement === tile) return;
+			await new Promise(requestAnimationFrame);
+		}
 	}
 
 	function indexAt(target: EventTarget | null): number {
 		const button = target instanceof Element ? target.closest<HTMLElement>('[data-index]') : null;
 		return Number(button?.dataset.index ?? -1);
-	}
-
-	/** The tile nearest below or above, as the tiles lie on the screen now. */
-	function below(from: number, rows: 1 | -1): number {
-		const buttons = [...wall.querySelectorAll<HTMLElement>('[data-index]')];
-		const here = buttons[from];
-		if (!here) return from;
-		const tops = [...new Set(buttons.map((button) => button.offsetTop))];
-		const top = tops[tops.indexOf(here.offsetTop) + rows];
-		const row = buttons.filter((button) => button.offsetTop === top);
-		const distance = (button: HTMLElement) => Math.abs(button.offsetLeft - here.offsetLeft);
-		const nearest = row.sort((a, b) => distance(a) - distance(b))[0];
-		return nearest ? Number(nearest.dataset.index) : from;
 	}
 
 	function onpointerdown(event: PointerEvent) {
@@ -74,9 +74,14 @@
 		hand.release();
 	}
 
+	function onfocusin(event: FocusEvent) {
+		const index = indexAt(event.target);
+		if (index >= 0) hand.focusOn(index);
+	}
+
 	function onkeydown(event: KeyboardEvent) {
 		if (event.ctrlKey || event.metaKey || event.altKey) return;
-		if (hand.key(event, below)) event.preventDefault();
+		if (hand.key(event, grid.below)) event.preventDefault();
 	}
 </script>
 
@@ -95,22 +100,31 @@
 	<div
 		role="group"
 		aria-label="{name}, number wall"
-		class="flex flex-wrap gap-1.5"
 		bind:this={wall}
 		{onpointerdown}
 		{onpointermove}
 		{onkeydown}
+		{onfocusin}
 		{onclick}
 	>
-		{#each tiles as tile, index (tile.cardKey)}
-			<Tile
-				{tile}
-				{wide}
-				{index}
-				chosen={hand.isChosen(index)}
-				pending={tile.version === null ? undefined : pending?.get(tile.version)}
-				tabindex={index === hand.focus ? 0 : -1}
-			/>
-		{/each}
+		<WindowedGrid
+			bind:this={grid}
+			items={tiles}
+			keyOf={({ cardKey }) => cardKey}
+			columns={(width) => Math.floor((width + 6) / pitch)}
+			rowHeight={50}
+			rowClass="flex flex-wrap content-start gap-1.5"
+		>
+			{#snippet cell(tile: WallTile, index: number)}
+				<Tile
+					{tile}
+					{wide}
+					{index}
+					chosen={hand.isChosen(index)}
+					pending={tile.version === null ? undefined : pending?.get(tile.version)}
+					tabindex={index === hand.focus ? 0 : -1}
+				/>
+			{/snippet}
+		</WindowedGrid>
 	</div>
 </section>

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { numberingsOf } from '$lib/core/checklist/numbering';
 	import type { Release } from '$lib/core/checklist/release';
-	import { wallTiles, type Wanted } from '$lib/core/goal/wall';
+	import { wallFaces, wallTiles, type Wanted } from '$lib/core/goal/wall';
 	import NumberWall from './NumberWall.svelte';
 	import WallLegend from './WallLegend.svelte';
 
@@ -26,16 +26,21 @@
 		change
 	}: Props = $props();
 
-	const walls = $derived(
+	const faces = $derived(
 		numberingsOf(release)
 			.filter(({ key }) => numberingKey === null || key === numberingKey)
 			.map((numbering) => ({
-				...numbering,
+				key: numbering.key,
+				name: numbering.name,
 				subsets: release.sections
 					.filter(({ numberedIn }) => numberedIn === numbering.key)
 					.map(({ name }) => name),
-				tiles: wallTiles(release, numbering, parallelKey, owned, needed)
+				faces: wallFaces(release, numbering, parallelKey)
 			}))
+	);
+	const walls = $derived(
+		faces
+			.map((wall) => ({ ...wall, tiles: wallTiles(wall.faces, owned, needed) }))
 			.filter(({ tiles }) => tiles.some(({ state }) => state !== 'not-needed'))
 	);
 	const finishes = $derived(['base', ...release.parallels.map(({ name }) => name)]);

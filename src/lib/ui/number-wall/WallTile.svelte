@@ -41,7 +41,7 @@
 <button
 	type="button"
 	class={[
-		'relative flex touch-pan-y flex-col justify-between rounded-sm border px-1 pt-1 pb-0.5 select-none [content-visibility:auto]',
+		'relative flex touch-pan-y flex-col justify-between rounded-sm border px-1 pt-1 pb-0.5 select-none',
 		wide ? 'h-11 w-44 items-start' : 'h-11 w-11 items-center',
 		FACE[tile.state],
 		chosen && 'outline-3 -outline-offset-1 outline-accent',

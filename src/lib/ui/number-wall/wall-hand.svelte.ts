@@ -5,6 +5,8 @@ export interface WallHand {
 	/** The tile that takes the keys. */
 	readonly focus: number;
 	isChosen(index: number): boolean;
+	/** Focus came to a tile by other means than these. */
+	focusOn(index: number): void;
 	press(index: number, extend: boolean): void;
 	over(index: number): void;
 	release(): void;
@@ -55,6 +57,9 @@ export function createWallHand({ tiles, fill, step, moved }: HandOptions): WallH
 		},
 		isChosen: (index) =>
 			run !== null && index >= Math.min(run.from, run.to) && index <= Math.max(run.from, run.to),
+		focusOn(index) {
+			focus = index;
+		},
 		press(index, extend) {
 			run = { from: extend ? anchor : index, to: index, dragging: true, like: extend };
 			if (!extend) anchor = index;

@@ -7,7 +7,8 @@ import { countOwned } from '$lib/server/copies/read-copies';
 import { removeGoal } from '$lib/server/goals/make-goal';
 import { readGoal } from '$lib/server/goals/read-goals';
 
-export const load = async ({ params }) => {
+export const load = async ({ params, depends }) => {
+	depends('jade:copies');
 	const { db } = await theCollection();
 	const found = await readGoal(db, Number(params.goal));
 	if (!found) error(404, 'There is no such goal. It may have been removed; undo brings it back.');

@@ -3,16 +3,15 @@ import { PRESETS, PRESET_KEYS } from '$lib/core/goal/preset';
 import { scopeGoal } from '$lib/core/goal/scope-goal';
 import { theCollection } from '$lib/server/collection';
 import { makeGoal } from '$lib/server/goals/make-goal';
-import { lastLoggedRelease } from '$lib/server/releases/last-logged';
 import { listReleases } from '$lib/server/releases/list-releases';
 import { loadRelease } from '$lib/server/releases/load-release';
+import { usualRelease } from '$lib/server/releases/usual-release';
 
 export const load = async ({ url }) => {
 	const { db } = await theCollection();
 	const releases = await listReleases(db);
-	const usual = (await lastLoggedRelease(db)) ?? releases[0]?.key;
-	const key = url.searchParams.get('release') ?? usual;
-	const stored = key === undefined ? null : await loadRelease(db, key);
+	const key = url.searchParams.get('release') ?? (await usualRelease(db));
+	const stored = key === null ? null : await loadRelease(db, key);
 	if (!stored) return { releases, release: null };
 	const { release } = stored;
 	return {

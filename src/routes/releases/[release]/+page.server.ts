@@ -7,18 +7,17 @@ import { examine } from '$lib/core/checklist/doctor/examine';
 import { theCollection } from '$lib/server/collection';
 import { countOwned, readCopies } from '$lib/server/copies/read-copies';
 import { listGoals } from '$lib/server/goals/read-goals';
-import { loadRelease } from '$lib/server/releases/load-release';
+import { findRelease } from '$lib/server/releases/load-release';
 import { saveRelease } from '$lib/server/releases/save-release';
 import { removeRelease } from '$lib/server/releases/remove-release';
 
-export const load = async ({ params }) => {
+export const load = async ({ params, depends }) => {
+	depends('jade:copies');
 	const { db } = await theCollection();
-	const stored = await loadRelease(db, params.release);
-	if (!stored) error(404, 'This release is not in the collection.');
+	const id = await findRelease(db, params.release);
 	const goals = await listGoals(db);
 	return {
-		release: stored.release,
-		owned: [...countOwned(await readCopies(db, stored.id))],
+		owned: id === null ? [] : [...countOwned(await readCopies(db, id))],
 		goals: goals.filter(({ releaseKey }) => releaseKey === params.release)
 	};
 };

@@ -1,7 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { resolve } from '$app/paths';
-	import { expand } from '$lib/core/checklist/expand';
 	import { cardsOf } from '$lib/core/checklist/release';
 	import { countOf } from '$lib/ui/numerals';
 	import ReleaseWalls from '$lib/ui/number-wall/ReleaseWalls.svelte';
@@ -40,7 +39,7 @@
 		<h1>{release.name}</h1>
 		<p class="mt-1">
 			{release.maker}, {release.year} · {countOf(cardsOf(release).length, 'card')} · {countOf(
-				expand(release).length,
+				data.versions,
 				'version'
 			)}
 		</p>
@@ -55,7 +54,7 @@
 </header>
 
 <RunMatrix {release} />
-<DoctorList {release} problems={form?.problems ?? []} />
+<DoctorList findings={data.findings} problems={form?.problems ?? []} />
 <VariantList {release} problems={form?.variantProblems ?? []} />
 <ProductionTable {release} />
 

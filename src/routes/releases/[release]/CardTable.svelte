@@ -1,12 +1,17 @@
 <script lang="ts">
-	import { resolve } from '$app/paths';
-	import { numberingsOf, seriesOf } from '$lib/core/checklist/numbering';
+	import { onMount } from 'svelte';
+	import { numberingsOf, type NumberedCard } from '$lib/core/checklist/numbering';
 	import type { Release } from '$lib/core/checklist/release';
-	import CardPicture from '$lib/ui/card-picture/CardPicture.svelte';
+	import WindowedGrid from '$lib/ui/windowed-grid/WindowedGrid.svelte';
+	import CardLine from './CardLine.svelte';
 
 	/** The checklist as it is filed, with a filter on number and title. */
 	let { release }: { release: Release } = $props();
+	/** In px: a line of the checklist is at least so wide (17rem), with so much between two. */
+	const COLUMN = 272;
+	const GAP = 32;
 	let filter = $state('');
+	let grids = $state<Record<string, WindowedGrid<NumberedCard>>>({});
 	const wanted = $derived(filter.trim().toLowerCase());
 	const numberings = $derived(
 		numberingsOf(release).map((numbering) => ({
@@ -22,7 +27,22 @@
 		}))
 	);
 	const found = $derived(numberings.reduce((sum, { cards }) => sum + cards.length, 0));
+
+	/** A link to a card that is not drawn yet: "#card-base-27". */
+	async function showCard() {
+		const wanted = decodeURIComponent(location.hash).replace(/^#card-/, '');
+		for (const { key, cards } of numberings) {
+			const index = cards.findIndex(({ card }) => card.key === wanted);
+			if (index < 0) continue;
+			grids[key]?.reveal(index);
+			await new Promise(requestAnimationFrame);
+			document.getElementById(`card-${wanted}`)?.scrollIntoView({ block: 'center' });
+		}
+	}
+	onMount(() => void (location.hash && showCard()));
 </script>
+
+<svelte:window onhashchange={showCard} />
 
 <div class="mt-10 mb-3 flex flex-wrap items-end justify-between gap-3">
 	<h2>Checklist</h2>
@@ -38,40 +58,17 @@
 {#each numberings as { key, name, owner, cards } (key)}
 	{#if cards.length > 0}
 		<h3 class="mt-5 mb-1 font-semibold quiet">{name}</h3>
-		<ul class="grid gap-x-8 sm:grid-cols-2 lg:grid-cols-3">
-			{#each cards as { card, section } (card.key)}
-				<li class="flex items-center gap-3 border-b border-base-300 py-1.5" id="card-{card.key}">
-					<span class="w-8 shrink-0"
-						><CardPicture
-							seed="{release.key}/{card.key}"
-							title={card.title}
-							group={card.group ?? ''}
-						/></span
-					>
-					<span class="w-9 shrink-0 text-right text-lg font-semibold">{card.number ?? ''}</span>
-					<span class="min-w-0">
-						{#if card.subjects[0]}
-							<a
-								class="block truncate underline decoration-transparent underline-offset-3 hover:decoration-current"
-								title="{card.title}: all cards of {card.subjects[0]}"
-								href={resolve('/releases/subjects/[subject]', { subject: card.subjects[0] })}
-								>{card.title}</a
-							>
-						{:else}<span class="block truncate" title={card.title}>{card.title}</span>{/if}
-						<span class="block truncate text-sm quiet">
-							{[
-								section.key === owner.key ? '' : section.name,
-								card.rarity,
-								card.group,
-								seriesOf(owner, card.number)?.name,
-								...card.marks
-							]
-								.filter(Boolean)
-								.join(' · ')}
-						</span>
-					</span>
-				</li>
-			{/each}
-		</ul>
+		<WindowedGrid
+			items={cards}
+			keyOf={({ card }) => card.key}
+			columns={(width) => Math.floor((width + GAP) / (COLUMN + GAP))}
+			rowHeight={57}
+			rowClass="grid grid-cols-[repeat(auto-fill,minmax(min(17rem,100%),1fr))] gap-x-8"
+			bind:this={grids[key]}
+		>
+			{#snippet cell({ card, section }: NumberedCard)}
+				<CardLine {release} {owner} {card} {section} />
+			{/snippet}
+		</WindowedGrid>
 	{/if}
 {/each}

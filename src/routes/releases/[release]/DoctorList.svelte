@@ -1,13 +1,11 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { examine } from '$lib/core/checklist/doctor/examine';
-	import type { Mend } from '$lib/core/checklist/doctor/finding';
-	import type { Release } from '$lib/core/checklist/release';
+	import type { Finding, Mend } from '$lib/core/checklist/doctor/finding';
 	import type { Problem } from '$lib/core/problem';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
 
-	let { release, problems }: { release: Release; problems: readonly Problem[] } = $props();
-	const findings = $derived(examine(release));
+	let { findings, problems }: { findings: readonly Finding[]; problems: readonly Problem[] } =
+		$props();
 
 	/** The part of the page that a finding without cards is about. */
 	const placeOf = (pointer: string) => (pointer.startsWith('/variants') ? 'variants' : 'parts');

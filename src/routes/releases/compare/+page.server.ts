@@ -1,5 +1,5 @@
 import { theCollection } from '$lib/server/collection';
-import { lastLoggedRelease } from '$lib/server/releases/last-logged';
+import { usualRelease } from '$lib/server/releases/usual-release';
 import { listReleases, type ReleaseSummary } from '$lib/server/releases/list-releases';
 import { loadRelease } from '$lib/server/releases/load-release';
 
@@ -17,8 +17,7 @@ function likeliest(releases: readonly ReleaseSummary[], key: string): string {
 export const load = async ({ url }) => {
 	const { db } = await theCollection();
 	const releases = await listReleases(db);
-	const left =
-		url.searchParams.get('left') ?? (await lastLoggedRelease(db)) ?? releases[0]?.key ?? '';
+	const left = url.searchParams.get('left') ?? (await usualRelease(db)) ?? '';
 	const other = likeliest(releases, left);
 	const right = url.searchParams.get('right') ?? other;
 	return {

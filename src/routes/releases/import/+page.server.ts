@@ -2,12 +2,19 @@ import { fail, redirect } from '@sveltejs/kit';
 import { expand } from '$lib/core/checklist/expand';
 import { foldCards } from '$lib/core/checklist/fold-runs';
 import { wholeSections } from '$lib/core/checklist/edition';
+import { releaseChanges } from '$lib/core/checklist/replace-release';
 import { cardsOf, type Release } from '$lib/core/checklist/release';
 import type { Problem } from '$lib/core/problem';
 import { CSV_COLUMNS } from '$lib/formats/checklist-csv-columns';
 import { readChecklist, type TableReading } from '$lib/formats/read-checklist';
 import { theCollection } from '$lib/server/collection';
-import { checkNewRelease, importRelease } from '$lib/server/releases/import-release';
+import {
+	findSameRelease,
+	importRelease,
+	replacement,
+	replaceRelease
+} from '$lib/server/releases/import-release';
+import { findOrphans } from '$lib/server/releases/save-release';
 
 /** The checklist a form brings: the file that was chosen, or else the text that was pasted. */
 async function readForm(request: Request) {
@@ -70,22 +77,49 @@ function refused(
 	problems: readonly Problem[],
 	notes: readonly Problem[]
 ) {
-	return fail(400, { source, table, problems, notes, preview: null });
+	return fail(400, { source, table, problems, notes, preview: null, there: null });
+}
+
+/** What becomes of the release that is there already; null where there is none. */
+async function replacedBy(imported: Release, isTable: boolean) {
+	const { db } = await theCollection();
+	const there = await findSameRelease(db, imported);
+	if (!there) return null;
+	const after = replacement(there.release, imported, isTable);
+	return {
+		key: there.release.key,
+		changes: releaseChanges(there.release, after),
+		orphans: await findOrphans(db, there.id, after),
+		release: after
+	};
 }
 
 export const actions = {
 	preview: async ({ request }) => {
 		const { source, outcome, table } = await readForm(request);
 		if (!outcome.ok) return refused(source, table, outcome.problems, outcome.notes);
-		const problems = await checkNewRelease((await theCollection()).db, outcome.value);
-		if (problems.length > 0) return refused(source, table, problems, outcome.notes);
-		return { source, table, problems: [], notes: outcome.notes, preview: previewOf(outcome.value) };
+		const there = await replacedBy(outcome.value, table !== null);
+		const preview = previewOf(there?.release ?? outcome.value);
+		if (!there) return { source, table, problems: [], notes: outcome.notes, preview, there };
+		const { key, changes, orphans } = there;
+		return {
+			source,
+			table,
+			problems: orphans,
+			notes: outcome.notes,
+			preview,
+			there: { key, changes }
+		};
 	},
 	create: async ({ request }) => {
 		const { source, outcome, table } = await readForm(request);
 		if (!outcome.ok) return refused(source, table, outcome.problems, outcome.notes);
-		const created = await importRelease(await theCollection(), outcome.value);
-		if (!created.ok) return refused(source, table, created.problems, outcome.notes);
-		redirect(303, `/releases/${created.value.key}`);
+		const collection = await theCollection();
+		const there = await findSameRelease(collection.db, outcome.value);
+		const stored = there
+			? await replaceRelease(collection, there.release.key, outcome.value, table !== null)
+			: await importRelease(collection, outcome.value);
+		if (!stored.ok) return refused(source, table, stored.problems, outcome.notes);
+		redirect(303, `/releases/${stored.value.key}`);
 	}
 };

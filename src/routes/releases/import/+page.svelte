@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { tick } from 'svelte';
+	import type { SubmitFunction } from '@sveltejs/kit';
 	import { enhance } from '$app/forms';
 	import { resolve } from '$app/paths';
 	import { CSV_COLUMNS } from '$lib/formats/checklist-csv-columns';
@@ -20,6 +21,8 @@
 	let isOver = $state(false);
 	let busy = $state(false);
 	let isStale = $state(false);
+	/** Gives up what is being read. */
+	let stop: (() => void) | undefined;
 
 	/** Reads again with other columns or another sheet. */
 	async function choose() {
@@ -50,9 +53,16 @@
 		isStale = true;
 	}
 
-	const working = () => {
+	const working: SubmitFunction = ({ controller }) => {
 		busy = true;
-		return async ({ update }: { update: (options: { reset: boolean }) => Promise<void> }) => {
+		let isStopped = false;
+		stop = () => {
+			isStopped = true;
+			busy = false;
+			controller.abort();
+		};
+		return async ({ update }) => {
+			if (isStopped) return;
 			await update({ reset: false });
 			busy = false;
 			isStale = false;
@@ -149,11 +159,21 @@
 			disabled={busy}>Preview</button
 		>
 		{#if form?.preview}
-			<button class="btn btn-primary" formaction="?/create" disabled={busy || isStale}
-				>Create {form.preview.name}</button
+			<button
+				class="btn btn-primary"
+				formaction="?/create"
+				disabled={busy || isStale || form.problems.length > 0}
+				>{form.there ? 'Replace the checklist of' : 'Create'} {form.preview.name}</button
 			>
 		{/if}
-		<span role="status">{busy ? 'Reading…' : ''}</span>
+		<span role="status" class="flex items-center gap-3">
+			{#if busy}
+				<progress class="progress w-32 progress-primary" aria-label="Reading the checklist"
+				></progress>
+				Reading {fileName || 'the text'}
+				<button type="button" class="btn btn-sm" onclick={() => stop?.()}>Cancel</button>
+			{/if}
+		</span>
 	</div>
 </form>
 
@@ -168,7 +188,7 @@
 		<h2 class="mt-6 mb-3">Good to know</h2>
 		<ProblemList problems={form.notes} tone="note" />
 	{/if}
-	{#if form?.preview}<ImportPreview preview={form.preview} />{/if}
+	{#if form?.preview}<ImportPreview preview={form.preview} there={form.there} />{/if}
 </section>
 
 <details class="mt-10 max-w-3xl">

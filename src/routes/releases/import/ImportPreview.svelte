@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { ChangeCount } from '$lib/core/checklist/replace-release';
 	import { countOf } from '$lib/ui/numerals';
 
 	interface Props {
@@ -24,17 +25,37 @@
 				}[];
 			}[];
 		};
+		/** The release that is there already, and what becomes of it. */
+		there: { readonly key: string; readonly changes: readonly ChangeCount[] } | null;
 	}
-	let { preview }: Props = $props();
+	let { preview, there }: Props = $props();
+	const figures = ({ kind, added, changed, removed }: ChangeCount) =>
+		`${kind}: ${[
+			added ? `${added} added` : '',
+			changed ? `${changed} changed` : '',
+			removed ? `${removed} removed` : ''
+		]
+			.filter(Boolean)
+			.join(', ')}`;
 </script>
 
 <h2 class="mb-1">{preview.name}</h2>
 <p class="mb-4">
-	{preview.maker}, {preview.year}. This would create {countOf(preview.cards, 'card')} in {countOf(
-		preview.sections.length,
-		'section'
-	)}, which make <strong>{countOf(preview.versions, 'version')}</strong>, under the key
-	<code>{preview.key}</code>.
+	{preview.maker}, {preview.year}.
+	{#if there}
+		It is in the collection already. Replacing its checklist keeps every copy you own;
+		<strong
+			>{there.changes.length > 0
+				? there.changes.map(figures).join('; ')
+				: 'nothing would change'}</strong
+		>. It would have {countOf(preview.cards, 'card')} and {countOf(preview.versions, 'version')}.
+	{:else}
+		This would create {countOf(preview.cards, 'card')} in {countOf(
+			preview.sections.length,
+			'section'
+		)}, which make <strong>{countOf(preview.versions, 'version')}</strong>, under the key
+		<code>{preview.key}</code>.
+	{/if}
 </p>
 <div class="overflow-x-auto">
 	<table class="table">

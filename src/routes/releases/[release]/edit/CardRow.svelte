@@ -13,9 +13,9 @@
 	const name = $derived(row.text.number || row.text.title || 'new card');
 </script>
 
-<li
+<div
 	class={[
-		'grid grid-cols-[2rem_4rem_1fr] items-center gap-x-2 gap-y-1 border-l-3 px-1 py-0.5 [contain-intrinsic-size:auto_2.25rem] [content-visibility:auto] sm:grid-cols-[2rem_5rem_1.4fr_1fr_1fr_7rem]',
+		'grid grid-cols-[2rem_4rem_1fr] items-center gap-x-2 gap-y-1 border-l-3 px-1 py-0.5 sm:grid-cols-[2rem_5rem_1.4fr_1fr_1fr_7rem]',
 		row.isChosen && 'bg-base-200',
 		row.state === 'changed' && 'border-accent',
 		row.state === 'added' && 'border-primary',
@@ -54,4 +54,4 @@
 	{/each}
 	{#if row.marks.length > 0}<span class="col-start-3 text-sm quiet">{row.marks.join(', ')}</span
 		>{/if}
-</li>
+</div>

@@ -1,9 +1,13 @@
 import { error } from '@sveltejs/kit';
+import { examine } from '$lib/core/checklist/doctor/examine';
+import { expand } from '$lib/core/checklist/expand';
 import { theCollection } from '$lib/server/collection';
 import { loadRelease } from '$lib/server/releases/load-release';
 
+/** The checklist apart from what is owned of it, so that a copy logged does not send it again. */
 export const load = async ({ params }) => {
 	const stored = await loadRelease((await theCollection()).db, params.release);
 	if (!stored) error(404, 'This release is not in the collection.');
-	return { release: stored.release };
+	const { release } = stored;
+	return { release, versions: expand(release).length, findings: examine(release) };
 };

@@ -1,0 +1,82 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, test } from 'vitest';
+import { formatChecklistCsv } from '../../formats/checklist-csv.ts';
+import { readChecklistJson } from '../../formats/checklist-json.ts';
+import { readChecklist } from '../../formats/read-checklist.ts';
+import { expand } from './expand.ts';
+import type { Release } from './release.ts';
+import { keepUnsaid, releaseChanges } from './replace-release.ts';
+
+function demo(name: string): Release {
+	const outcome = readChecklistJson(readFileSync(`demo/${name}.checklist.json`, 'utf8'));
+	if (!outcome.ok) throw new RangeError(JSON.stringify(outcome.problems));
+	return outcome.value;
+}
+
+async function fromCsv(text: string): Promise<Release> {
+	const { outcome } = await readChecklist(new TextEncoder().encode(text), {
+		name: '',
+		maker: '',
+		year: ''
+	});
+	if (!outcome.ok) throw new RangeError(JSON.stringify(outcome.problems));
+	return outcome.value;
+}
+
+describe('a table read over the release it was written from', () => {
+	test.each([
+		'harbour-lights-1994',
+		'the-drowned-bell',
+		'signal-year-2019',
+		'tidewater-strips-1926'
+	])('%s: loses nothing that tables do not carry', async (name) => {
+		const before = demo(name);
+		const read = await fromCsv(formatChecklistCsv(before));
+		const after = keepUnsaid(before, read);
+		const keys = (release: Release) => expand(release).map(({ key }) => key);
+		expect(keys(after).sort()).toEqual([...keys(before)].sort());
+		expect(after.variants).toEqual(before.variants);
+		expect(after.sections.map(({ edition }) => edition)).toEqual(
+			before.sections.map(({ edition }) => edition)
+		);
+		expect(after.sections.map(({ format }) => format)).toEqual(
+			before.sections.map(({ format }) => format)
+		);
+		expect(releaseChanges(before, after).filter(({ kind }) => kind === 'cards')).toEqual([]);
+	});
+
+	test('what the table says differently counts', async () => {
+		const before = demo('harbour-lights-1994');
+		const text = formatChecklistCsv(before).replaceAll('/120', '/125');
+		const after = keepUnsaid(before, await fromCsv(text));
+		const runs = (release: Release) =>
+			expand(release).filter(({ printRun }) => printRun === 125).length;
+		expect([runs(before), runs(after)]).toEqual([0, 208]);
+	});
+});
+
+test('changes are counted by key', () => {
+	const before = demo('harbour-lights-1994');
+	const [base, ...rest] = before.sections;
+	if (!base) throw new RangeError('no base');
+	const [first, second, ...others] = base.cards;
+	if (!first || !second) throw new RangeError('no cards');
+	const after = {
+		...before,
+		sections: [
+			{
+				...base,
+				statedTotal: 241,
+				cards: [{ ...first, title: 'New' }, ...others, { ...second, key: 'base-241' }]
+			},
+			...rest
+		],
+		variants: before.variants.slice(2)
+	};
+	expect(releaseChanges(before, after)).toEqual([
+		{ kind: 'sections', added: 0, changed: 1, removed: 0 },
+		{ kind: 'cards', added: 1, changed: 1, removed: 1 },
+		{ kind: 'variants', added: 0, changed: 0, removed: 2 }
+	]);
+	expect(releaseChanges(before, before)).toEqual([]);
+});

@@ -1,0 +1,188 @@
+import { bad, good } from '../../problem.ts';
+import { formatListCell, parseListCell } from '../list-cell.ts';
+import { CARD_SHAPES, SECTION_KINDS, type CardFormat, type Section } from '../section.ts';
+import {
+	choiceColumn,
+	countColumn,
+	nameOf,
+	namesColumn,
+	readNames,
+	textColumn,
+	type Column
+} from './column.ts';
+import { oddsColumn } from './shared-columns.ts';
+
+/** A section without its cards: what a row of the sheet holds. */
+export type SectionRules = Omit<Section, 'cards'>;
+
+const seriesColumn: Column<SectionRules> = {
+	key: 'series',
+	name: 'Series',
+	hint: 'Series 1: 1–160; Series 2: 161–240',
+	width: 16,
+	write: ({ series }) =>
+		formatListCell(series.map(({ name, from, to }) => `${name}: ${from}–${to}`)),
+	read: (text) => {
+		const series = parseListCell(text).map((entry) => {
+			const [, name = '', from = '', to = ''] =
+				/^(.+):\s*(\S+?)\s*(?:–|\s-\s|\sto\s)\s*(\S+)$/.exec(entry) ??
+				/^(.+):\s*([^\s-]+)-([^\s-]+)$/.exec(entry) ??
+				[];
+			return { name, from, to, entry };
+		});
+		const strange = series.find(({ name }) => name === '');
+		return strange
+			? bad([
+					{
+						message: `"${strange.entry}" is no series`,
+						remedy: 'Write its name and numbers, for example Series 1: 1–160.'
+					}
+				])
+			: good(series.length > 0 ? { series: series.map(({ entry: _, ...one }) => one) } : {});
+	}
+};
+
+/** Size in mm, thickness in pt and shape: "63.5 × 88.9 mm; 20 pt; die cut". */
+const formatColumn: Column<SectionRules> = {
+	key: 'format',
+	name: 'Format',
+	hint: '63.5 × 88.9 mm; 20 pt; die cut',
+	width: 13,
+	write: ({ format }) =>
+		[
+			format?.widthMm !== undefined || format?.heightMm !== undefined
+				? `${format.widthMm ?? '?'} × ${format.heightMm ?? '?'} mm`
+				: '',
+			format?.stockPt === undefined ? '' : `${format.stockPt} pt`,
+			format?.shape ?? ''
+		]
+			.filter(Boolean)
+			.join('; '),
+	read: (text) => {
+		let format: CardFormat = {};
+		for (const part of parseListCell(text)) {
+			const [, width, height] = /^([\d.]+|\?)\s*[×x]\s*([\d.]+|\?)(?:\s*mm)?$/i.exec(part) ?? [];
+			const [, stock] = /^([\d.]+)\s*pt$/i.exec(part) ?? [];
+			const shape = CARD_SHAPES.find((known) => known === part.toLowerCase());
+			if (!(width && height) && !stock && !shape) {
+				const remedy = `Write size, stock or shape (${CARD_SHAPES.join(', ')}), separated by semicolons.`;
+				return bad([{ message: `"${part}" says nothing of a card's make`, remedy }]);
+			}
+			format = {
+				...format,
+				...(width && width !== '?' ? { widthMm: Number(width) } : {}),
+				...(height && height !== '?' ? { heightMm: Number(height) } : {}),
+				...(stock ? { stockPt: Number(stock) } : {}),
+				...(shape ? { shape } : {})
+			};
+		}
+		return good(Object.keys(format).length > 0 ? { format } : {});
+	}
+};
+
+const arrangementColumn: Column<SectionRules> = {
+	key: 'arrangement',
+	name: 'Laid out as',
+	hint: 'puzzle 3 × 3, strip 10 × 1',
+	width: 9,
+	write: ({ arrangement }) =>
+		arrangement ? `${arrangement.kind} ${arrangement.columns} × ${arrangement.rows}` : '',
+	read: (text) => {
+		if (text === '') return good({});
+		const [, kind, columns, rows] =
+			/^(puzzle|strip)\s+([1-9]\d?)\s*[×x]\s*([1-9]\d?)$/i.exec(text) ?? [];
+		return kind
+			? good({
+					arrangement: {
+						kind: kind.toLowerCase() === 'strip' ? 'strip' : 'puzzle',
+						columns: Number(columns),
+						rows: Number(rows)
+					}
+				})
+			: bad([
+					{ message: `"${text}" is no lay-out`, remedy: 'Write puzzle 3 × 3 or strip 10 × 1.' }
+				]);
+	}
+};
+
+/** The sections that an edition repeats and the cards it leaves out: "Base; Storm Watch; without 4; without 12". */
+const editionColumn: Column<SectionRules> = {
+	key: 'edition',
+	name: 'Edition of',
+	hint: 'Base; without 4',
+	width: 12,
+	write: ({ edition }, { sections }) =>
+		edition
+			? formatListCell([
+					...edition.of.map((key) => nameOf(sections, key)),
+					...edition.without.map((card) => `without ${card}`)
+				])
+			: '',
+	read: (text, { sections }) => {
+		const entries = parseListCell(text);
+		if (entries.length === 0) return good({});
+		const left = entries.filter((entry) => /^without\s/i.test(entry));
+		const of = readNames(
+			formatListCell(entries.filter((entry) => !left.includes(entry))),
+			sections
+		);
+		const without = left.map((entry) => entry.replace(/^without\s+/i, ''));
+		return of.ok ? good({ edition: { of: of.value, changes: [], without } }) : of;
+	}
+};
+
+export const SECTION_COLUMNS: readonly Column<SectionRules>[] = [
+	textColumn(
+		{ key: 'name', name: 'Name', hint: 'Storm Watch', width: 12 },
+		({ name }) => name,
+		(name) => ({ name })
+	),
+	choiceColumn(
+		{ key: 'kind', name: 'Kind', hint: 'base', width: 6 },
+		SECTION_KINDS,
+		({ kind }) => kind,
+		(kind) => ({ kind })
+	),
+	{
+		...namesColumn(
+			{ key: 'numberedIn', name: 'Numbered in', hint: 'its own numbers', width: 9 },
+			'sections',
+			({ numberedIn }: SectionRules) => (numberedIn ? [numberedIn] : []),
+			([numberedIn]) => (numberedIn ? { numberedIn } : {})
+		)
+	},
+	countColumn(
+		{ key: 'statedTotal', name: 'Stated total', hint: '240', width: 6 },
+		({ statedTotal }) => statedTotal,
+		(statedTotal) => ({ statedTotal })
+	),
+	countColumn(
+		{ key: 'printRun', name: 'Print run', hint: 'not numbered', width: 6 },
+		({ printRun }) => printRun,
+		(printRun) => ({ printRun })
+	),
+	oddsColumn,
+	choiceColumn(
+		{ key: 'listed', name: 'On the list', hint: 'yes', width: 5 },
+		['yes', 'no'],
+		({ listed }) => (listed ? 'yes' : 'no'),
+		(word) => ({ listed: word === 'yes' })
+	),
+	seriesColumn,
+	formatColumn,
+	arrangementColumn,
+	editionColumn,
+	{
+		key: 'alsoIn',
+		name: 'Also in',
+		hint: 'keys of other releases',
+		width: 11,
+		write: ({ alsoIn }) => formatListCell(alsoIn),
+		read: (text) => good({ alsoIn: parseListCell(text) })
+	},
+	textColumn(
+		{ key: 'note', name: 'Note', hint: '', width: 16 },
+		({ note }) => note,
+		(note) => ({ note })
+	)
+];

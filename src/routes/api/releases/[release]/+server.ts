@@ -1,0 +1,22 @@
+import { json, type RequestHandler } from '@sveltejs/kit';
+import { readChecklist } from '$lib/formats/read-checklist';
+import { theCollection } from '$lib/server/collection';
+import { problemResponse } from '$lib/server/problem-document';
+import { replaceRelease } from '$lib/server/releases/import-release';
+import { loadRelease } from '$lib/server/releases/load-release';
+
+/** Replaces the checklist of a release by the one sent as the body, in any form; copies stay attached. */
+export const PUT: RequestHandler = async ({ params, request }) => {
+	const collection = await theCollection();
+	const stored = await loadRelease(collection.db, params.release ?? '');
+	if (!stored) return problemResponse(404, 'This release is not in the collection.');
+	const { key, name, maker, year } = stored.release;
+	const bytes = new Uint8Array(await request.arrayBuffer());
+	const { outcome: read, table } = await readChecklist(bytes, { name, maker, year });
+	const outcome = read.ok
+		? await replaceRelease(collection, key, read.value, table !== null)
+		: read;
+	return outcome.ok
+		? json(outcome.value)
+		: problemResponse(400, 'The checklist was not replaced.', outcome.problems);
+};

@@ -1,0 +1,22 @@
+import { json, type RequestHandler } from '@sveltejs/kit';
+import { readRuleSheet } from '$lib/core/checklist/rule-sheet/rule-sheet';
+import { RuleSheetSchema } from '$lib/schemas/requests';
+import { theCollection } from '$lib/server/collection';
+import { problemResponse } from '$lib/server/problem-document';
+import { readBody } from '$lib/server/read-json';
+import { saveRelease } from '$lib/server/releases/save-release';
+
+/** Replaces the sections, parallels, rules and variants of a release, all of them or none; cards stay. */
+export const PUT: RequestHandler = async ({ params, request }) => {
+	const body = await readBody(request, RuleSheetSchema);
+	if (!body.ok) return body.response;
+	const outcome = await saveRelease(
+		await theCollection(),
+		params.release ?? '',
+		'edit the rules',
+		(release) => readRuleSheet(release, body.value)
+	);
+	return outcome.ok
+		? json(outcome.value)
+		: problemResponse(400, 'The rules were not changed.', outcome.problems);
+};

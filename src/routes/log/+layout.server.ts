@@ -1,0 +1,15 @@
+import { theCollection } from '$lib/server/collection';
+import { usualRelease } from '$lib/server/releases/usual-release';
+import { listReleases } from '$lib/server/releases/list-releases';
+import { loadRelease } from '$lib/server/releases/load-release';
+
+/** The checklist that is logged against, apart from what is owned of it. */
+export const load = async ({ url }) => {
+	const { db } = await theCollection();
+	const key = url.searchParams.get('release') ?? (await usualRelease(db));
+	const stored = key === null ? null : await loadRelease(db, key);
+	return {
+		releases: (await listReleases(db)).map(({ key, name }) => ({ key, name })),
+		release: stored?.release ?? null
+	};
+};

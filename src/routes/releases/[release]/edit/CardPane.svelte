@@ -1,0 +1,64 @@
+<script lang="ts">
+	import { countOf } from '$lib/ui/numerals';
+	import ProblemList from '$lib/ui/ProblemList.svelte';
+	import WindowedGrid from '$lib/ui/windowed-grid/WindowedGrid.svelte';
+	import BulkBar from './BulkBar.svelte';
+	import CardRow from './CardRow.svelte';
+	import type { CardSheet, SheetRow } from './card-sheet.svelte';
+
+	interface Props {
+		sheet: CardSheet;
+		sections: readonly { readonly key: string; readonly name: string }[];
+		rarities: readonly string[];
+	}
+	let { sheet, sections, rarities }: Props = $props();
+</script>
+
+<div class="sticky top-0 z-10 mb-2 border-b border-base-300 bg-base-100 py-2">
+	<div class="flex flex-wrap items-center gap-3">
+		<label class="flex items-center gap-2">
+			<span class="text-sm quiet">Section</span>
+			<select class="select select-sm" bind:value={sheet.sectionKey}>
+				{#each sections as { key, name } (key)}<option value={key}>{name}</option>{/each}
+			</select>
+		</label>
+		<button
+			class="btn btn-primary btn-sm"
+			disabled={sheet.count === 0 || sheet.busy}
+			onclick={() => sheet.save()}>Save {countOf(sheet.count, 'change')}</button
+		>
+		<button class="btn btn-sm" disabled={sheet.count === 0} onclick={() => sheet.discard()}
+			>Discard</button
+		>
+		<button class="btn btn-sm" onclick={() => sheet.addCard()}>Add a card</button>
+		<BulkBar {sheet} {rarities} />
+	</div>
+	{#if sheet.problems.length > 0}
+		<div class="mt-2" role="alert"><ProblemList problems={sheet.problems} most={8} /></div>
+	{/if}
+</div>
+
+<div
+	class="hidden grid-cols-[2rem_5rem_1.4fr_1fr_1fr_7rem] gap-2 px-1 text-sm quiet sm:grid"
+	aria-hidden="true"
+>
+	<span></span><span>Number</span><span>Title</span><span>Group</span><span>Subjects</span><span
+		>Rarity</span
+	>
+</div>
+<div role="group" aria-label="Cards">
+	<WindowedGrid
+		items={sheet.rows}
+		keyOf={({ key }) => key}
+		columns={() => 1}
+		rowHeight={36}
+		rowClass="grid"
+	>
+		{#snippet cell(row: SheetRow)}<CardRow {row} {sheet} />{/snippet}
+	</WindowedGrid>
+	{#if sheet.rows.length === 0}
+		<p class="py-4 quiet">
+			This section has no cards of its own{sheet.isEdition ? '; it repeats those of others' : ''}.
+		</p>
+	{/if}
+</div>
