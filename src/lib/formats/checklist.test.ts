@@ -81,7 +81,9 @@ describe('round trips', () => {
 			if (before.sections.some(({ edition }) => edition)) return;
 			const after = value(readChecklistCsv(formatChecklistCsv(before)));
 			const carried = ({ sections }: Release) =>
-				sections.map(({ note: _n, format: _f, arrangement: _a, ...section }) => section);
+				sections.map(
+					({ note: _n, format: _f, arrangement: _a, alsoIn: _s, ...section }) => section
+				);
 			expect(carried(after)).toEqual(carried(before));
 		}
 	);

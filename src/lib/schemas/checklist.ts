@@ -217,7 +217,8 @@ export const VariantSchema = Type.Object(
 		printRun: Type.Optional(PrintRunSchema),
 		odds: Type.Optional(OddsByPack),
 		inParallels: Type.Optional(SectionKeys),
-		mirrors: Type.Optional(CardNameSchema)
+		mirrors: Type.Optional(CardNameSchema),
+		earns: Type.Optional(CardNameSchema)
 	},
 	closed
 );

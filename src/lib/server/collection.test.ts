@@ -346,8 +346,8 @@ test('the demo is the same every time, fills an empty collection only, and is 60
 		'regatta-almanac-1948 120 0',
 		'moths-of-the-lamp 25 0',
 		'harbour-lights-1994 289 3',
-		'harbour-lights-1995 275 4',
-		'the-drowned-bell 46 0',
+		'harbour-lights-1995 279 4',
+		'the-drowned-bell 111 0',
 		'brine-and-beacon 96 0',
 		'signal-year-2019 280 5'
 	]);

@@ -29,5 +29,11 @@ export function problemResponse(
 }
 
 function toError({ message, remedy, pointer = '', ...place }: Problem) {
-	return { pointer, detail: remedy ? `${message}. ${remedy}` : message, message, ...place };
+	return {
+		pointer,
+		detail: remedy ? `${message}. ${remedy}` : message,
+		message,
+		...(remedy ? { remedy } : {}),
+		...place
+	};
 }

@@ -44,12 +44,22 @@ function checkParallels(release: Release, sections: readonly Section[]): Problem
 
 function checkVariants(release: Release, sections: readonly Section[]): Problem[] {
 	const parallels = new Set(release.parallels.map(({ key }) => key));
+	const cards = sections.flatMap((section) => section.cards);
 	return [
 		...repeatedKeys('variants', release.variants),
 		...release.variants.flatMap((variant, v) => {
 			const pointer = `/variants/${v}`;
 			const unknown = (variant.inParallels ?? []).filter((key) => !parallels.has(key));
 			const problems = checkSelector(variant, pointer, sections);
+			const { earns } = variant;
+			if (earns !== undefined && !cards.some((card) => isNamed(card, earns))) {
+				problems.push({
+					pointer: `${pointer}/earns`,
+					field: 'earns',
+					message: `there is no card "${earns}" to be earned`,
+					remedy: 'Enter the prize card, too, and name it by number or title.'
+				});
+			}
 			for (const key of unknown) {
 				problems.push({
 					pointer: `${pointer}/inParallels`,

@@ -99,4 +99,5 @@ export interface VariantDraft extends CardSelector, Evidence {
 	readonly odds?: OddsDraft;
 	readonly inParallels?: readonly string[];
 	readonly mirrors?: string;
+	readonly earns?: string;
 }

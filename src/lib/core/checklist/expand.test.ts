@@ -2,9 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import type { ReleaseDraft } from './draft.ts';
 import { expand } from './expand.ts';
-import type { Release } from './release.ts';
-import { releaseDraft } from './release.arbitrary.ts';
+import { cardsOf, type Release } from './release.ts';
+import { oddReleaseDraft, releaseDraft } from './release.arbitrary.ts';
 import { resolveRelease } from './resolve-release.ts';
+import { variantFinder, variantsOf } from './variant.ts';
 
 function release(draft: ReleaseDraft): Release {
 	const outcome = resolveRelease(draft);
@@ -132,4 +133,19 @@ describe('expand', () => {
 		const empty = { ...small, sections: [{ name: 'Base', cards: [] }], parallels: [] };
 		expect(expand(release(empty))).toEqual([]);
 	});
+});
+
+test('for all releases and cards, looking variants up by name finds those that going through them all finds', () => {
+	fc.assert(
+		fc.property(oddReleaseDraft, (draft) => {
+			const outcome = resolveRelease(draft);
+			if (!outcome.ok) throw new RangeError(JSON.stringify(outcome.problems));
+			const { value: release } = outcome;
+			const find = variantFinder(release.variants);
+			for (const { section, card } of cardsOf(release)) {
+				expect(find(section, card)).toEqual(variantsOf(release.variants, section, card));
+			}
+		}),
+		{ numRuns: 50 }
+	);
 });

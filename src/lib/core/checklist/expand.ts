@@ -4,7 +4,7 @@ import { numberingsOf } from './numbering.ts';
 import { runRuleFor, type Parallel, type Swatch } from './parallel.ts';
 import type { Release } from './release.ts';
 import type { Section } from './section.ts';
-import { addedVariants, variantsOf, type Variant } from './variant.ts';
+import { addedVariants, variantFinder, type Variant } from './variant.ts';
 import { formatVersionKey } from './version-key.ts';
 
 /** One collectible thing: a card in one finish, regular or as one of its variants. */
@@ -43,46 +43,15 @@ function finishesOf(release: Release, section: Section, card: Card): readonly Fi
 	return finishes;
 }
 
-/** The versions of one card: finish by finish (base first), the regular card before its variants. */
-export function versionsOf(
-	release: Release,
+/** Gives the versions of one card: finish by finish (base first), the regular card before its variants. */
+export type VersionMaker = (
 	numberingKey: string,
 	section: Section,
-	card: Card,
-	finishes = finishesOf(release, section, card)
-): readonly Version[] {
-	const own = variantsOf(release.variants, section, card);
-	const versions: Version[] = [];
-	for (const finish of finishes) {
-		const parallelKey = finish.parallel?.key ?? null;
-		const add = (variant: Variant | null) =>
-			versions.push({
-				key: formatVersionKey({
-					release: release.key,
-					card: card.key,
-					parallel: parallelKey,
-					variant: variant?.key ?? null
-				}),
-				cardKey: card.key,
-				sectionKey: section.key,
-				numberingKey,
-				parallelKey,
-				variantKey: variant?.key ?? null,
-				printRun: variant ? (variant.printRun ?? null) : finish.printRun,
-				swatch: finish.swatch
-			});
-		add(null);
-		if (own.length > 0) addedVariants(own, parallelKey).forEach(add);
-	}
-	return versions;
-}
+	card: Card
+) => readonly Version[];
 
-/**
- * Derives every version of a release from its rules, by numbering, then card. An empty release has
- * none. A version exists once: rules of one parallel that meet at a card yield one version, a swatch
- * or its lack never two, an uncorrected error or a short print none beside the regular one.
- */
-export function expand(release: Release): readonly Version[] {
+/** Prepares the rules of a release for asking them of one card after the other. */
+export function versionMaker(release: Release): VersionMaker {
 	// Most sections have no rules for single cards: all their cards come in the same finishes.
 	const shared = new Map<Section, readonly Finish[] | null>();
 	const finishesIn = (section: Section, card: Card): readonly Finish[] => {
@@ -93,10 +62,44 @@ export function expand(release: Release): readonly Version[] {
 		}
 		return finishes ?? finishesOf(release, section, card);
 	};
+	const findVariants = variantFinder(release.variants);
+	return (numberingKey, section, card) => {
+		const own = findVariants(section, card);
+		const versions: Version[] = [];
+		for (const finish of finishesIn(section, card)) {
+			const parallelKey = finish.parallel?.key ?? null;
+			const add = (variant: Variant | null) =>
+				versions.push({
+					key: formatVersionKey({
+						release: release.key,
+						card: card.key,
+						parallel: parallelKey,
+						variant: variant?.key ?? null
+					}),
+					cardKey: card.key,
+					sectionKey: section.key,
+					numberingKey,
+					parallelKey,
+					variantKey: variant?.key ?? null,
+					printRun: variant ? (variant.printRun ?? null) : finish.printRun,
+					swatch: finish.swatch
+				});
+			add(null);
+			if (own.length > 0) addedVariants(own, parallelKey).forEach(add);
+		}
+		return versions;
+	};
+}
+
+/**
+ * Derives every version of a release from its rules, by numbering, then card. An empty release has
+ * none. A version exists once: rules of one parallel that meet at a card yield one version, a swatch
+ * or its lack never two, an uncorrected error or a short print none beside the regular one.
+ */
+export function expand(release: Release): readonly Version[] {
+	const versionsOf = versionMaker(release);
 	return numberingsOf(release).flatMap((numbering) =>
-		numbering.cards.flatMap(({ card, section }) =>
-			versionsOf(release, numbering.key, section, card, finishesIn(section, card))
-		)
+		numbering.cards.flatMap(({ card, section }) => versionsOf(numbering.key, section, card))
 	);
 }
 

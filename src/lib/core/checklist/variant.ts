@@ -1,3 +1,4 @@
+import { normalCardNumber } from './card-number.ts';
 import type { Card } from './card.ts';
 import { selects, type CardSelector } from './card-selector.ts';
 import type { Evidence } from './confidence.ts';
@@ -48,6 +49,8 @@ export interface Variant extends CardSelector, Evidence {
 	readonly inParallels?: readonly string[];
 	/** The card that has the other half of a mirrored error (two backs swapped). */
 	readonly mirrors?: string;
+	/** Of a piece: the card that a full set of a card's pieces earns. */
+	readonly earns?: string;
 }
 
 /** The variants of a card in the order in which they are recorded. */
@@ -57,6 +60,35 @@ export function variantsOf(
 	card: Card
 ): readonly Variant[] {
 	return variants.filter((variant) => selects(variant, section, card));
+}
+
+/** The same for card after card: rules that name single cards are looked up, not gone through. */
+export function variantFinder(
+	variants: readonly Variant[]
+): (section: Section, card: Card) => readonly Variant[] {
+	const wide = variants.filter(({ cards }) => cards === undefined);
+	const named = new Map<string, Variant[]>();
+	for (const variant of variants) {
+		for (const name of new Set((variant.cards ?? []).flatMap(waysToWrite))) {
+			const list = named.get(name);
+			if (list) list.push(variant);
+			else named.set(name, [variant]);
+		}
+	}
+	const place = new Map(variants.map((variant, i) => [variant, i]));
+	return (section, card) => {
+		const names = [card.number ?? card.title, ...card.otherNumbers].flatMap(waysToWrite);
+		const meant = names.flatMap((name) => named.get(name) ?? []);
+		if (meant.length === 0 && wide.length === 0) return [];
+		return [...new Set([...meant, ...wide])]
+			.filter((variant) => selects(variant, section, card))
+			.sort((a, b) => (place.get(a) ?? 0) - (place.get(b) ?? 0));
+	};
+}
+
+/** As it stands, and as "F01" is written F1. */
+function waysToWrite(name: string): readonly string[] {
+	return [name, normalCardNumber(name)];
 }
 
 /**

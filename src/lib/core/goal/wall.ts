@@ -1,4 +1,4 @@
-import { versionsOf } from '../checklist/expand.ts';
+import { versionMaker } from '../checklist/expand.ts';
 import type { Numbering } from '../checklist/numbering.ts';
 import type { Release } from '../checklist/release.ts';
 
@@ -37,8 +37,9 @@ export function wallFaces(
 	numbering: Numbering,
 	parallelKey: string | null
 ): readonly WallFace[] {
+	const versionsOf = versionMaker(release);
 	return numbering.cards.map(({ card, section }) => {
-		const versions = versionsOf(release, numbering.key, section, card);
+		const versions = versionsOf(numbering.key, section, card);
 		return {
 			cardKey: card.key,
 			number: card.number,

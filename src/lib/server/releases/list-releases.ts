@@ -1,6 +1,8 @@
-import { asc, count, sum } from 'drizzle-orm';
+import { asc, count, isNotNull, sum } from 'drizzle-orm';
+import { cardsOf } from '../../core/checklist/release.ts';
 import type { Reader } from '../database/open.ts';
-import { cards, copies, parallels, releases } from '../database/tables/index.ts';
+import { cards, copies, parallels, releases, sections } from '../database/tables/index.ts';
+import { loadReleases } from './load-release.ts';
 
 /** A release as lists show it. */
 export interface ReleaseSummary {
@@ -28,6 +30,16 @@ export async function listReleases(db: Reader): Promise<readonly ReleaseSummary[
 		.select({ id: copies.releaseId, count: sum(copies.quantity).mapWith(Number) })
 		.from(copies)
 		.groupBy(copies.releaseId);
+	const editions = await db
+		.selectDistinct({ id: sections.releaseId })
+		.from(sections)
+		.where(isNotNull(sections.edition));
+	// Cards of an edition follow from its rule; they are not stored.
+	const whole = await loadReleases(
+		db,
+		editions.map(({ id }) => id)
+	);
+	const wholeCounts = new Map(whole.map(({ id, release }) => [id, cardsOf(release).length]));
 	const of = (rows: readonly { id: number; count: number }[], id: number) =>
 		rows.find((row) => row.id === id)?.count ?? 0;
 	return heads.map(({ id, key, name, maker, year }) => ({
@@ -35,7 +47,7 @@ export async function listReleases(db: Reader): Promise<readonly ReleaseSummary[
 		name,
 		maker,
 		year,
-		cards: of(cardCounts, id),
+		cards: wholeCounts.get(id) ?? of(cardCounts, id),
 		parallels: of(parallelCounts, id),
 		owned: of(ownedCounts, id)
 	}));

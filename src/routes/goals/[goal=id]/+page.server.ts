@@ -1,4 +1,5 @@
 import { error, redirect } from '@sveltejs/kit';
+import { runsOf } from '$lib/core/checklist/production';
 import { missingList } from '$lib/core/goal/missing-list';
 import { totalProgress } from '$lib/core/goal/progress';
 import { listBinders, makeBinder } from '$lib/server/binders/binders';
@@ -22,6 +23,7 @@ export const load = async ({ params, depends }) => {
 		needed: slots.flatMap(({ versions }) => versions),
 		groups: groups.map(({ cards: _, section, ...group }) => ({ ...group, kind: section.kind })),
 		...totalProgress(groups),
+		limits: runsOf(slots.map(({ version }) => version)),
 		spares: filling.spares.map(({ copy, quantity }) => ({
 			quantity,
 			version: copyOf.get(copy)?.version ?? '',

@@ -8,6 +8,7 @@
 	import { createOwnedBook } from '$lib/ui/owned-book.svelte';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import SectionStrip from '$lib/ui/SectionStrip.svelte';
+	import GoalLimits from './GoalLimits.svelte';
 	import MissingList from './MissingList.svelte';
 	import SpareList from './SpareList.svelte';
 
@@ -48,6 +49,7 @@
 		</p>
 	</div>
 	<div class="mt-4"><SectionStrip segments={data.groups} /></div>
+	<GoalLimits {release} limits={data.limits} />
 </header>
 
 <MissingList title="{data.goal.name}: missing" groups={data.groups} goalId={data.goal.id} />

@@ -9,7 +9,9 @@
 	import CardTable from './CardTable.svelte';
 	import RunMatrix from '../RunMatrix.svelte';
 	import DoctorList from './DoctorList.svelte';
+	import PieceList from './PieceList.svelte';
 	import ProductionTable from './ProductionTable.svelte';
+	import SharedSections from './SharedSections.svelte';
 	import TitlePaste from './TitlePaste.svelte';
 	import VariantList from './VariantList.svelte';
 
@@ -56,6 +58,8 @@
 <RunMatrix {release} />
 <DoctorList findings={data.findings} problems={form?.problems ?? []} />
 <VariantList {release} problems={form?.variantProblems ?? []} />
+<PieceList {release} owned={book.owned} />
+<SharedSections {release} shared={data.shared} />
 <ProductionTable {release} />
 
 {#if data.goals.length > 0}

@@ -38,5 +38,10 @@ export const VARIANT_COLUMNS: readonly Column<Variant>[] = [
 		({ mirrors }) => mirrors,
 		(mirrors) => ({ mirrors })
 	),
+	textColumn(
+		{ key: 'earns', name: 'Full set earns', hint: 'of pieces', width: 9 },
+		({ earns }) => earns,
+		(earns) => ({ earns })
+	),
 	...evidenceColumns
 ];

@@ -55,10 +55,11 @@
 						<td class="align-top">
 							<input
 								class={[
-									'input w-full input-sm',
+									'input w-full min-w-0 input-sm placeholder:text-transparent focus:placeholder:text-base-content/60',
 									problem && 'input-error',
 									!problem && book.isChanged(name, r, column.key) && 'border-accent'
 								]}
+								size="1"
 								data-field={column.key}
 								data-row={r}
 								value={row.cells[column.key] ?? ''}
