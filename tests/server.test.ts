@@ -88,7 +88,7 @@ test('the compute API over HTTP: an answer, and a problem document for every bad
 		paths: object;
 	};
 	expect(description.openapi).toBe('3.1.0');
-	expect(Object.keys(description.paths)).toHaveLength(8);
+	expect(Object.keys(description.paths)).toHaveLength(9);
 });
 
 test('forms and uploads of 50 MB work at every local address, foreign ones do not', async ({
@@ -153,9 +153,6 @@ test('no address gives a 500, whatever stands in it', async ({ demo, request }) 
 		expect(response.status(), path).toBeLessThan(500);
 	}
 	const posts: [string, Record<string, string>][] = [
-		['/goals/new', { release: 'nix', preset: 'base' }],
-		['/goals/new', { release: 'harbour-lights-1994', preset: 'nonsense' }],
-		['/goals/new', { release: 'harbour-lights-1994', preset: 'parallel-run' }],
 		['/binders', { goal: 'x' }],
 		['/binders/1?/layout', { order: 'mood' }],
 		['/binders/99?/remove', {}],
@@ -171,6 +168,18 @@ test('no address gives a 500, whatever stands in it', async ({ demo, request }) 
 		});
 		expect(response.status(), path).toBeLessThan(500);
 		expect(response.headers().location ?? '/').not.toContain('evil');
+	}
+	const rules: [string, object][] = [
+		['nix', { preset: 'base' }],
+		['harbour-lights-1994', { preset: 'nonsense' }],
+		['harbour-lights-1994', { preset: 'parallel-run' }],
+		['harbour-lights-1994', { preset: 'rainbow' }],
+		['harbour-lights-1994', { preset: 'base', sets: 0 }]
+	];
+	for (const [release, choice] of rules) {
+		const data = { release, rules: choice };
+		const response = await request.post(`${demo.url}/api/goals`, { data });
+		expect(response.status(), JSON.stringify(choice)).toBe(400);
 	}
 });
 

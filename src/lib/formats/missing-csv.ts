@@ -1,19 +1,25 @@
 import Papa from 'papaparse';
+import type { Release } from '../core/checklist/release.ts';
 import type { MissingGroup } from '../core/goal/missing-list.ts';
 
-/** What is missing as CSV (RFC 4180), one row a card: section, parallel, number, title. */
+const COLUMNS = ['release', 'section', 'parallel', 'number', 'title', 'variant', 'quantity'];
+
+/** What is missing as CSV (RFC 4180), one row a card. */
 export function formatMissingCsv(
-	groups: readonly MissingGroup[],
-	parallelName: (key: string) => string
+	parts: readonly { readonly release: Release; readonly groups: readonly MissingGroup[] }[]
 ): string {
-	const rows = groups.flatMap(({ section, parallelKey, cards }) =>
-		cards.map(({ number, title }) => ({
-			section: section.name,
-			parallel: parallelKey === null ? '' : parallelName(parallelKey),
-			number: number ?? '',
-			title
-		}))
+	const data = parts.flatMap(({ release, groups }) =>
+		groups.flatMap(({ section, parallelKey, cards }) =>
+			cards.map(({ card, variant, quantity }) => [
+				release.name,
+				section.name,
+				release.parallels.find(({ key }) => key === parallelKey)?.name ?? parallelKey ?? '',
+				card.number ?? '',
+				card.title,
+				variant ?? '',
+				String(quantity)
+			])
+		)
 	);
-	const columns = ['section', 'parallel', 'number', 'title'];
-	return `${Papa.unparse({ fields: columns, data: rows.map((row) => Object.values(row)) }, { newline: '\r\n' })}\r\n`;
+	return `${Papa.unparse({ fields: COLUMNS, data }, { newline: '\r\n' })}\r\n`;
 }

@@ -1,5 +1,6 @@
 import { Type, type Static } from 'typebox';
-import { BinderLayoutSchema, ConditionSchema, GoalRulesSchema } from './compute.ts';
+import { BinderLayoutSchema } from './compute.ts';
+import { ConditionSchema, GoalRulesSchema } from './goal-rules.ts';
 
 const closed = { additionalProperties: false } as const;
 const Key = Type.String({ minLength: 1 });

@@ -2,7 +2,8 @@ import { Type, type Static } from 'typebox';
 import { LONGEST_OUTLINE } from '../core/checklist/outline/parse-outline.ts';
 import { FINDING_CODES } from '../core/checklist/doctor/finding.ts';
 import { ChecklistBodySchema, VariantSchema } from './checklist.ts';
-import { GoalRulesSchema, ProblemSchema } from './compute.ts';
+import { ProblemSchema } from './compute.ts';
+import { GoalRulesSchema } from './goal-rules.ts';
 
 const closed = { additionalProperties: false } as const;
 const Word = Type.String();

@@ -2,10 +2,9 @@ import { Type, type Static, type TSchema } from 'typebox';
 import { BINDER_ORDERS, BLOCK_STARTS } from '../core/binder/binder-layout.ts';
 import { PAGE_KINDS } from '../core/binder/page-kind.ts';
 import { SWATCHES } from '../core/checklist/parallel.ts';
-import { CONDITIONS } from '../core/goal/condition.ts';
-import { PRESET_KEYS } from '../core/goal/preset.ts';
 import { LONGEST_LINE } from '../core/shorthand/parse-entry-line.ts';
 import { ChecklistBodySchema } from './checklist.ts';
+import { ConditionSchema } from './goal-rules.ts';
 
 const closed = { additionalProperties: false } as const;
 const list = <Item extends TSchema>(item: Item, maxItems = 200_000) =>
@@ -19,7 +18,6 @@ export const VersionKeySchema = Type.String({
 const Word = Type.String({ minLength: 1, maxLength: 420 });
 const Quantity = Type.Integer({ minimum: 1, maximum: 1_000_000 });
 const Whole = Type.Integer({ minimum: 0 });
-export const ConditionSchema = Type.Enum([...CONDITIONS]);
 
 export const ProblemSchema = Type.Object({
 	message: Type.String(),
@@ -33,25 +31,21 @@ export const ProblemSchema = Type.Object({
 });
 
 export const ExpandInput = Type.Object({ checklist: ChecklistBodySchema }, closed);
-export const ExpandOutput = Type.Object(
+export const VersionSchema = Type.Object(
 	{
-		release: Type.String(),
-		versions: Type.Array(
-			Type.Object(
-				{
-					key: VersionKeySchema,
-					cardKey: Word,
-					sectionKey: Word,
-					numberingKey: Word,
-					parallelKey: Type.Union([Word, Type.Null()]),
-					variantKey: Type.Union([Word, Type.Null()]),
-					printRun: Type.Union([Type.Integer({ minimum: 1 }), Type.Null()]),
-					swatch: Type.Union([Type.Enum([...SWATCHES]), Type.Null()])
-				},
-				closed
-			)
-		)
+		key: VersionKeySchema,
+		cardKey: Word,
+		sectionKey: Word,
+		numberingKey: Word,
+		parallelKey: Type.Union([Word, Type.Null()]),
+		variantKey: Type.Union([Word, Type.Null()]),
+		printRun: Type.Union([Type.Integer({ minimum: 1 }), Type.Null()]),
+		swatch: Type.Union([Type.Enum([...SWATCHES]), Type.Null()])
 	},
+	closed
+);
+export const ExpandOutput = Type.Object(
+	{ release: Type.String(), versions: Type.Array(VersionSchema) },
 	closed
 );
 
@@ -60,7 +54,9 @@ const SlotSchema = Type.Object(
 		key: Word,
 		versions: Type.Array(Word, { minItems: 1, maxItems: 1000 }),
 		leastCondition: Type.Optional(ConditionSchema),
-		quantity: Type.Optional(Quantity)
+		needs: Type.Optional(Type.Array(Word, { maxItems: 50 })),
+		quantity: Type.Optional(Quantity),
+		tier: Type.Optional(Type.Integer({ minimum: 0, maximum: 1_000_000 }))
 	},
 	closed
 );
@@ -69,7 +65,11 @@ const CopySchema = Type.Object(
 		key: Word,
 		version: Word,
 		quantity: Type.Optional(Quantity),
-		condition: Type.Optional(ConditionSchema)
+		condition: Type.Optional(ConditionSchema),
+		grade: Type.Optional(Type.Number({ minimum: 1, maximum: 10, multipleOf: 0.5 })),
+		isAuthentic: Type.Optional(Type.Boolean()),
+		attributes: Type.Optional(Type.Array(Word, { maxItems: 50 })),
+		heldIn: Type.Optional(Word)
 	},
 	closed
 );
@@ -107,10 +107,6 @@ export const ShorthandOutput = Type.Object(
 	closed
 );
 
-export const GoalRulesSchema = Type.Object(
-	{ preset: Type.Enum([...PRESET_KEYS]), parallel: Type.Optional(Word) },
-	closed
-);
 export const BinderLayoutSchema = Type.Object(
 	{
 		pageKind: Type.Enum(PAGE_KINDS.map(({ key }) => key)),

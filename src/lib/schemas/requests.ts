@@ -1,7 +1,8 @@
 import { Type } from 'typebox';
 import { CARD_MARKS } from '../core/checklist/card.ts';
 import { MOST_COPIES, LONGEST_LINE } from '../core/shorthand/parse-entry-line.ts';
-import { ConditionSchema, VersionKeySchema } from './compute.ts';
+import { VersionKeySchema } from './compute.ts';
+import { ConditionSchema, GoalRulesSchema } from './goal-rules.ts';
 
 const closed = { additionalProperties: false } as const;
 const Key = Type.Union([Type.String({ minLength: 1, maxLength: 100 }), Type.Null()]);
@@ -83,6 +84,16 @@ export const RuleSheetSchema = Type.Object(
 		parallels: SheetRowsSchema,
 		runs: SheetRowsSchema,
 		variants: SheetRowsSchema
+	},
+	closed
+);
+
+/** A goal to be made or decided anew: `POST /api/goals`, `PUT /api/goals/{goal}`. */
+export const GoalRequestSchema = Type.Object(
+	{
+		release: CardKeySchema,
+		name: Type.Optional(Text(200)),
+		rules: GoalRulesSchema
 	},
 	closed
 );

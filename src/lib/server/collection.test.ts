@@ -342,12 +342,12 @@ test('the demo is the same every time, fills an empty collection only, and is 60
 	);
 	// design.md §4: 240 base, inserts of 15, 10 and 12, nine stickers, three foils; 270; 5 × 16 and 40 panels; 96.
 	expect(summary).toEqual([
-		'tidewater-strips-1926 30 0',
+		'tidewater-strips-1926 60 0',
 		'regatta-almanac-1948 120 0',
 		'moths-of-the-lamp 25 0',
 		'harbour-lights-1994 289 3',
 		'harbour-lights-1995 279 4',
-		'the-drowned-bell 111 0',
+		'the-drowned-bell 97 0',
 		'brine-and-beacon 96 0',
 		'signal-year-2019 280 5'
 	]);

@@ -1,18 +1,18 @@
-import { refreshCopies } from './refresh-copies';
+import { parseVersionKey } from '$lib/core/checklist/version-key';
 import type { Condition } from '$lib/core/goal/condition';
 import type { Wanted } from '$lib/core/goal/wall';
 import type { Problem } from '$lib/core/problem';
+import { refreshCopies } from './refresh-copies';
 import { send } from './send';
 
 interface OwnedBookOptions {
-	readonly releaseKey: () => string;
 	/** Version key → copies, as the server last said. */
 	readonly owned: () => readonly (readonly [string, number])[];
 	readonly condition?: () => Condition | undefined;
 }
 
 /** What is owned, as it is shown: changes show at once, and go back if the server refuses them. */
-export function createOwnedBook({ releaseKey, owned, condition }: OwnedBookOptions) {
+export function createOwnedBook({ owned, condition }: OwnedBookOptions) {
 	/** Changes on their way to the server. */
 	let onTheWay = $state.raw<readonly Wanted[]>([]);
 	let problems = $state.raw<readonly Problem[]>([]);
@@ -27,10 +27,13 @@ export function createOwnedBook({ releaseKey, owned, condition }: OwnedBookOptio
 		get problems() {
 			return problems;
 		},
+		/** The changes are of one release. */
 		async setOwned(wanted: readonly Wanted[]) {
+			const release = parseVersionKey(wanted[0]?.version ?? '')?.release;
+			if (release === undefined) return;
 			onTheWay = [...onTheWay, ...wanted];
 			const word = condition?.();
-			const outcome = await send('PUT', `/api/releases/${releaseKey()}/owned`, {
+			const outcome = await send('PUT', `/api/releases/${release}/owned`, {
 				changes: wanted,
 				...(word ? { condition: word } : {})
 			});

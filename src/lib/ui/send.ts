@@ -15,7 +15,12 @@ export function send<Value>(
 	return answer;
 }
 
-async function ask<Value>(method: string, path: string, body: unknown): Promise<Outcome<Value>> {
+/** Asks without waiting for changes under way: for what changes nothing. */
+export async function ask<Value>(
+	method: string,
+	path: string,
+	body: unknown
+): Promise<Outcome<Value>> {
 	try {
 		const response = await fetch(path, {
 			method,

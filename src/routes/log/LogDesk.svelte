@@ -78,7 +78,7 @@
 
 <ReleaseWalls
 	{release}
-	owned={book.owned}
+	holdings={{ owned: book.owned }}
 	numberingKey={numberingKey || null}
 	parallelKey={parallelKey || null}
 	pending={book.pending}

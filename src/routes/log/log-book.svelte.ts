@@ -19,7 +19,6 @@ interface LogBookOptions {
 /** What is being logged: the line as it is typed, what it would do, and what is owned by now. */
 export function createLogBook(options: LogBookOptions) {
 	const book = createOwnedBook({
-		releaseKey: () => options.release().key,
 		owned: options.owned,
 		condition: options.condition
 	});

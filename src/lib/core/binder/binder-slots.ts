@@ -4,8 +4,19 @@ import { groupName } from '../goal/missing-list.ts';
 import type { ScopedSlot } from '../goal/scope-goal.ts';
 import type { BinderSlot } from './order-blocks.ts';
 
-/** The slots of a goal as a binder lays them: the base finish first, then parallel by parallel. */
-export function binderSlots(release: Release, slots: readonly ScopedSlot[]): readonly BinderSlot[] {
+/** The slots of a goal as a binder lays them: release by release, the base finish first, then parallel by parallel. */
+export function binderSlots(
+	releases: readonly Release[],
+	slots: readonly ScopedSlot[]
+): readonly BinderSlot[] {
+	return releases.flatMap((release) => slotsOfRelease(release, slots, releases.length > 1));
+}
+
+function slotsOfRelease(
+	release: Release,
+	slots: readonly ScopedSlot[],
+	isOneOfMany: boolean
+): readonly BinderSlot[] {
 	const numberings = numberingsOf(release);
 	const cards = new Map(
 		numberings.flatMap((numbering) =>
@@ -15,7 +26,8 @@ export function binderSlots(release: Release, slots: readonly ScopedSlot[]): rea
 	const finish = new Map(
 		[null, ...release.parallels.map(({ key }) => key)].map((key, i) => [key, i])
 	);
-	return [...slots]
+	return slots
+		.filter((slot) => slot.release === release.key)
 		.sort(
 			(a, b) => (finish.get(a.version.parallelKey) ?? 0) - (finish.get(b.version.parallelKey) ?? 0)
 		)
@@ -29,7 +41,7 @@ export function binderSlots(release: Release, slots: readonly ScopedSlot[]): rea
 				number,
 				title,
 				...(rarity === undefined ? {} : { rarity }),
-				block: groupName(release, found.owner, version.parallelKey)
+				block: `${isOneOfMany ? `${release.name}, ` : ''}${groupName(release, found.owner, version.parallelKey)}`
 			};
 		});
 }

@@ -26,7 +26,7 @@ function bestByTrying(slots: readonly Slot[], copies: readonly Copy[]): number[]
 		if (!one) {
 			const score = [
 				ranks.length,
-				...[6, 5, 4, 3, 2, 1].map((rank) => ranks.filter((r) => r === rank).length)
+				...[18, 14, 10, 6, 4, 2].map((rank) => ranks.filter((r) => r === rank).length)
 			];
 			const differs = score.findIndex((value, i) => value !== (best[i] ?? -1));
 			if (differs >= 0 && (score[differs] ?? 0) > (best[differs] ?? -1)) best = score;
@@ -129,7 +129,7 @@ describe('fillSlots', () => {
 				);
 				const score = [
 					ranks.length,
-					...[6, 5, 4, 3, 2, 1].map((rank) => ranks.filter((r) => r === rank).length)
+					...[18, 14, 10, 6, 4, 2].map((rank) => ranks.filter((r) => r === rank).length)
 				];
 				expect(score).toEqual(bestByTrying(allSlots, allCopies));
 				// Nothing is lost: every copy is placed, spare or outside; every place is filled or missing.

@@ -6,6 +6,14 @@ import type { Section } from '../checklist/section.ts';
 import type { Filling } from './fill-slots.ts';
 import type { ScopedSlot } from './scope-goal.ts';
 
+/** One card that is wanted, once for every set that lacks it. */
+export interface MissingCard {
+	readonly card: Card;
+	/** The variant that is wanted; null: the regular card. */
+	readonly variant: string | null;
+	readonly quantity: number;
+}
+
 /** What one section lacks in one finish. */
 export interface MissingGroup {
 	readonly section: Section;
@@ -14,12 +22,12 @@ export interface MissingGroup {
 	readonly name: string;
 	readonly have: number;
 	readonly need: number;
-	readonly cards: readonly Card[];
-	/** Numbers folded into runs, then the titles of cards that have none. */
+	readonly cards: readonly MissingCard[];
+	/** Numbers folded into runs, then titles where there is no number, then variants by name. */
 	readonly text: string;
 }
 
-/** What is missing, by section and parallel, in checklist order; groups that lack nothing included. */
+/** What of one release is missing, by section and parallel, in checklist order; groups that lack nothing included. */
 export function missingList(
 	release: Release,
 	slots: readonly ScopedSlot[],
@@ -30,11 +38,18 @@ export function missingList(
 	for (const numbering of numberingsOf(release)) {
 		for (const { card, section } of numbering.cards) cards.set(card.key, { card, section });
 	}
+	const variants = new Map(release.variants.map(({ key, name }) => [key, name]));
 	const groups = new Map<
 		string,
-		{ section: Section; parallelKey: string | null; need: number; cards: Card[] }
+		{
+			section: Section;
+			parallelKey: string | null;
+			need: number;
+			have: number;
+			cards: Map<string, MissingCard>;
+		}
 	>();
-	for (const { key, version } of slots) {
+	for (const { key, version } of slots.filter((slot) => slot.release === release.key)) {
 		const found = cards.get(version.cardKey);
 		if (!found) throw new RangeError(`missingList: no card "${version.cardKey}" in ${release.key}`);
 		const place = `${version.sectionKey}~${version.parallelKey ?? ''}`;
@@ -42,18 +57,47 @@ export function missingList(
 			section: found.section,
 			parallelKey: version.parallelKey,
 			need: 0,
-			cards: []
+			have: 0,
+			cards: new Map<string, MissingCard>()
 		};
-		group.need += 1;
-		if (lacking.has(key)) group.cards.push(found.card);
 		groups.set(place, group);
+		group.need += 1;
+		if (!lacking.has(key)) {
+			group.have += 1;
+			continue;
+		}
+		const { variantKey } = version;
+		const quantity = (group.cards.get(version.key)?.quantity ?? 0) + 1;
+		const variant = variantKey === null ? null : (variants.get(variantKey) ?? variantKey);
+		group.cards.set(version.key, { card: found.card, variant, quantity });
 	}
-	return inChecklistOrder(release, [...groups.values()]).map((group) => ({
-		...group,
-		name: groupName(release, group.section, group.parallelKey),
-		have: group.need - group.cards.length,
-		text: foldCards(group.cards)
-	}));
+	return inChecklistOrder(release, [...groups.values()]).map((group) => {
+		const missing = [...group.cards.values()];
+		return {
+			...group,
+			cards: missing,
+			name: groupName(release, group.section, group.parallelKey),
+			text: foldMissing(missing)
+		};
+	});
+}
+
+/** "1–12, 14, 20–22 x2, "Bread", 27 (home town)": what the entry line reads, but for variants. */
+export function foldMissing(missing: readonly MissingCard[]): string {
+	const regular = missing.filter(({ variant }) => variant === null);
+	const quantities = [...new Set(regular.map(({ quantity }) => quantity))].sort((a, b) => a - b);
+	const runs = quantities.flatMap((quantity) => {
+		const text = foldCards(
+			regular.filter((one) => one.quantity === quantity).map(({ card }) => card)
+		);
+		return quantity === 1 ? [text] : [text.replace(/, |$/g, (end) => ` x${quantity}${end}`)];
+	});
+	const variants = missing.flatMap(({ card, variant, quantity }) =>
+		variant === null
+			? []
+			: [`${card.number ?? card.title} (${variant})${quantity > 1 ? ` x${quantity}` : ''}`]
+	);
+	return [...runs, ...variants].filter(Boolean).join(', ');
 }
 
 /** "Base" for the base finish, "Base, Brass" for a parallel. */

@@ -3,6 +3,7 @@ import type { ScopedSlot } from './scope-goal.ts';
 
 /** How far one section in one finish is. Counts are slots' places, not copies. */
 export interface ProgressRow {
+	readonly releaseKey: string;
 	readonly sectionKey: string;
 	readonly parallelKey: string | null;
 	readonly have: number;
@@ -14,12 +15,24 @@ export function progressOf(slots: readonly ScopedSlot[], filling: Filling): read
 	const short = new Map(filling.missing.map(({ slot, quantity }) => [slot, quantity]));
 	const rows = new Map<
 		string,
-		{ sectionKey: string; parallelKey: string | null; have: number; need: number }
+		{
+			releaseKey: string;
+			sectionKey: string;
+			parallelKey: string | null;
+			have: number;
+			need: number;
+		}
 	>();
-	for (const { key, quantity, version } of slots) {
+	for (const { key, quantity, release, version } of slots) {
 		const { sectionKey, parallelKey } = version;
-		const place = `${sectionKey}~${parallelKey ?? ''}`;
-		const row = rows.get(place) ?? { sectionKey, parallelKey, have: 0, need: 0 };
+		const place = `${release}/${sectionKey}~${parallelKey ?? ''}`;
+		const row = rows.get(place) ?? {
+			releaseKey: release,
+			sectionKey,
+			parallelKey,
+			have: 0,
+			need: 0
+		};
 		row.need += quantity;
 		row.have += quantity - (short.get(key) ?? 0);
 		rows.set(place, row);

@@ -6,6 +6,10 @@ export interface Slot {
 	/** Version keys that may fill it, in order of preference. */
 	readonly versions: readonly string[];
 	readonly leastCondition?: Condition;
+	/** Attributes that a copy must have: "perforated". */
+	readonly needs?: readonly string[];
 	/** How many copies it takes, at least 1. */
 	readonly quantity: number;
+	/** 0 (or left out) is served with the best copies first, then 1 …: the sets of a goal. */
+	readonly tier?: number;
 }

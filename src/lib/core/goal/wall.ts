@@ -2,8 +2,21 @@ import { versionMaker } from '../checklist/expand.ts';
 import type { Numbering } from '../checklist/numbering.ts';
 import type { Release } from '../checklist/release.ts';
 
-/** `not-needed`: not made in this finish, or outside the goal. */
-export type TileState = 'have' | 'missing' | 'spare' | 'not-needed';
+/**
+ * `incoming`: not here yet, but on its way. `upgrade`: here, in a worse condition than wished for.
+ * `not-needed`: not made in this finish, or outside the goal.
+ */
+export type TileState = 'have' | 'missing' | 'incoming' | 'spare' | 'upgrade' | 'not-needed';
+
+/** What is there, by version key. */
+export interface Holdings {
+	readonly owned: ReadonlyMap<string, number>;
+	readonly incoming?: ReadonlyMap<string, number>;
+	/** Versions that a goal asks for; left out, every version made is needed. */
+	readonly needed?: ReadonlySet<string>;
+	/** Versions whose slot is filled below the condition wished for. */
+	readonly upgrades?: ReadonlySet<string>;
+}
 
 /** A rung of a tile's ladder: one version of its card. */
 export interface Rung {
@@ -22,12 +35,14 @@ export interface WallTile {
 	/** null where the card was not made in this finish. */
 	readonly version: string | null;
 	readonly owned: number;
+	/** Whether it is asked for; a tile that is not may be there all the same. */
+	readonly isNeeded: boolean;
 	readonly state: TileState;
 	readonly ladder: readonly Rung[];
 }
 
 /** What of a tile does not change with what is owned. */
-export type WallFace = Omit<WallTile, 'owned' | 'state' | 'ladder'> & {
+export type WallFace = Omit<WallTile, 'owned' | 'isNeeded' | 'state' | 'ladder'> & {
 	readonly versions: readonly { readonly key: string; readonly isVariant: boolean }[];
 };
 
@@ -53,32 +68,32 @@ export function wallFaces(
 	});
 }
 
-/**
- * The tiles of a wall as they stand now.
- *
- * @param needed version keys the goal asks for; left out, every version made is needed
- */
-export function wallTiles(
-	faces: readonly WallFace[],
-	owned: ReadonlyMap<string, number>,
-	needed?: ReadonlySet<string>
-): readonly WallTile[] {
+/** The tiles of a wall as they stand now. */
+export function wallTiles(faces: readonly WallFace[], holdings: Holdings): readonly WallTile[] {
+	const { owned, needed } = holdings;
 	return faces.map(({ versions, ...face }) => {
 		const { version } = face;
 		const count = version === null ? 0 : (owned.get(version) ?? 0);
-		const isNeeded = version !== null && (needed === undefined || needed.has(version));
 		return {
 			...face,
 			owned: count,
-			state: stateOf(count, isNeeded),
+			isNeeded: version !== null && (needed === undefined || needed.has(version)),
+			state: stateOf(version, count, holdings),
 			ladder: versions.map((one) => ({ ...one, owned: (owned.get(one.key) ?? 0) > 0 }))
 		};
 	});
 }
 
-function stateOf(owned: number, needed: boolean): TileState {
-	if (!needed) return owned > 0 ? 'spare' : 'not-needed';
-	return owned === 0 ? 'missing' : owned === 1 ? 'have' : 'spare';
+function stateOf(
+	version: string | null,
+	count: number,
+	{ needed, incoming, upgrades }: Holdings
+): TileState {
+	const isNeeded = version !== null && (needed === undefined || needed.has(version));
+	if (!isNeeded) return count > 0 ? 'spare' : 'not-needed';
+	if (count === 0) return (incoming?.get(version) ?? 0) > 0 ? 'incoming' : 'missing';
+	if (upgrades?.has(version)) return 'upgrade';
+	return count === 1 ? 'have' : 'spare';
 }
 
 /** How many copies of a version there shall be. */

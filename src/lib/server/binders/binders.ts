@@ -27,8 +27,10 @@ export async function readBinder(db: Reader, id: number) {
 	if (!binder) return null;
 	const goal = await readGoal(db, binder.goalId);
 	if (!goal) throw new RangeError(`readBinder: the goal of binder ${id} is gone`);
-	const slots = binderSlots(goal.release, goal.slots);
-	const plan = planBinder(slots, binder.layout, goal.release.rarities);
+	const { releases } = goal;
+	const slots = binderSlots(releases, goal.slots);
+	const rarities = [...new Set(releases.flatMap((release) => release.rarities))];
+	const plan = planBinder(slots, binder.layout, rarities);
 	return { binder, plan, ...goal };
 }
 

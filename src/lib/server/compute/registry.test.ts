@@ -40,6 +40,14 @@ const EXAMPLES: Readonly<Record<string, { body: unknown; holds: unknown }>> = {
 		body: { outline: 'release R, M, 1994\nbase Base: 1-9\nodd line' },
 		holds: { cards: 9, versions: 9, problems: [{ line: 3 }] }
 	},
+	'scope-goal': {
+		body: {
+			checklists: [checklist],
+			goal: { preset: 'complete', finishes: 'all', leastRun: 11, sets: 2 }
+		},
+		// First Beam /10 on all 240 cards is left out, in both sets.
+		holds: { skipped: 480 }
+	},
 	'plan-binder': {
 		body: { slots: [{ key: 's', number: '1', title: 'A', block: 'b' }], layout },
 		holds: { leaves: 1, emptyPockets: 8 }

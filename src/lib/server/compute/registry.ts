@@ -9,6 +9,7 @@ import { planBinderComputation } from './plan-binder.ts';
 import { production } from './production.ts';
 import { readOutlineComputation } from './read-outline.ts';
 import { readShorthandComputation } from './read-shorthand.ts';
+import { scopeGoalComputation } from './scope-goal.ts';
 
 /** A computation of the core under its stable name. `run` gets a body that fits `input`. */
 export interface Computation {
@@ -27,7 +28,8 @@ export const COMPUTATIONS: readonly Computation[] = [
 	checkChecklist,
 	compareReleasesComputation,
 	production,
-	readOutlineComputation
+	readOutlineComputation,
+	scopeGoalComputation
 ];
 
 export type Answer =

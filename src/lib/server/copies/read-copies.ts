@@ -1,43 +1,62 @@
 import { eq } from 'drizzle-orm';
-import type { Copy } from '../../core/goal/copy.ts';
 import { formatVersionKey } from '../../core/checklist/version-key.ts';
+import type { Copy } from '../../core/goal/copy.ts';
+import type { CopyRecord } from '../../core/goal/copy-record.ts';
 import type { Reader } from '../database/open.ts';
 import { copies, releases } from '../database/tables/index.ts';
 
 /** A copy with its database row's id, oldest first. */
-export interface StoredCopy extends Copy {
+export interface StoredCopy extends CopyRecord {
 	readonly id: number;
+	/** ISO 8601 */
+	readonly loggedAt: string;
 }
 
 export async function readCopies(db: Reader, releaseId: number): Promise<readonly StoredCopy[]> {
 	const rows = await db
-		.select({
-			id: copies.id,
-			release: releases.key,
-			card: copies.cardKey,
-			parallel: copies.parallelKey,
-			variant: copies.variantKey,
-			quantity: copies.quantity,
-			condition: copies.condition
-		})
+		.select({ release: releases.key, row: copies })
 		.from(copies)
 		.innerJoin(releases, eq(copies.releaseId, releases.id))
 		.where(eq(copies.releaseId, releaseId))
 		.orderBy(copies.id);
-	return rows.map(({ id, quantity, condition, ...name }) => ({
-		id,
-		key: String(id),
-		version: formatVersionKey(name),
-		quantity,
-		...(condition === null ? {} : { condition })
-	}));
+	return rows.map(({ release, row }) => toCopy(release, row));
 }
 
-/** Version key → cards owned. */
-export function countOwned(copiesOwned: readonly Copy[]): Map<string, number> {
-	const owned = new Map<string, number>();
-	for (const { version, quantity } of copiesOwned) {
-		owned.set(version, (owned.get(version) ?? 0) + quantity);
+/** A row as a copy; what is not known is left out. */
+export function toCopy(release: string, row: typeof copies.$inferSelect): StoredCopy {
+	const { id, releaseId: _, cardKey, parallelKey, variantKey, ...fields } = row;
+	const known = Object.fromEntries(
+		Object.entries(fields).filter(([, value]) => value !== null && value !== false)
+	) as Pick<StoredCopy, 'quantity' | 'status' | 'loggedAt'> & Partial<StoredCopy>;
+	return {
+		...known,
+		id,
+		key: String(id),
+		version: formatVersionKey({
+			release,
+			card: cardKey,
+			parallel: parallelKey,
+			variant: variantKey
+		})
+	};
+}
+
+/** Version key → cards that are here; what is still on its way does not count. */
+export function countOwned(
+	copiesOwned: readonly (Copy & Partial<Pick<CopyRecord, 'status'>>)[]
+): Map<string, number> {
+	return countOf(copiesOwned.filter(({ status }) => status !== 'incoming'));
+}
+
+/** Version key → cards on their way. */
+export function countIncoming(copiesOwned: readonly CopyRecord[]): Map<string, number> {
+	return countOf(copiesOwned.filter(({ status }) => status === 'incoming'));
+}
+
+function countOf(some: readonly Copy[]): Map<string, number> {
+	const counts = new Map<string, number>();
+	for (const { version, quantity } of some) {
+		counts.set(version, (counts.get(version) ?? 0) + quantity);
 	}
-	return owned;
+	return counts;
 }

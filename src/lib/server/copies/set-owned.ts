@@ -1,4 +1,5 @@
-import { conditionRank, type Condition } from '../../core/goal/condition.ts';
+import { qualityRank, type Condition } from '../../core/goal/condition.ts';
+import { isPlain } from '../../core/goal/copy-record.ts';
 import { parseVersionKey } from '../../core/checklist/version-key.ts';
 import { copies } from '../database/tables/index.ts';
 import type { Recorder } from '../journal/record.ts';
@@ -13,7 +14,7 @@ export interface OwnedChange {
 
 /**
  * Brings the copies of each version to the wanted quantity. Added ones join the pile of their
- * condition; what is taken away comes from the worst pile first, so that the best copy stays.
+ * condition; what is taken away comes from plain piles first, of them the worst, so that the best stays.
  * Versions must be of the release (checked by the caller).
  */
 export async function setOwned(
@@ -24,14 +25,15 @@ export async function setOwned(
 	how: { readonly condition?: Condition; readonly loggedAt: string }
 ): Promise<void> {
 	const piles = new Map<string, StoredCopy[]>();
-	for (const copy of there) piles.set(copy.version, [...(piles.get(copy.version) ?? []), copy]);
+	for (const copy of there.filter(({ status }) => status !== 'incoming'))
+		piles.set(copy.version, [...(piles.get(copy.version) ?? []), copy]);
 	const fresh: (typeof copies.$inferInsert)[] = [];
 	const gone: number[] = [];
 	for (const { version, quantity } of wanted) {
 		const own = piles.get(version) ?? [];
 		const before = own.reduce((sum, pile) => sum + pile.quantity, 0);
 		if (quantity > before) {
-			const pile = own.find(({ condition }) => condition === how.condition);
+			const pile = own.find((one) => one.condition === how.condition && isPlain(one));
 			const added = quantity - before;
 			if (pile) await record.update(copies, pile.id, { quantity: pile.quantity + added });
 			else
@@ -56,7 +58,8 @@ async function takeAway(
 	const gone: number[] = [];
 	let left = count;
 	const worstFirst = [...piles].sort(
-		(a, b) => conditionRank(a.condition) - conditionRank(b.condition) || b.id - a.id
+		(a, b) =>
+			Number(isPlain(b)) - Number(isPlain(a)) || qualityRank(a) - qualityRank(b) || b.id - a.id
 	);
 	for (const pile of worstFirst) {
 		if (left === 0) break;

@@ -8,7 +8,7 @@ import type { Settings } from '../settings.ts';
 
 export type Database = LibSQLDatabase;
 /** The database, or a transaction on it: what a read takes. */
-export type Reader = Pick<Database, 'select' | 'selectDistinct'>;
+export type Reader = Pick<Database, 'select' | 'selectDistinct' | 'all'>;
 export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
 
 /** An open collection. Writes pass `write`, one after the other; reads use `db` at any time. */

@@ -1,15 +1,17 @@
 import { eq } from 'drizzle-orm';
+import type { Release } from '../../core/checklist/release.ts';
+import { resolveRules, type GoalChoice } from '../../core/goal/goal-rules.ts';
 import { presetOf } from '../../core/goal/preset.ts';
-import type { GoalRules } from '../../core/goal/scope-goal.ts';
-import { bad, good, type Outcome } from '../../core/problem.ts';
+import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
 import type { Collection } from '../database/open.ts';
 import { binders, goals } from '../database/tables/index.ts';
 import { makeChange } from '../journal/change.ts';
 import { loadRelease } from '../releases/load-release.ts';
 
 export interface GoalRequest {
+	/** The release it is made in; its home where it goes across releases. */
 	readonly release: string;
-	readonly rules: GoalRules;
+	readonly rules: GoalChoice;
 	/** Empty: the name follows from the rules. */
 	readonly name: string;
 }
@@ -20,34 +22,76 @@ export function makeGoal(
 ): Promise<Outcome<{ readonly id: number }>> {
 	return makeChange(collection, async (record, tx) => {
 		const stored = await loadRelease(tx, request.release);
-		if (!stored) {
-			const problem = {
-				field: 'release',
-				message: 'this release is not in the collection',
-				remedy: 'Choose another one.'
-			};
-			return { value: bad([problem]), label: '', touches: [] };
+		const problem = stored ? checkChoice(stored.release, request.rules) : noRelease;
+		if (!stored || problem) {
+			return { value: bad([problem ?? noRelease]), label: '', touches: [] };
 		}
-		const { release } = stored;
-		const parallel = release.parallels.find(({ key }) => key === request.rules.parallel);
-		if (request.rules.preset === 'parallel-run' && !parallel) {
-			const problem = {
-				field: 'parallel',
-				message: 'a parallel run needs a parallel of this release',
-				remedy: 'Choose one.'
-			};
-			return { value: bad([problem]), label: '', touches: [] };
-		}
-		const school = parallel
-			? `${parallel.name} run`
-			: presetOf(request.rules.preset).name.toLowerCase();
-		const name = request.name.trim() || `${release.name}, ${school}`;
+		const name = request.name.trim() || usualName(stored.release, request.rules);
 		const [goal] = await record.insert(goals, [
 			{ releaseId: stored.id, name, rules: request.rules, createdAt: collection.now() }
 		]);
 		if (!goal) throw new RangeError(`makeGoal: ${name} was not stored`);
 		return { value: good({ id: goal.id }), label: `Goal ${name}`, touches: [stored.id] };
 	});
+}
+
+/** Decides the rules of a goal anew. */
+export function changeGoal(
+	collection: Collection,
+	id: number,
+	wanted: { readonly name: string; readonly rules: GoalChoice }
+): Promise<Outcome<{ readonly id: number }>> {
+	return makeChange(collection, async (record, tx) => {
+		const [goal] = await tx.select().from(goals).where(eq(goals.id, id));
+		if (!goal) return { value: bad([noGoal]), label: '', touches: [] };
+		const name = wanted.name.trim() || goal.name;
+		await record.update(goals, id, { name, rules: wanted.rules });
+		return { value: good({ id }), label: `Decide ${name} anew`, touches: [goal.releaseId] };
+	});
+}
+
+const noRelease: Problem = {
+	field: 'release',
+	message: 'this release is not in the collection',
+	remedy: 'Choose another one.'
+};
+const noGoal: Problem = { message: 'there is no such goal', remedy: 'Undo may bring it back.' };
+
+/** What a preset asks for and the choice does not give. */
+function checkChoice(release: Release, choice: GoalChoice): Problem | null {
+	const { asks, name } = presetOf(choice.preset);
+	const rules = resolveRules(choice);
+	const lacks = (field: string, message: string): Problem => ({
+		field,
+		message,
+		remedy: 'Choose one.'
+	});
+	switch (asks) {
+		case 'parallel':
+			return rules.parallels.some((key) => release.parallels.some((one) => one.key === key))
+				? null
+				: lacks('parallel', 'a parallel run needs a parallel of this release');
+		case 'card':
+		case 'cards':
+			return rules.picked?.length
+				? null
+				: lacks('picked', `"${name}" needs a card of this release`);
+		case 'subject':
+			return rules.subject ? null : lacks('subject', 'a subject collection needs a subject');
+		case 'group':
+			return rules.group ? null : lacks('group', 'a group collection needs a group');
+		case 'nothing':
+			return null;
+	}
+}
+
+function usualName(release: Release, choice: GoalChoice): string {
+	const rules = resolveRules(choice);
+	const one = rules.subject ?? rules.group;
+	if (one !== undefined) return `All of ${one}`;
+	const parallel = release.parallels.find(({ key }) => key === rules.parallels[0]);
+	const isRun = choice.preset === 'parallel-run' && parallel;
+	return `${release.name}, ${isRun ? `${parallel.name} run` : presetOf(choice.preset).name.toLowerCase()}`;
 }
 
 /** Removes a goal with the binders planned from it; no copy is touched. False where there is none. */

@@ -1,17 +1,16 @@
 import { asc, eq } from 'drizzle-orm';
-import type { GoalRules } from '../../core/goal/scope-goal.ts';
+import type { GoalChoice } from '../../core/goal/goal-rules.ts';
 import { totalProgress, type ProgressRow } from '../../core/goal/progress.ts';
-import { readCopies } from '../copies/read-copies.ts';
 import type { Reader } from '../database/open.ts';
-import { goalProgress, goals, releases } from '../database/tables/index.ts';
-import { loadReleases } from '../releases/load-release.ts';
-import { goalState } from './goal-state.ts';
+import { goalHistory, goalProgress, goals, releases } from '../database/tables/index.ts';
+import { workOutGoals, type GoalState } from './work-out-goals.ts';
 
 /** A goal as lists show it, from its summary rows. */
 export interface GoalSummary {
 	readonly id: number;
 	readonly name: string;
-	readonly rules: GoalRules;
+	readonly rules: GoalChoice;
+	/** Its home. */
 	readonly releaseKey: string;
 	readonly releaseName: string;
 	readonly rows: readonly ProgressRow[];
@@ -35,7 +34,8 @@ export async function listGoals(db: Reader): Promise<readonly GoalSummary[]> {
 	return heads.map((head) => {
 		const rows = progress
 			.filter(({ goalId }) => goalId === head.id)
-			.map(({ sectionKey, parallelKey, have, need }) => ({
+			.map(({ releaseKey, sectionKey, parallelKey, have, need }) => ({
+				releaseKey,
 				sectionKey,
 				parallelKey: parallelKey || null,
 				have,
@@ -45,17 +45,17 @@ export async function listGoals(db: Reader): Promise<readonly GoalSummary[]> {
 	});
 }
 
-/** One goal worked out whole, with its release and the copies that fill it; null where there is none. */
-export async function readGoal(db: Reader, id: number) {
-	const [goal] = await db.select().from(goals).where(eq(goals.id, id));
-	if (!goal) return null;
-	const [stored] = await loadReleases(db, [goal.releaseId]);
-	if (!stored) throw new RangeError(`readGoal: the release of goal ${id} is gone`);
-	const copies = await readCopies(db, goal.releaseId);
-	return {
-		goal,
-		release: stored.release,
-		copies,
-		...goalState(stored.release, goal.rules, copies)
-	};
+/** One goal worked out whole; null where there is none. */
+export async function readGoal(db: Reader, id: number): Promise<GoalState | null> {
+	const [state] = await workOutGoals(db, (goal) => goal.id === id);
+	return state ?? null;
+}
+
+/** How far a goal was, day by day. */
+export async function readHistory(db: Reader, id: number) {
+	return db
+		.select({ day: goalHistory.day, have: goalHistory.have, need: goalHistory.need })
+		.from(goalHistory)
+		.where(eq(goalHistory.goalId, id))
+		.orderBy(asc(goalHistory.day));
 }

@@ -1,33 +1,35 @@
 import { eq } from 'drizzle-orm';
-import { progressOf } from '../../core/goal/progress.ts';
-import { readCopies } from '../copies/read-copies.ts';
+import { progressOf, totalProgress } from '../../core/goal/progress.ts';
 import { chunks } from '../database/chunks.ts';
 import type { Transaction } from '../database/open.ts';
-import { goalProgress, goals } from '../database/tables/index.ts';
-import { loadReleases } from '../releases/load-release.ts';
-import { goalState } from './goal-state.ts';
+import { goalHistory, goalProgress } from '../database/tables/index.ts';
+import { workOutGoals } from './work-out-goals.ts';
 
-/** Fills the goals of these releases again and replaces their summary rows. */
+/** Fills the goals that go over these releases again, replaces their summary rows, and notes the day. */
 export async function refreshProgress(
 	tx: Transaction,
-	releaseIds: readonly number[]
+	releaseIds: readonly number[],
+	now: string
 ): Promise<void> {
-	for (const releaseId of new Set(releaseIds)) {
-		const concerned = await tx.select().from(goals).where(eq(goals.releaseId, releaseId));
-		if (concerned.length === 0) continue;
-		const [stored] = await loadReleases(tx, [releaseId]);
-		if (!stored) continue;
-		const copies = await readCopies(tx, releaseId);
-		for (const goal of concerned) {
-			const { slots, filling } = goalState(stored.release, goal.rules, copies);
-			const rows = progressOf(slots, filling).map((row, position) => ({
-				...row,
-				goalId: goal.id,
-				parallelKey: row.parallelKey ?? '',
-				position
-			}));
-			await tx.delete(goalProgress).where(eq(goalProgress.goalId, goal.id));
-			for (const some of chunks(rows, 500)) await tx.insert(goalProgress).values(some);
-		}
+	const touched = new Set(releaseIds);
+	if (touched.size === 0) return;
+	const states = await workOutGoals(tx, (goal, ids) =>
+		[goal.releaseId, ...ids].some((id) => touched.has(id))
+	);
+	for (const { goal, slots, filling } of states) {
+		const progress = progressOf(slots, filling);
+		const rows = progress.map((row, position) => ({
+			...row,
+			goalId: goal.id,
+			parallelKey: row.parallelKey ?? '',
+			position
+		}));
+		await tx.delete(goalProgress).where(eq(goalProgress.goalId, goal.id));
+		for (const some of chunks(rows, 500)) await tx.insert(goalProgress).values(some);
+		const total = totalProgress(progress);
+		await tx
+			.insert(goalHistory)
+			.values({ goalId: goal.id, day: now.slice(0, 10), ...total })
+			.onConflictDoUpdate({ target: [goalHistory.goalId, goalHistory.day], set: total });
 	}
 }

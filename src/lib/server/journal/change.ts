@@ -33,7 +33,7 @@ export async function makeChange<Value>(
 			releaseIds: touches,
 			changes
 		});
-		await refreshProgress(tx, touches);
+		await refreshProgress(tx, touches, collection.now());
 		return value;
 	});
 }

@@ -5,8 +5,12 @@ import {
 	copies,
 	goals,
 	parallels,
+	photos,
 	releases,
 	sections,
+	synonyms,
+	trayPiles,
+	unmatchedRows,
 	variants
 } from '../database/tables/index.ts';
 
@@ -19,7 +23,11 @@ export const JOURNALLED = {
 	variants,
 	copies,
 	goals,
-	binders
+	binders,
+	photos,
+	synonyms,
+	tray_piles: trayPiles,
+	unmatched_rows: unmatchedRows
 } as const;
 export type JournalledName = keyof typeof JOURNALLED;
 export type JournalledTable = (typeof JOURNALLED)[JournalledName];

@@ -68,7 +68,7 @@ function move(collection: Collection, direction: 'undo' | 'redo'): Promise<Step 
 			.update(journal)
 			.set({ state: direction === 'undo' ? 'undone' : 'done' })
 			.where(eq(journal.id, entry.id));
-		await refreshProgress(tx, entry.releaseIds);
+		await refreshProgress(tx, entry.releaseIds, collection.now());
 		return next;
 	});
 }

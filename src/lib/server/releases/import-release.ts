@@ -9,19 +9,25 @@ import { loadRelease, type StoredRelease } from './load-release.ts';
 import { saveRelease } from './save-release.ts';
 import { insertRelease } from './write-release.ts';
 
-/** The release of the collection that an imported one is: under the same key, or the same name, maker and year. */
+/**
+ * The release of the collection that an imported one is: under the same key; of a table, which carries
+ * no key, also of the same name, maker and year.
+ */
 export async function findSameRelease(
 	db: Reader,
-	{ key, name, maker, year }: Release
+	{ key, name, maker, year }: Release,
+	isTable: boolean
 ): Promise<StoredRelease | null> {
 	const [there] = await db
 		.select({ key: releases.key })
 		.from(releases)
 		.where(
-			or(
-				eq(releases.key, key),
-				and(eq(releases.name, name), eq(releases.maker, maker), eq(releases.year, year))
-			)
+			isTable
+				? or(
+						eq(releases.key, key),
+						and(eq(releases.name, name), eq(releases.maker, maker), eq(releases.year, year))
+					)
+				: eq(releases.key, key)
 		)
 		.limit(1);
 	return there ? loadRelease(db, there.key) : null;
@@ -33,7 +39,7 @@ export async function importRelease(
 	release: Release
 ): Promise<Outcome<{ readonly key: string }>> {
 	return makeChange(collection, async (record, tx) => {
-		const there = await findSameRelease(tx, release);
+		const there = await findSameRelease(tx, release, false);
 		if (there) {
 			const problem: Problem = {
 				field: 'release',

@@ -6,10 +6,12 @@ import {
 	copies,
 	goals,
 	parallels,
+	photos,
 	releases,
 	sections,
 	variants
 } from '../database/tables/index.ts';
+import { releasesOf } from '../goals/goal-scope.ts';
 import { makeChange } from '../journal/change.ts';
 
 /** Removes a release with everything that hangs on it: copies, goals, binders. False where there is none. */
@@ -17,10 +19,18 @@ export function removeRelease(collection: Collection, key: string): Promise<bool
 	return makeChange(collection, async (record, tx) => {
 		const [release] = await tx.select().from(releases).where(eq(releases.key, key));
 		if (!release) return { value: false, label: '', touches: [] };
-		const ownGoals = await tx
-			.select({ id: goals.id })
-			.from(goals)
-			.where(eq(goals.releaseId, release.id));
+		// A goal across releases goes on in another one of them.
+		const touches = new Set([release.id]);
+		const ownGoals: { readonly id: number }[] = [];
+		for (const goal of await tx.select().from(goals)) {
+			const ids = await releasesOf(tx, goal);
+			const others = ids.filter((id) => id !== release.id);
+			if (ids.includes(release.id)) others.forEach((id) => touches.add(id));
+			if (goal.releaseId !== release.id) continue;
+			const [next] = others;
+			if (next === undefined) ownGoals.push(goal);
+			else await record.update(goals, goal.id, { releaseId: next });
+		}
 		const ownBinders = await tx
 			.select({ id: binders.id })
 			.from(binders)
@@ -33,6 +43,12 @@ export function removeRelease(collection: Collection, key: string): Promise<bool
 		const ids = (rows: readonly { id: number }[]) => rows.map(({ id }) => id);
 		await record.remove(binders, ids(ownBinders));
 		await record.remove(goals, ids(ownGoals));
+		const ownPhotos = await tx
+			.select({ id: photos.id })
+			.from(photos)
+			.innerJoin(copies, eq(photos.copyId, copies.id))
+			.where(eq(copies.releaseId, release.id));
+		await record.remove(photos, ids(ownPhotos));
 		for (const table of [copies, variants, cards, sections, parallels] as const) {
 			const rows = await tx
 				.select({ id: table.id })
@@ -44,7 +60,7 @@ export function removeRelease(collection: Collection, key: string): Promise<bool
 		return {
 			value: true,
 			label: `Remove ${release.name} with all its copies`,
-			touches: [release.id]
+			touches: [...touches]
 		};
 	});
 }

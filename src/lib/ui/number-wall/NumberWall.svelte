@@ -18,10 +18,8 @@
 	let wall: HTMLElement;
 
 	const wide = $derived(tiles.length > 0 && tiles.every(({ number }) => number === null));
-	const have = $derived(
-		tiles.filter(({ owned, state }) => owned > 0 && state !== 'not-needed').length
-	);
-	const need = $derived(tiles.filter(({ state }) => state !== 'not-needed').length);
+	const have = $derived(tiles.filter(({ owned, isNeeded }) => owned > 0 && isNeeded).length);
+	const need = $derived(tiles.filter(({ isNeeded }) => isNeeded).length);
 
 	const hand = createWallHand({
 		tiles: () => tiles,

@@ -1,28 +1,28 @@
 <script lang="ts">
 	import { numberingsOf } from '$lib/core/checklist/numbering';
 	import type { Release } from '$lib/core/checklist/release';
-	import { wallFaces, wallTiles, type Wanted } from '$lib/core/goal/wall';
+	import { wallFaces, wallTiles, type Holdings, type Wanted } from '$lib/core/goal/wall';
 	import NumberWall from './NumberWall.svelte';
 	import WallLegend from './WallLegend.svelte';
 
 	interface Props {
 		release: Release;
-		owned: ReadonlyMap<string, number>;
+		holdings: Holdings;
 		/** Only this numbering; null: all of them. */
 		numberingKey?: string | null;
 		parallelKey: string | null;
-		/** Version keys that are needed; left out: all. */
-		needed?: ReadonlySet<string>;
 		pending?: ReadonlyMap<string, number>;
+		/** Leaves out the cards that are not asked for. */
+		onlyNeeded?: boolean;
 		change: (wanted: readonly Wanted[]) => void;
 	}
 	let {
 		release,
-		owned,
+		holdings,
 		numberingKey = null,
 		parallelKey,
-		needed,
 		pending,
+		onlyNeeded = false,
 		change
 	}: Props = $props();
 
@@ -40,8 +40,11 @@
 	);
 	const walls = $derived(
 		faces
-			.map((wall) => ({ ...wall, tiles: wallTiles(wall.faces, owned, needed) }))
-			.filter(({ tiles }) => tiles.some(({ state }) => state !== 'not-needed'))
+			.map((wall) => ({
+				...wall,
+				tiles: wallTiles(wall.faces, holdings).filter((tile) => tile.isNeeded || !onlyNeeded)
+			}))
+			.filter(({ tiles }) => tiles.some(({ isNeeded }) => isNeeded))
 	);
 	const finishes = $derived(['base', ...release.parallels.map(({ name }) => name)]);
 	const hasSubsets = $derived(release.sections.some(({ numberedIn }) => numberedIn !== undefined));

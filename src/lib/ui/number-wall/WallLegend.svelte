@@ -3,6 +3,8 @@
 	const STATES = [
 		{ face: 'bg-primary border-primary', mark: '', name: 'have' },
 		{ face: 'border-dashed border-base-content/45', mark: '', name: 'missing' },
+		{ face: 'border-primary', mark: '→', name: 'incoming' },
+		{ face: 'bg-primary/25 border-primary', mark: '↑', name: 'to upgrade' },
 		{ face: 'bg-primary border-primary', mark: '+1', name: 'spare' },
 		{ face: 'border-transparent', mark: '—', name: 'not needed' }
 	] as const;

@@ -15,12 +15,16 @@
 		have: 'bg-primary text-primary-content border-primary',
 		spare: 'bg-primary text-primary-content border-primary',
 		missing: 'border-dashed border-base-content/45',
+		incoming: 'border-primary',
+		upgrade: 'bg-primary/25 border-primary',
 		'not-needed': 'border-transparent quiet'
 	} as const;
 	const WORDS = {
 		have: 'have',
 		spare: 'have',
 		missing: 'missing',
+		incoming: 'incoming',
+		upgrade: 'have, to upgrade',
 		'not-needed': 'not needed'
 	} as const;
 
@@ -63,7 +67,10 @@
 			'max-w-full leading-5',
 			wide && 'truncate text-sm',
 			!wide && 'font-semibold',
-			!wide && (tile.state === 'spare' && isLong ? 'text-[13px]' : 'text-[15px]'),
+			!wide &&
+				((tile.state === 'spare' && isLong) || (tile.number?.length ?? 0) > 3
+					? 'text-[13px]'
+					: 'text-[15px]'),
 			// The count of spares stands to the right of the number.
 			!wide && tile.state === 'spare' && 'mr-auto'
 		]}
@@ -74,6 +81,11 @@
 		<span
 			class="absolute top-0 right-0 rounded-bl-md bg-accent px-0.5 text-[10px] leading-3.5 font-semibold text-accent-content"
 			aria-hidden="true">{tile.owned > 1 ? `+${tile.owned - 1}` : '+'}</span
+		>
+	{/if}
+	{#if tile.state === 'incoming' || tile.state === 'upgrade'}
+		<span class="absolute top-0 right-0.5 text-[11px] leading-3.5 font-semibold" aria-hidden="true"
+			>{tile.state === 'incoming' ? '→' : '↑'}</span
 		>
 	{/if}
 	{#if tile.subset}<span

@@ -10,19 +10,26 @@ import { theCollection } from '$lib/server/collection';
 export const load = async ({ params }) => {
 	const found = await readBinder((await theCollection()).db, Number(params.binder));
 	if (!found) error(404, 'There is no such binder. It may have been removed; undo brings it back.');
-	const { binder, plan, goal, release, slots, filling } = found;
+	const { binder, plan, goal, releases, slots, filling } = found;
 	const missing = new Set(filling.missing.map(({ slot }) => slot));
-	const cards = new Map(cardsOf(release).map((found) => [found.card.key, found]));
+	const cards = new Map(
+		releases.flatMap((release) =>
+			cardsOf(release).map(
+				(found) => [`${release.key}/${found.card.key}`, { release, ...found }] as const
+			)
+		)
+	);
 	return {
 		binder: { id: binder.id, name: binder.name, layout: binder.layout },
 		goal: { id: goal.id, name: goal.name },
-		release: { key: release.key, name: release.name, hasRarities: release.rarities.length > 0 },
+		releases: releases.map(({ name }) => name),
+		hasRarities: releases.some(({ rarities }) => rarities.length > 0),
 		plan,
 		have: slots.length - missing.size,
-		pockets: slots.map(({ key, version }) => {
-			const found = cards.get(version.cardKey);
+		pockets: slots.map(({ key, release: home, version }) => {
+			const found = cards.get(`${home}/${version.cardKey}`);
 			if (!found) throw new RangeError(`binder ${binder.id}: no card ${version.cardKey}`);
-			const { card, section } = found;
+			const { card, section, release } = found;
 			return {
 				slot: key,
 				seed: `${release.key}/${card.key}`,

@@ -1,33 +1,52 @@
 import { error, redirect } from '@sveltejs/kit';
 import { runsOf } from '$lib/core/checklist/production';
+import { explainSpares, nameQuality, slotsToUpgrade } from '$lib/core/goal/explain-copies';
+import { isAtHand } from '$lib/core/goal/copy-record';
+import { resolveRules } from '$lib/core/goal/goal-rules';
 import { missingList } from '$lib/core/goal/missing-list';
+import { obtainableOf } from '$lib/core/goal/obtainable';
 import { totalProgress } from '$lib/core/goal/progress';
 import { listBinders, makeBinder } from '$lib/server/binders/binders';
 import { theCollection } from '$lib/server/collection';
-import { countOwned } from '$lib/server/copies/read-copies';
+import { countIncoming, countOwned } from '$lib/server/copies/read-copies';
 import { removeGoal } from '$lib/server/goals/make-goal';
-import { readGoal } from '$lib/server/goals/read-goals';
+import { readGoal, readHistory } from '$lib/server/goals/read-goals';
 
 export const load = async ({ params, depends }) => {
 	depends('jade:copies');
 	const { db } = await theCollection();
 	const found = await readGoal(db, Number(params.goal));
 	if (!found) error(404, 'There is no such goal. It may have been removed; undo brings it back.');
-	const { goal, release, copies, slots, filling } = found;
+	const { goal, releases, copies, slots, skipped, filling } = found;
+	const rules = resolveRules(goal.rules);
+	const atHand = copies.filter(isAtHand);
 	const copyOf = new Map(copies.map((copy) => [copy.key, copy]));
-	const groups = missingList(release, slots, filling);
+	const groups = releases.flatMap((release) =>
+		missingList(release, slots, filling).map(({ cards: _, section, name, ...group }) => ({
+			...group,
+			releaseKey: release.key,
+			kind: section.kind,
+			name: releases.length > 1 ? `${release.name}, ${name}` : name
+		}))
+	);
 	return {
 		goal: { id: goal.id, name: goal.name, rules: goal.rules },
-		release,
+		releases,
 		owned: [...countOwned(copies)],
-		needed: slots.flatMap(({ versions }) => versions),
-		groups: groups.map(({ cards: _, section, ...group }) => ({ ...group, kind: section.kind })),
+		incoming: [...countIncoming(copies)],
+		needed: [...new Set(slots.flatMap(({ versions }) => versions))],
+		upgrades: slotsToUpgrade(slots, atHand, filling, rules.wishCondition),
+		groups,
+		skipped,
 		...totalProgress(groups),
-		limits: runsOf(slots.map(({ version }) => version)),
-		spares: filling.spares.map(({ copy, quantity }) => ({
+		obtainable: obtainableOf(slots, filling),
+		limits: runsOf(slots.filter(({ set }) => set === 1).map(({ version }) => version)),
+		history: await readHistory(db, goal.id),
+		spares: explainSpares(slots, atHand, filling).map(({ copy, quantity, reason }) => ({
 			quantity,
+			reason,
 			version: copyOf.get(copy)?.version ?? '',
-			condition: copyOf.get(copy)?.condition ?? null
+			quality: nameQuality(copyOf.get(copy) ?? {})
 		})),
 		binders: (await listBinders(db)).filter(({ goalId }) => goalId === goal.id)
 	};

@@ -2,29 +2,36 @@
 	import { enhance } from '$app/forms';
 	import { resolve } from '$app/paths';
 	import { presetOf } from '$lib/core/goal/preset';
+	import { HARD_RUN } from '$lib/core/goal/obtainable';
 	import { percentDone } from '$lib/core/goal/progress';
-	import { formatCount } from '$lib/ui/numerals';
-	import ReleaseWalls from '$lib/ui/number-wall/ReleaseWalls.svelte';
+	import { countOf, formatCount } from '$lib/ui/numerals';
 	import { createOwnedBook } from '$lib/ui/owned-book.svelte';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import SectionStrip from '$lib/ui/SectionStrip.svelte';
 	import GoalLimits from './GoalLimits.svelte';
+	import GoalWalls from './GoalWalls.svelte';
 	import MissingList from './MissingList.svelte';
+	import ProgressChart from './ProgressChart.svelte';
 	import SpareList from './SpareList.svelte';
 
 	let { data } = $props();
-	const release = $derived(data.release);
+	const releases = $derived(data.releases);
 	const preset = $derived(presetOf(data.goal.rules.preset));
-	const needed = $derived(new Set(data.needed));
-	const finishes = $derived([...new Set(data.groups.map(({ parallelKey }) => parallelKey))]);
-	let chosenFinish = $state<string | null | undefined>(undefined);
-	const finish = $derived(chosenFinish === undefined ? (finishes[0] ?? null) : chosenFinish);
-	const book = createOwnedBook({
-		releaseKey: () => data.release.key,
-		owned: () => data.owned
+	const book = createOwnedBook({ owned: () => data.owned });
+	const holdings = $derived({
+		owned: book.owned,
+		incoming: new Map(data.incoming),
+		needed: new Set(data.needed),
+		upgrades: new Set(data.upgrades)
 	});
-	const finishName = (key: string | null) =>
-		key === null ? 'Base finish' : (release.parallels.find((p) => p.key === key)?.name ?? key);
+	const finishesOf = (releaseKey: string) => [
+		...new Set(
+			data.groups
+				.filter((group) => group.releaseKey === releaseKey)
+				.map(({ parallelKey }) => parallelKey)
+		)
+	];
+	const goalId = $derived(String(data.goal.id));
 </script>
 
 <svelte:head><title>{data.goal.name} · Jade Binder</title></svelte:head>
@@ -34,10 +41,12 @@
 		<div class="min-w-0">
 			<h1 class="wrap-break-word">{data.goal.name}</h1>
 			<p class="mt-1 quiet">
-				<a class="prose-link" href={resolve('/releases/[release]', { release: release.key })}
-					>{release.name}</a
-				>
+				{#each releases.slice(0, 3) as { key, name }, i (key)}{i > 0 ? ', ' : ''}<a
+						class="prose-link"
+						href={resolve('/releases/[release]', { release: key })}>{name}</a
+					>{/each}{releases.length > 3 ? ` and ${releases.length - 3} more` : ''}
 				· {preset.name}: {preset.meaning}
+				<a class="prose-link" href={resolve('/goals/[goal=id]/rules', { goal: goalId })}>Rules</a>
 			</p>
 		</div>
 		<p class="whitespace-nowrap">
@@ -49,40 +58,40 @@
 		</p>
 	</div>
 	<div class="mt-4"><SectionStrip segments={data.groups} /></div>
-	<GoalLimits {release} limits={data.limits} />
+	{#if data.obtainable.hard > 0}
+		<p class="mt-3 quiet">
+			Of what can be had, {percentDone(data.obtainable)} %: {countOf(
+				data.obtainable.hard,
+				'missing version'
+			)} had a print run under {HARD_RUN}.
+		</p>
+	{/if}
+	{#if data.skipped > 0}
+		<p class="mt-3 quiet">{countOf(data.skipped, 'slot')} left out by the least print run.</p>
+	{/if}
+	{#if releases[0]}<GoalLimits release={releases[0]} limits={data.limits} />{/if}
 </header>
 
 <MissingList title="{data.goal.name}: missing" groups={data.groups} goalId={data.goal.id} />
+<ProgressChart history={data.history} />
 
-<section class="mt-10">
-	<div class="mb-4 flex flex-wrap items-center justify-between gap-3">
-		<h2>Number wall</h2>
-		{#if finishes.length > 1}
-			<label class="flex items-center gap-2"
-				><span class="text-sm quiet">Finish</span>
-				<select
-					class="select select-sm"
-					value={finish ?? ''}
-					onchange={(event) => (chosenFinish = event.currentTarget.value || null)}
-				>
-					{#each finishes as key (key)}<option value={key ?? ''}>{finishName(key)}</option>{/each}
-				</select></label
-			>
-		{:else}<span class="quiet">{finishName(finish)}</span>{/if}
-	</div>
-	{#if book.problems.length > 0}
-		<div class="mb-4" role="alert"><ProblemList problems={book.problems} /></div>
-	{/if}
-	<ReleaseWalls
-		{release}
-		owned={book.owned}
-		parallelKey={finish}
-		{needed}
-		change={(wanted) => book.setOwned(wanted)}
-	/>
-</section>
+{#if book.problems.length > 0}
+	<div class="mt-6" role="alert"><ProblemList problems={book.problems} /></div>
+{/if}
+{#each releases as release (release.key)}
+	<section class="mt-10">
+		<GoalWalls
+			{release}
+			finishes={finishesOf(release.key)}
+			isNamed={releases.length > 1}
+			{holdings}
+			onlyNeeded={['card', 'cards', 'subject', 'group'].includes(preset.asks)}
+			change={(wanted) => book.setOwned(wanted)}
+		/>
+	</section>
+{/each}
 
-<SpareList {release} spares={data.spares} />
+<SpareList {releases} spares={data.spares} />
 
 <footer class="mt-8 flex flex-wrap items-center gap-3 border-t border-base-300 pt-5">
 	{#each data.binders as { id, name } (id)}

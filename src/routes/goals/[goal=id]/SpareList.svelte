@@ -1,41 +1,62 @@
 <script lang="ts">
-	import { parseVersionKey } from '$lib/core/checklist/version-key';
 	import { cardsOf, type Release } from '$lib/core/checklist/release';
+	import { parseVersionKey } from '$lib/core/checklist/version-key';
 
 	interface Props {
-		release: Release;
+		releases: readonly Release[];
 		spares: readonly {
 			readonly version: string;
 			readonly quantity: number;
-			readonly condition: string | null;
+			readonly quality: string;
+			readonly reason: string;
 		}[];
 	}
-	let { release, spares }: Props = $props();
-	const cards = $derived(new Map(cardsOf(release).map(({ card }) => [card.key, card])));
+	let { releases, spares }: Props = $props();
+	const cards = $derived(
+		new Map(
+			releases.flatMap((release) =>
+				cardsOf(release).map(({ card }) => [`${release.key}/${card.key}`, card] as const)
+			)
+		)
+	);
 	const lines = $derived(
-		spares.map(({ version, quantity, condition }) => {
+		spares.map(({ version, quantity, quality, reason }) => {
 			const name = parseVersionKey(version);
-			const card = cards.get(name?.card ?? '');
-			const parallel = release.parallels.find(({ key }) => key === name?.parallel)?.name;
+			const release = releases.find(({ key }) => key === name?.release);
+			const card = cards.get(`${name?.release}/${name?.card}`);
 			return {
-				version,
-				text: [card?.number ?? card?.title, parallel, quantity > 1 ? `×${quantity}` : '']
-					.filter(Boolean)
-					.join(' '),
-				title: [card?.title, condition].filter(Boolean).join(', ')
+				number: card?.number ?? '',
+				title: card?.title ?? '',
+				finish: release?.parallels.find(({ key }) => key === name?.parallel)?.name ?? '',
+				quantity,
+				quality,
+				reason
 			};
 		})
 	);
+	const SHOWN = 24;
+	let isWhole = $state(false);
 </script>
 
 {#if lines.length > 0}
-	<section class="mt-2">
-		<h2 class="mb-1">To spare</h2>
-		<p class="mb-2 quiet">
-			The best-conditioned copy fills the slot; these are left over. Hover one for its condition.
-		</p>
-		<ul class="flex flex-wrap gap-x-4 gap-y-1">
-			{#each lines as { text, title }, i (i)}<li {title}>{text}</li>{/each}
+	<section class="mt-8" aria-labelledby="spares">
+		<h2 id="spares" class="mb-2">To spare</h2>
+		<ul class="grid gap-x-8 lg:grid-cols-2">
+			{#each isWhole ? lines : lines.slice(0, SHOWN) as { number, title, finish, quantity, quality, reason }, i (i)}
+				<li class="flex items-baseline gap-3 border-b border-base-300 py-1">
+					<strong class="w-10 shrink-0 text-right">{number}</strong>
+					<span class="min-w-0 flex-1 truncate" {title}
+						>{[title, finish].filter(Boolean).join(', ')}</span
+					>
+					{#if quantity > 1}<span>×{quantity}</span>{/if}
+					<span class="shrink-0 text-sm quiet">{quality}; {reason}</span>
+				</li>
+			{/each}
 		</ul>
+		{#if lines.length > SHOWN && !isWhole}
+			<button class="btn mt-2 btn-sm" onclick={() => (isWhole = true)}
+				>Show all {lines.length}</button
+			>
+		{/if}
 	</section>
 {/if}

@@ -19,7 +19,6 @@
 	const release = $derived(data.release);
 	let finish = $state('');
 	const book = createOwnedBook({
-		releaseKey: () => data.release.key,
 		owned: () => data.owned
 	});
 	const goalPath = $derived(resolve(`/goals/new?release=${encodeURIComponent(release.key)}`));
@@ -92,7 +91,7 @@
 	{/if}
 	<ReleaseWalls
 		{release}
-		owned={book.owned}
+		holdings={{ owned: book.owned }}
 		parallelKey={finish || null}
 		change={(wanted) => book.setOwned(wanted)}
 	/>

@@ -83,7 +83,7 @@ function refused(
 /** What becomes of the release that is there already; null where there is none. */
 async function replacedBy(imported: Release, isTable: boolean) {
 	const { db } = await theCollection();
-	const there = await findSameRelease(db, imported);
+	const there = await findSameRelease(db, imported, isTable);
 	if (!there) return null;
 	const after = replacement(there.release, imported, isTable);
 	return {
@@ -115,7 +115,7 @@ export const actions = {
 		const { source, outcome, table } = await readForm(request);
 		if (!outcome.ok) return refused(source, table, outcome.problems, outcome.notes);
 		const collection = await theCollection();
-		const there = await findSameRelease(collection.db, outcome.value);
+		const there = await findSameRelease(collection.db, outcome.value, table !== null);
 		const stored = there
 			? await replaceRelease(collection, there.release.key, outcome.value, table !== null)
 			: await importRelease(collection, outcome.value);

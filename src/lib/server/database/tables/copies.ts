@@ -1,6 +1,7 @@
-import { sqliteTable, check, index, integer, text } from 'drizzle-orm/sqlite-core';
+import { sqliteTable, check, index, integer, real, text } from 'drizzle-orm/sqlite-core';
 import { sql } from 'drizzle-orm';
 import type { Condition } from '../../../core/goal/condition.ts';
+import type { CopyStatus } from '../../../core/goal/copy-record.ts';
 import { releases } from './releases.ts';
 
 /**
@@ -21,6 +22,31 @@ export const copies = sqliteTable(
 		variantKey: text(),
 		quantity: integer().notNull(),
 		condition: text().$type<Condition>(),
+		/** 1 to 10 in halves */
+		grade: real(),
+		/** Graded as genuine, without a number. */
+		isAuthentic: integer({ mode: 'boolean' }).notNull().default(false),
+		/** The house that graded it, and the number of its certificate. */
+		house: text(),
+		certificate: text(),
+		/** As printed: "14/65" */
+		serial: text(),
+		attributes: text({ mode: 'json' }).$type<readonly string[]>().notNull().default([]),
+		status: text().$type<CopyStatus>().notNull().default('kept'),
+		/** What one of them cost and is worth, in minor units of the currency (ISO 4217). */
+		costMinor: integer(),
+		valueMinor: integer(),
+		currency: text(),
+		valueSource: text(),
+		/** ISO 8601 date */
+		valueOn: text(),
+		/** Where it came from. */
+		source: text(),
+		/** ISO 8601 date */
+		acquiredOn: text(),
+		/** Where it is kept, in words. */
+		place: text(),
+		note: text(),
 		/** ISO 8601 */
 		loggedAt: text().notNull()
 	},

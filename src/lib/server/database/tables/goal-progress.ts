@@ -8,6 +8,7 @@ export const goalProgress = sqliteTable(
 		goalId: integer()
 			.notNull()
 			.references(() => goals.id, { onDelete: 'cascade' }),
+		releaseKey: text().notNull(),
 		sectionKey: text().notNull(),
 		/** '' for the base finish: a key of the table cannot be null. */
 		parallelKey: text().notNull(),
@@ -15,5 +16,9 @@ export const goalProgress = sqliteTable(
 		have: integer().notNull(),
 		need: integer().notNull()
 	},
-	(table) => [primaryKey({ columns: [table.goalId, table.sectionKey, table.parallelKey] })]
+	(table) => [
+		primaryKey({
+			columns: [table.goalId, table.releaseKey, table.sectionKey, table.parallelKey]
+		})
+	]
 );

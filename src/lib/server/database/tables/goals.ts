@@ -1,5 +1,5 @@
 import { sqliteTable, index, integer, text } from 'drizzle-orm/sqlite-core';
-import type { GoalRules } from '../../../core/goal/scope-goal.ts';
+import type { GoalChoice } from '../../../core/goal/goal-rules.ts';
 import { releases } from './releases.ts';
 
 export const goals = sqliteTable(
@@ -10,7 +10,7 @@ export const goals = sqliteTable(
 			.notNull()
 			.references(() => releases.id),
 		name: text().notNull(),
-		rules: text({ mode: 'json' }).$type<GoalRules>().notNull(),
+		rules: text({ mode: 'json' }).$type<GoalChoice>().notNull(),
 		/** ISO 8601 */
 		createdAt: text().notNull()
 	},

@@ -1,10 +1,15 @@
 export { binders } from './binders.ts';
 export { cards } from './cards.ts';
 export { copies } from './copies.ts';
+export { goalHistory } from './goal-history.ts';
 export { goalProgress } from './goal-progress.ts';
 export { goals } from './goals.ts';
 export { journal } from './journal.ts';
 export { parallels } from './parallels.ts';
+export { media, photos } from './photos.ts';
 export { releases } from './releases.ts';
 export { sections } from './sections.ts';
+export { synonyms } from './synonyms.ts';
+export { trayPiles } from './trays.ts';
+export { unmatchedRows } from './unmatched.ts';
 export { variants } from './variants.ts';

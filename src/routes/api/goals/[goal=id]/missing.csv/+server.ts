@@ -9,9 +9,9 @@ import { problemResponse } from '$lib/server/problem-document';
 export const GET: RequestHandler = async ({ params }) => {
 	const goal = await readGoal((await theCollection()).db, Number(params.goal));
 	if (!goal) return problemResponse(404, 'There is no such goal.');
-	const { release, slots, filling } = goal;
-	const parallelName = (key: string) =>
-		release.parallels.find((parallel) => parallel.key === key)?.name ?? key;
-	const csv = formatMissingCsv(missingList(release, slots, filling), parallelName);
-	return download(csv, `${release.key}-missing.csv`, 'text/csv');
+	const { releases, slots, filling } = goal;
+	const csv = formatMissingCsv(
+		releases.map((release) => ({ release, groups: missingList(release, slots, filling) }))
+	);
+	return download(csv, `missing-${params.goal ?? ''}.csv`, 'text/csv');
 };

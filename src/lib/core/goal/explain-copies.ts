@@ -1,0 +1,81 @@
+import type { CONDITIONS } from './condition.ts';
+import { conditionRank, qualityRank, type Quality } from './condition.ts';
+import type { Copy } from './copy.ts';
+import { fitsSlot, type Filling } from './fill-slots.ts';
+import type { Slot } from './slot.ts';
+
+/** Why a copy fills no slot, in words. */
+export interface SpareReason {
+	readonly copy: string;
+	readonly quantity: number;
+	readonly reason: string;
+}
+
+/** "graded 8.5", "near mint", "not looked at" */
+export function nameQuality({ condition, grade, isAuthentic }: Quality): string {
+	if (grade !== undefined) return `graded ${grade}`;
+	if (isAuthentic) return 'authentic';
+	return condition ?? 'not looked at';
+}
+
+/** The reason for each spare of a filling. */
+export function explainSpares(
+	slots: readonly Slot[],
+	copies: readonly Copy[],
+	filling: Filling
+): readonly SpareReason[] {
+	const byKey = new Map(copies.map((copy) => [copy.key, copy]));
+	const slotsOf = new Map<string, Slot[]>();
+	for (const slot of slots) {
+		for (const version of slot.versions) {
+			const list = slotsOf.get(version);
+			if (list) list.push(slot);
+			else slotsOf.set(version, [slot]);
+		}
+	}
+	const sitting = new Map<string, Copy[]>();
+	for (const { slot, copy } of filling.placements) {
+		const one = byKey.get(copy);
+		if (one) sitting.set(slot, [...(sitting.get(slot) ?? []), one]);
+	}
+	return filling.spares.map(({ copy: key, quantity }) => {
+		const copy = byKey.get(key) as Copy;
+		const wanted = slotsOf.get(copy.version) ?? [];
+		const fits = wanted.filter((slot) => fitsSlot(slot, copy));
+		if (fits.length === 0) return { copy: key, quantity, reason: whyUnfit(wanted, copy) };
+		const there = fits.flatMap((slot) => sitting.get(slot.key) ?? []);
+		const better = there.find((one) => qualityRank(one) > qualityRank(copy));
+		const reason = better
+			? `a better one fills the slot (${nameQuality(better)})`
+			: there.some((one) => one.key === key)
+				? 'one of the pile fills the slot'
+				: `an equal one fills the slot (${nameQuality(there[0] ?? copy)})`;
+		return { copy: key, quantity, reason };
+	});
+}
+
+function whyUnfit(wanted: readonly Slot[], copy: Copy): string {
+	const least = wanted.find(
+		({ leastCondition }) => conditionRank(leastCondition) > qualityRank(copy)
+	)?.leastCondition;
+	if (least) return `below ${least}, the least that counts`;
+	const need = wanted.flatMap(({ needs = [] }) => needs);
+	return need.length > 0 ? `not marked ${need.join(', ')}` : 'no slot takes it';
+}
+
+/** Slots that are filled with a copy below the condition wished for. */
+export function slotsToUpgrade(
+	slots: readonly Slot[],
+	copies: readonly Copy[],
+	filling: Filling,
+	wish: (typeof CONDITIONS)[number] | undefined
+): readonly string[] {
+	if (wish === undefined) return [];
+	const byKey = new Map(copies.map((copy) => [copy.key, copy]));
+	const poor = new Set(
+		filling.placements
+			.filter(({ copy }) => qualityRank(byKey.get(copy) ?? {}) < conditionRank(wish))
+			.map(({ slot }) => slot)
+	);
+	return slots.filter(({ key }) => poor.has(key)).map(({ key }) => key);
+}

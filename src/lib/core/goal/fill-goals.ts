@@ -1,0 +1,76 @@
+import type { Copy } from './copy.ts';
+import { fillSlots, type Filling } from './fill-slots.ts';
+import type { Slot } from './slot.ts';
+
+/** The slots of one goal, and whether its copies are its own. */
+export interface GoalSlots {
+	readonly key: string;
+	readonly slots: readonly Slot[];
+	/** A copy that fills a slot here fills none of another goal. */
+	readonly keepsOwn: boolean;
+}
+
+/** Tiers that one goal may use: sets at once are far fewer. */
+const TIERS_A_GOAL = 1000;
+
+/**
+ * Fills several goals from the same copies. Goals that keep their own compete: they are matched in
+ * one assignment, most slots first, then the goal named first gets the best. The others share what
+ * is left among them: each is filled as if it were alone.
+ */
+export function fillGoals(
+	goals: readonly GoalSlots[],
+	copies: readonly Copy[]
+): ReadonlyMap<string, Filling> {
+	const keepers = goals.filter(({ keepsOwn }) => keepsOwn);
+	const joint = fillSlots(
+		keepers.flatMap(({ key, slots }, order) =>
+			slots.map((slot) => ({
+				...slot,
+				key: nameIn(key, slot.key),
+				tier: order * TIERS_A_GOAL + (slot.tier ?? 0)
+			}))
+		),
+		copies
+	);
+	const used = new Map<string, number>();
+	for (const { copy } of joint.placements) used.set(copy, (used.get(copy) ?? 0) + 1);
+	const left = copies
+		.map((copy) => ({ ...copy, quantity: copy.quantity - (used.get(copy.key) ?? 0) }))
+		.filter(({ quantity }) => quantity > 0);
+	return new Map(
+		goals.map(({ key, slots, keepsOwn }) => [
+			key,
+			keepsOwn ? ownPart(key, slots, joint, copies) : fillSlots(slots, left)
+		])
+	);
+}
+
+function nameIn(goal: string, slot: string): string {
+	return `${goal} ${slot}`;
+}
+
+/** What of a joint filling concerns one goal. */
+function ownPart(
+	goal: string,
+	slots: readonly Slot[],
+	joint: Filling,
+	copies: readonly Copy[]
+): Filling {
+	const own = new Map(slots.map((slot) => [nameIn(goal, slot.key), slot.key]));
+	const versions = new Set(slots.flatMap((slot) => slot.versions));
+	const versionOf = new Map(copies.map(({ key, version }) => [key, version]));
+	const isOurs = (copy: string) => versions.has(versionOf.get(copy) ?? '');
+	return {
+		placements: joint.placements.flatMap(({ slot, copy }) => {
+			const key = own.get(slot);
+			return key === undefined ? [] : [{ slot: key, copy }];
+		}),
+		missing: joint.missing.flatMap(({ slot, quantity }) => {
+			const key = own.get(slot);
+			return key === undefined ? [] : [{ slot: key, quantity }];
+		}),
+		spares: joint.spares.filter(({ copy }) => isOurs(copy)),
+		outside: copies.filter(({ key }) => !isOurs(key)).map(({ key }) => key)
+	};
+}

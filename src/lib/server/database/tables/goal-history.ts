@@ -1,0 +1,17 @@
+import { sqliteTable, integer, text, primaryKey } from 'drizzle-orm/sqlite-core';
+import { goals } from './goals.ts';
+
+/** How far a goal was at the end of each day on which that changed. */
+export const goalHistory = sqliteTable(
+	'goal_history',
+	{
+		goalId: integer()
+			.notNull()
+			.references(() => goals.id, { onDelete: 'cascade' }),
+		/** ISO 8601 date */
+		day: text().notNull(),
+		have: integer().notNull(),
+		need: integer().notNull()
+	},
+	(table) => [primaryKey({ columns: [table.goalId, table.day] })]
+);

@@ -1,0 +1,33 @@
+import { groupName } from '../../core/goal/missing-list.ts';
+import type { GoalChoice } from '../../core/goal/goal-rules.ts';
+import { scopeGoals } from '../../core/goal/scope-goal.ts';
+import { wholeSections } from '../../core/checklist/edition.ts';
+import type { Reader } from '../database/open.ts';
+import { findRelease, loadReleases } from '../releases/load-release.ts';
+import { releasesOf } from './goal-scope.ts';
+
+/** How many slots a goal would have, in all and by section and finish; null where its release is not there. */
+export async function countSlots(db: Reader, releaseKey: string, rules: GoalChoice) {
+	const releaseId = await findRelease(db, releaseKey);
+	if (releaseId === null) return null;
+	const releases = (await loadReleases(db, await releasesOf(db, { releaseId, rules }))).map(
+		({ release }) => release
+	);
+	const { slots, skipped } = scopeGoals(releases, rules);
+	const rows = releases.flatMap((release) => {
+		const counts = new Map<string, number>();
+		for (const { version, release: home } of slots) {
+			if (home !== release.key) continue;
+			const place = `${version.sectionKey}~${version.parallelKey ?? ''}`;
+			counts.set(place, (counts.get(place) ?? 0) + 1);
+		}
+		const sections = new Map(wholeSections(release).map((section) => [section.key, section]));
+		return [...counts].map(([place, count]) => {
+			const [sectionKey = '', parallel = ''] = place.split('~');
+			const section = sections.get(sectionKey);
+			const name = section ? groupName(release, section, parallel || null) : sectionKey;
+			return { name: releases.length > 1 ? `${release.name}, ${name}` : name, count };
+		});
+	});
+	return { slots: slots.length, skipped, rows };
+}

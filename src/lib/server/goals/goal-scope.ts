@@ -1,0 +1,68 @@
+import { and, inArray, ne, sql, type SQL } from 'drizzle-orm';
+import type { Release } from '../../core/checklist/release.ts';
+import { resolveRules, spansAll, type GoalChoice } from '../../core/goal/goal-rules.ts';
+import type { Reader } from '../database/open.ts';
+import { cards, releases, sections } from '../database/tables/index.ts';
+import type { StoredRelease } from '../releases/load-release.ts';
+
+/** What of a goal tells which releases it goes over. */
+export interface GoalPlace {
+	/** The release it was made in; a goal across releases has one as its home, too. */
+	readonly releaseId: number;
+	readonly rules: GoalChoice;
+}
+
+/** Ids of the releases that a goal goes over, its home first. */
+export async function releasesOf(
+	db: Reader,
+	{ releaseId, rules }: GoalPlace
+): Promise<readonly number[]> {
+	const resolved = resolveRules(rules);
+	if (spansAll(resolved)) {
+		const { subject, group } = resolved;
+		const shows: SQL[] = [
+			...(subject === undefined
+				? []
+				: [sql`exists (select 1 from json_each(${cards.subjects}) where value = ${subject})`]),
+			...(group === undefined ? [] : [sql`${cards.group} = ${group}`])
+		];
+		const rows = await db
+			.selectDistinct({ id: cards.releaseId })
+			.from(cards)
+			.where(and(...shows))
+			.orderBy(cards.releaseId);
+		return rows.map(({ id }) => id);
+	}
+	const named = resolved.releases;
+	if (named.length === 0) return [releaseId];
+	const rows = await db
+		.select({ id: releases.id })
+		.from(releases)
+		.where(inArray(releases.key, [...named]))
+		.orderBy(releases.id);
+	return [...new Set([releaseId, ...rows.map(({ id }) => id)])];
+}
+
+/** Ids of releases with sections that count in one of these as well, with the keys of those sections. */
+export async function sharedWith(
+	db: Reader,
+	own: readonly StoredRelease[]
+): Promise<ReadonlyMap<number, readonly string[]>> {
+	const shared = new Map<number, string[]>();
+	const ids = own.map(({ id }) => id);
+	const keys = new Set(own.map(({ release }) => release.key));
+	const rows = await db
+		.select({ releaseId: sections.releaseId, key: sections.key, alsoIn: sections.alsoIn })
+		.from(sections)
+		.where(ne(sections.alsoIn, []));
+	for (const { releaseId, key, alsoIn } of rows) {
+		if (ids.includes(releaseId) || !alsoIn.some((other) => keys.has(other))) continue;
+		shared.set(releaseId, [...(shared.get(releaseId) ?? []), key]);
+	}
+	return shared;
+}
+
+/** A release cut down to some of its sections. */
+export function onlySections(release: Release, keys: readonly string[]): Release {
+	return { ...release, sections: release.sections.filter(({ key }) => keys.includes(key)) };
+}

@@ -1,0 +1,93 @@
+import { asc } from 'drizzle-orm';
+import type { Release } from '../../core/checklist/release.ts';
+import { isAtHand } from '../../core/goal/copy-record.ts';
+import { fillGoals } from '../../core/goal/fill-goals.ts';
+import type { Filling } from '../../core/goal/fill-slots.ts';
+import { resolveRules } from '../../core/goal/goal-rules.ts';
+import { scopeGoals, type Scope } from '../../core/goal/scope-goal.ts';
+import { readCopies, type StoredCopy } from '../copies/read-copies.ts';
+import type { Reader } from '../database/open.ts';
+import { goals } from '../database/tables/index.ts';
+import { loadReleases, type StoredRelease } from '../releases/load-release.ts';
+import { onlySections, releasesOf, sharedWith } from './goal-scope.ts';
+
+export type GoalRow = typeof goals.$inferSelect;
+
+/** A goal worked out: its releases, its slots, and how the copies fill them. */
+export interface GoalState extends Scope {
+	readonly goal: GoalRow;
+	/** The releases it goes over; one that only shares a section is cut down to that. */
+	readonly releases: readonly Release[];
+	/** Every copy of these releases, whatever is to become of it. */
+	readonly copies: readonly StoredCopy[];
+	readonly filling: Filling;
+}
+
+/**
+ * Works goals out. Those that keep their own copies compete with each other, so all of them take part
+ * in the filling, whichever are asked for.
+ */
+export async function workOutGoals(
+	db: Reader,
+	isAsked: (goal: GoalRow, releaseIds: readonly number[]) => boolean
+): Promise<readonly GoalState[]> {
+	const all = await Promise.all(
+		(await db.select().from(goals).orderBy(asc(goals.id))).map(async (goal) => ({
+			goal,
+			ids: await releasesOf(db, goal),
+			keepsOwn: resolveRules(goal.rules).keepsOwn
+		}))
+	);
+	const asked = all.filter(({ goal, ids }) => isAsked(goal, ids));
+	const reach = new Set(asked.flatMap(({ ids }) => ids));
+	const taking = all.filter(
+		(one) => asked.includes(one) || (one.keepsOwn && one.ids.some((id) => reach.has(id)))
+	);
+	const load = keepLoaded(db);
+	const scoped = await Promise.all(
+		taking.map(async ({ goal, ids, keepsOwn }) => {
+			const own = await load.releases(ids);
+			const shared = await sharedWith(db, own);
+			const guests = (await load.releases([...shared.keys()])).map(({ id, release }) =>
+				onlySections(release, shared.get(id) ?? [])
+			);
+			const releases = [...own.map(({ release }) => release), ...guests];
+			const copies = await load.copies([...ids, ...shared.keys()]);
+			return { goal, keepsOwn, releases, copies, ...scopeGoals(releases, goal.rules) };
+		})
+	);
+	const everything = new Map(scoped.flatMap(({ copies }) => copies.map((copy) => [copy.id, copy])));
+	const filled = fillGoals(
+		scoped.map(({ goal, slots, keepsOwn }) => ({ key: String(goal.id), slots, keepsOwn })),
+		[...everything.values()].filter(isAtHand)
+	);
+	return scoped.flatMap(({ keepsOwn: _, ...state }) => {
+		const filling = filled.get(String(state.goal.id));
+		return filling && asked.some(({ goal }) => goal.id === state.goal.id)
+			? [{ ...state, filling }]
+			: [];
+	});
+}
+
+/** Reads each release and its copies once. */
+function keepLoaded(db: Reader) {
+	const releases = new Map<number, Promise<StoredRelease | undefined>>();
+	const copies = new Map<number, Promise<readonly StoredCopy[]>>();
+	const once = <Value>(map: Map<number, Value>, id: number, make: () => Value): Value => {
+		const there = map.get(id);
+		if (there !== undefined) return there;
+		const made = make();
+		map.set(id, made);
+		return made;
+	};
+	return {
+		releases: async (ids: readonly number[]) =>
+			(
+				await Promise.all(
+					ids.map((id) => once(releases, id, async () => (await loadReleases(db, [id]))[0]))
+				)
+			).filter((found) => found !== undefined),
+		copies: async (ids: readonly number[]) =>
+			(await Promise.all(ids.map((id) => once(copies, id, () => readCopies(db, id))))).flat()
+	};
+}

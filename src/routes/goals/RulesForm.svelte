@@ -1,0 +1,51 @@
+<script lang="ts">
+	import type { GoalChoice } from '$lib/core/goal/goal-rules';
+	import type { Problem } from '$lib/core/problem';
+	import type { GoalOptions } from '$lib/server/goals/goal-options';
+	import ProblemList from '$lib/ui/ProblemList.svelte';
+	import RuleList from './RuleList.svelte';
+	import SchoolPick from './SchoolPick.svelte';
+	import SlotTally from './SlotTally.svelte';
+	import { createRulesBook } from './rules-book.svelte';
+
+	interface Props {
+		options: GoalOptions;
+		/** The goal that is decided anew; left out: a new one. */
+		start?: { readonly name: string; readonly rules: GoalChoice };
+		problems: readonly Problem[];
+		save: (name: string, rules: GoalChoice) => Promise<void>;
+		saveName: string;
+	}
+	let { options, start, problems, save, saveName }: Props = $props();
+	// svelte-ignore state_referenced_locally
+	const book = createRulesBook(() => options, start?.rules);
+	// svelte-ignore state_referenced_locally
+	let name = $state(start?.name ?? '');
+	let busy = $state(false);
+
+	async function onsubmit(event: SubmitEvent) {
+		event.preventDefault();
+		if (busy) return;
+		busy = true;
+		await save(name, book.choice);
+		busy = false;
+	}
+</script>
+
+<form {onsubmit} class="grid items-start gap-x-10 gap-y-6 lg:grid-cols-[1fr_17rem]">
+	<div class="min-w-0">
+		<SchoolPick {book} {options} />
+		<RuleList {book} {options} />
+	</div>
+	<aside class="lg:sticky lg:top-6">
+		<SlotTally counted={book.counted} rules={book.rules} />
+		<label class="mt-5 mb-3 block">
+			<span class="block text-sm quiet">Name, if you like</span>
+			<input class="input w-full" bind:value={name} maxlength="200" />
+		</label>
+		{#if problems.length > 0}<div class="mb-3" role="alert"><ProblemList {problems} /></div>{/if}
+		<button class="btn w-full btn-primary" disabled={busy || book.counted?.slots === 0}
+			>{saveName}</button
+		>
+	</aside>
+</form>

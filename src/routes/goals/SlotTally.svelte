@@ -1,0 +1,32 @@
+<script lang="ts">
+	import type { GoalRules } from '$lib/core/goal/goal-rules';
+	import { formatCount } from '$lib/ui/numerals';
+	import type { SlotCount } from './rules-book.svelte';
+
+	let { counted, rules }: { counted: SlotCount | null; rules: GoalRules } = $props();
+	const MOST_ROWS = 14;
+</script>
+
+<div aria-live="polite">
+	<p>
+		<strong class="font-serif text-5xl font-medium" data-testid="slots"
+			>{counted ? formatCount(counted.slots) : '…'}</strong
+		>
+		<span class="text-lg quiet">{counted?.slots === 1 ? 'slot' : 'slots'}</span>
+	</p>
+	{#if counted && counted.skipped > 0}
+		<p class="text-accent">
+			{formatCount(counted.skipped)} left out, printed fewer than {formatCount(rules.leastRun)} times
+		</p>
+	{/if}
+	<ul class="mt-2 text-sm">
+		{#each counted?.rows.slice(0, MOST_ROWS) ?? [] as { name, count } (name)}
+			<li class="flex justify-between gap-3 border-b border-base-300 py-0.5">
+				<span class="truncate quiet" title={name}>{name}</span><span>{formatCount(count)}</span>
+			</li>
+		{/each}
+		{#if counted && counted.rows.length > MOST_ROWS}
+			<li class="quiet">and {counted.rows.length - MOST_ROWS} more</li>
+		{/if}
+	</ul>
+</div>

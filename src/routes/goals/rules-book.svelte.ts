@@ -1,0 +1,68 @@
+import { PRESETS, presetOf, type PresetKey } from '$lib/core/goal/preset';
+import { resolveRules, type GoalChoice, type GoalRules } from '$lib/core/goal/goal-rules';
+import type { GoalOptions } from '$lib/server/goals/goal-options';
+import { ask } from '$lib/ui/send';
+
+/** The slots that the rules make, as the server counts them. */
+export interface SlotCount {
+	readonly slots: number;
+	readonly skipped: number;
+	readonly rows: readonly { readonly name: string; readonly count: number }[];
+}
+
+/** Rules being decided, with the slots they would make. */
+export function createRulesBook(options: () => GoalOptions, start?: GoalChoice) {
+	let choice = $state.raw<GoalChoice>(start ?? { preset: 'complete' });
+	let counted = $state.raw<SlotCount | null>(null);
+	const rules = $derived(resolveRules(choice));
+	let asked = 0;
+
+	$effect(() => {
+		const body = { release: options().release.key, rules: choice };
+		const mine = ++asked;
+		const timer = setTimeout(async () => {
+			const outcome = await ask<SlotCount>('POST', '/api/goals/slots', body);
+			// An answer to what was asked before comes too late.
+			if (mine === asked) counted = outcome.ok ? outcome.value : null;
+		}, 120);
+		return () => clearTimeout(timer);
+	});
+
+	return {
+		get choice() {
+			return choice;
+		},
+		get rules() {
+			return rules;
+		},
+		get counted() {
+			return counted;
+		},
+		/** Takes a school with what it needs chosen for a start. */
+		take(preset: PresetKey) {
+			const { parallels, cards, subjects, groups } = options();
+			const first = {
+				nothing: {},
+				parallel: { parallels: parallels.slice(0, 1).map(({ key }) => key) },
+				card: { picked: cards.slice(0, 1).map(({ key }) => key) },
+				subject: { subject: subjects[0] ?? '' },
+				group: { group: groups[0] ?? '' },
+				cards: { picked: [] }
+			}[presetOf(preset).asks];
+			choice = { preset, ...first };
+		},
+		set(change: Partial<GoalRules>) {
+			choice = { ...choice, ...change };
+		},
+		/** Whether a school can be chosen here at all. */
+		isPossible(preset: PresetKey): boolean {
+			const { parallels, subjects, groups, cards } = options();
+			const lists = { parallel: parallels, subject: subjects, group: groups, card: cards, cards };
+			const { asks } = presetOf(preset);
+			return asks === 'nothing' || lists[asks].length > 0;
+		},
+		presets: PRESETS
+	};
+}
+
+export type RulesBook = ReturnType<typeof createRulesBook>;
