@@ -5,7 +5,9 @@
 	import { goto, invalidateAll } from '$app/navigation';
 	import { resolve } from '$app/paths';
 	import { page } from '$app/state';
+	import History from '@lucide/svelte/icons/history';
 	import Keyboard from '@lucide/svelte/icons/keyboard';
+	import Search from '@lucide/svelte/icons/search';
 	import { send } from '$lib/ui/send';
 	import JournalStrip from '$lib/ui/shell/JournalStrip.svelte';
 	import KeyHelp from '$lib/ui/shell/KeyHelp.svelte';
@@ -50,6 +52,9 @@
 		} else if (event.key === '?') {
 			event.preventDefault();
 			helpOpen = true;
+		} else if (event.key === 's') {
+			event.preventDefault();
+			void goto(resolve('/search'));
 		} else if (event.key === '/') {
 			event.preventDefault();
 			const line = document.getElementById('entry-line');
@@ -74,6 +79,18 @@
 			{message}
 			{move}
 		/>
+		<a
+			class="btn btn-square btn-ghost btn-sm max-sm:hidden"
+			href={resolve('/journal')}
+			aria-label="Journal"
+			title="Journal: what was done"><History class="size-4" aria-hidden="true" /></a
+		>
+		<a
+			class="btn btn-square btn-ghost btn-sm"
+			href={resolve('/search')}
+			aria-label="Search"
+			title="Search everything (s)"><Search class="size-4" aria-hidden="true" /></a
+		>
 		<button
 			class="btn btn-square btn-ghost btn-sm max-sm:hidden"
 			onclick={() => (helpOpen = true)}

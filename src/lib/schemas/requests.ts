@@ -1,5 +1,6 @@
-import { Type } from 'typebox';
+import { Type, type TSchema } from 'typebox';
 import { CARD_MARKS } from '../core/checklist/card.ts';
+import { COPY_STATUSES } from '../core/goal/copy-record.ts';
 import { MOST_COPIES, LONGEST_LINE } from '../core/shorthand/parse-entry-line.ts';
 import { VersionKeySchema } from './compute.ts';
 import { ConditionSchema, GoalRulesSchema } from './goal-rules.ts';
@@ -95,5 +96,45 @@ export const GoalRequestSchema = Type.Object(
 		name: Type.Optional(Text(200)),
 		rules: GoalRulesSchema
 	},
+	closed
+);
+
+const Maybe = <Schema extends TSchema>(schema: Schema) =>
+	Type.Optional(Type.Union([schema, Type.Null()]));
+const Money = Maybe(Type.Integer({ minimum: 0, maximum: 2_000_000_000 }));
+const Day = Maybe(Type.String({ format: 'date', description: 'Write a date as 1994-10-05.' }));
+
+/** What is known of a copy; null takes a field away. */
+export const CopyFieldsSchema = Type.Object(
+	{
+		quantity: Type.Optional(Type.Integer({ minimum: 1, maximum: MOST_COPIES })),
+		condition: Maybe(ConditionSchema),
+		grade: Maybe(Type.Number({ minimum: 1, maximum: 10 })),
+		isAuthentic: Type.Optional(Type.Boolean()),
+		house: Maybe(Text(60)),
+		certificate: Maybe(Text(60)),
+		serial: Maybe(Text(20)),
+		attributes: Type.Optional(Type.Array(Text(60), { maxItems: 30 })),
+		status: Type.Optional(Type.Enum([...COPY_STATUSES])),
+		costMinor: Money,
+		valueMinor: Money,
+		currency: Maybe(Type.String({ pattern: '^[A-Z]{3}$', description: 'Write EUR, for example.' })),
+		valueSource: Maybe(Text(200)),
+		valueOn: Day,
+		source: Maybe(Text(200)),
+		acquiredOn: Day,
+		place: Maybe(Text(200)),
+		note: Maybe(Type.String({ maxLength: 5000 }))
+	},
+	closed
+);
+/** A copy to be recorded: `POST /api/copies`. */
+export const NewCopySchema = Type.Object(
+	{ version: VersionKeySchema, fields: CopyFieldsSchema },
+	closed
+);
+/** A copy to be changed: `PUT /api/copies/{copy}`. */
+export const CopyEditSchema = Type.Object(
+	{ version: Type.Optional(VersionKeySchema), fields: CopyFieldsSchema },
 	closed
 );

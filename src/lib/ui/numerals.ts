@@ -10,3 +10,8 @@ export const countOf = (count: number, one: string, many = `${one}s`): string =>
 
 /** An ISO 8601 time as people read it. */
 export const formatMoment = (iso: string): string => moment.format(new Date(iso));
+
+/** An amount in minor units of a currency with two decimals. */
+export function formatMoney(minor: number, currency: string): string {
+	return new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(minor / 100);
+}

@@ -46,7 +46,7 @@ export function logLine(
 		});
 		if (reading.problems.length > 0) return refused(reading.problems);
 		const wanted = reading.changes.map(({ version, after }) => ({ version, quantity: after }));
-		await setOwned(record, stored, there, wanted, {
+		await setOwned(record, tx, stored, there, wanted, {
 			condition: request.condition,
 			loggedAt: collection.now()
 		});
@@ -99,7 +99,7 @@ export function logOwned(
 		const changed = wanted.filter(
 			({ version, quantity }) => (owned.get(version) ?? 0) !== quantity
 		);
-		await setOwned(record, stored, there, changed, { condition, loggedAt: collection.now() });
+		await setOwned(record, tx, stored, there, changed, { condition, loggedAt: collection.now() });
 		const cards = changed.reduce(
 			(sum, { version, quantity }) => sum + quantity - (owned.get(version) ?? 0),
 			0

@@ -2,9 +2,11 @@ import { qualityRank, type Condition } from '../../core/goal/condition.ts';
 import { isPlain } from '../../core/goal/copy-record.ts';
 import { parseVersionKey } from '../../core/checklist/version-key.ts';
 import { copies } from '../database/tables/index.ts';
+import type { Transaction } from '../database/open.ts';
 import type { Recorder } from '../journal/record.ts';
 import type { StoredRelease } from '../releases/load-release.ts';
 import type { StoredCopy } from './read-copies.ts';
+import { removeCopyRows } from './remove-copy-rows.ts';
 
 /** How many copies of a version there shall be. */
 export interface OwnedChange {
@@ -19,6 +21,7 @@ export interface OwnedChange {
  */
 export async function setOwned(
 	record: Recorder,
+	tx: Transaction,
 	stored: StoredRelease,
 	there: readonly StoredCopy[],
 	wanted: readonly OwnedChange[],
@@ -46,7 +49,7 @@ export async function setOwned(
 		} else gone.push(...(await takeAway(record, own, before - quantity)));
 	}
 	await record.insert(copies, fresh);
-	await record.remove(copies, gone);
+	await removeCopyRows(record, tx, gone);
 }
 
 /** Lessens piles, worst first; returns the rows that come to nothing. */

@@ -74,7 +74,7 @@ function move(collection: Collection, direction: 'undo' | 'redo'): Promise<Step 
 }
 
 /** Replaces the rows as they are by the rows as they shall be. */
-async function turn(
+export async function turn(
 	tx: Transaction,
 	{ table }: RowChange,
 	from: readonly Row[],

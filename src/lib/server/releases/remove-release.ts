@@ -6,11 +6,11 @@ import {
 	copies,
 	goals,
 	parallels,
-	photos,
 	releases,
 	sections,
 	variants
 } from '../database/tables/index.ts';
+import { removeCopyRows } from '../copies/remove-copy-rows.ts';
 import { releasesOf } from '../goals/goal-scope.ts';
 import { makeChange } from '../journal/change.ts';
 
@@ -43,13 +43,12 @@ export function removeRelease(collection: Collection, key: string): Promise<bool
 		const ids = (rows: readonly { id: number }[]) => rows.map(({ id }) => id);
 		await record.remove(binders, ids(ownBinders));
 		await record.remove(goals, ids(ownGoals));
-		const ownPhotos = await tx
-			.select({ id: photos.id })
-			.from(photos)
-			.innerJoin(copies, eq(photos.copyId, copies.id))
+		const ownCopies = await tx
+			.select({ id: copies.id })
+			.from(copies)
 			.where(eq(copies.releaseId, release.id));
-		await record.remove(photos, ids(ownPhotos));
-		for (const table of [copies, variants, cards, sections, parallels] as const) {
+		await removeCopyRows(record, tx, ids(ownCopies));
+		for (const table of [variants, cards, sections, parallels] as const) {
 			const rows = await tx
 				.select({ id: table.id })
 				.from(table)

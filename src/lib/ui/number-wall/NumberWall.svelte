@@ -1,5 +1,7 @@
 <script lang="ts">
 	import { tick } from 'svelte';
+	import { goto } from '$app/navigation';
+	import { resolve } from '$app/paths';
 	import { fillTiles, stepTiles, type Wanted, type WallTile } from '$lib/core/goal/wall';
 	import WindowedGrid from '$lib/ui/windowed-grid/WindowedGrid.svelte';
 	import { createWallHand } from './wall-hand.svelte';
@@ -10,11 +12,13 @@
 		/** Subsets that live in this numbering, by name. */
 		subsets?: readonly string[];
 		tiles: readonly WallTile[];
+		/** Whose cards these are. */
+		releaseKey: string;
 		change: (wanted: readonly Wanted[]) => void;
 		/** Version key → copies after the entry line that is being typed. */
 		pending?: ReadonlyMap<string, number>;
 	}
-	let { name, subsets = [], tiles, change, pending }: Props = $props();
+	let { name, subsets = [], tiles, releaseKey, change, pending }: Props = $props();
 	let wall: HTMLElement;
 
 	const wide = $derived(tiles.length > 0 && tiles.every(({ number }) => number === null));
@@ -79,7 +83,12 @@
 
 	function onkeydown(event: KeyboardEvent) {
 		if (event.ctrlKey || event.metaKey || event.altKey) return;
-		if (hand.key(event, grid.below)) event.preventDefault();
+		const tile = event.key === 'o' ? tiles[indexAt(event.target)] : undefined;
+		if (tile) {
+			event.preventDefault();
+			const card = tile.cardKey;
+			void goto(resolve('/releases/[release]/cards/[card]', { release: releaseKey, card }));
+		} else if (hand.key(event, grid.below)) event.preventDefault();
 	}
 </script>
 

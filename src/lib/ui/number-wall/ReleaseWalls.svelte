@@ -52,7 +52,7 @@
 
 <WallLegend {finishes} subsets={hasSubsets} />
 {#each walls as { key, name, subsets, tiles } (key)}
-	<NumberWall {name} {subsets} {tiles} {change} {pending} />
+	<NumberWall {name} {subsets} {tiles} releaseKey={release.key} {change} {pending} />
 {:else}
 	<p class="quiet">No card of this section was made in this finish.</p>
 {/each}

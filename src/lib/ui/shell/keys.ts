@@ -6,6 +6,7 @@ export interface KeyHint {
 
 const EVERYWHERE: readonly KeyHint[] = [
 	{ keys: '/', does: 'go to the entry line' },
+	{ keys: 's', does: 'search everything' },
 	{ keys: 'Ctrl Z', does: 'undo the last change' },
 	{ keys: 'Ctrl Shift Z', does: 'redo it' },
 	{ keys: '?', does: 'show these keys' }
@@ -17,6 +18,7 @@ const WALL: readonly KeyHint[] = [
 	{ keys: 'Space', does: 'have it, or have it not' },
 	{ keys: '+  −', does: 'one copy more, one less' },
 	{ keys: 'Home  End', does: 'first tile, last tile' },
+	{ keys: 'o', does: 'open the card' },
 	{ keys: 'Esc', does: 'let go of the run' }
 ];
 

@@ -26,14 +26,12 @@
 	>
 	<span class="w-9 shrink-0 text-right text-lg font-semibold">{card.number ?? ''}</span>
 	<span class="min-w-0">
-		{#if card.subjects[0]}
-			<a
-				class="block truncate underline decoration-transparent underline-offset-3 hover:decoration-current"
-				title="{card.title}: all cards of {card.subjects[0]}"
-				href={resolve('/releases/subjects/[subject]', { subject: card.subjects[0] })}
-				>{card.title}</a
-			>
-		{:else}<span class="block truncate" title={card.title}>{card.title}</span>{/if}
+		<a
+			class="block truncate underline decoration-transparent underline-offset-3 hover:decoration-current"
+			title="{card.title}: its versions and copies"
+			href={resolve('/releases/[release]/cards/[card]', { release: release.key, card: card.key })}
+			>{card.title || 'no title yet'}</a
+		>
 		<span class="block truncate text-sm quiet">
 			{[
 				section.key === owner.key ? '' : section.name,

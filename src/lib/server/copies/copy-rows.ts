@@ -1,0 +1,53 @@
+import { eq } from 'drizzle-orm';
+import { versionMaker } from '../../core/checklist/expand.ts';
+import { numberingsOf } from '../../core/checklist/numbering.ts';
+import type { Release } from '../../core/checklist/release.ts';
+import { parseVersionKey } from '../../core/checklist/version-key.ts';
+import type { CopyRecord } from '../../core/goal/copy-record.ts';
+import type { Reader } from '../database/open.ts';
+import { copies, releases } from '../database/tables/index.ts';
+import { toCopy, type StoredCopy } from './read-copies.ts';
+
+/** What of a copy a person may change; null or an empty text takes a field away. */
+export type CopyFields = {
+	readonly [Name in keyof Omit<CopyRecord, 'key' | 'version' | 'heldIn'>]?: CopyRecord[Name] | null;
+};
+
+/** Fields as a row has them: what is not given stays. */
+export function fieldsAsRow(fields: CopyFields): Partial<typeof copies.$inferInsert> {
+	return Object.fromEntries(
+		Object.entries(fields).map(([name, value]) => [name, value === '' ? null : value])
+	);
+}
+
+/** Where a version key puts a copy. */
+export function placeOf(releaseId: number, version: string) {
+	const name = parseVersionKey(version);
+	if (!name) throw new RangeError(`placeOf: "${version}" is no version key`);
+	const { card: cardKey, parallel: parallelKey, variant: variantKey } = name;
+	return { releaseId, cardKey, parallelKey, variantKey };
+}
+
+export async function readCopy(
+	db: Reader,
+	id: number
+): Promise<{ readonly copy: StoredCopy; readonly releaseId: number } | null> {
+	const [found] = await db
+		.select({ release: releases.key, row: copies })
+		.from(copies)
+		.innerJoin(releases, eq(copies.releaseId, releases.id))
+		.where(eq(copies.id, id));
+	return found ? { copy: toCopy(found.release, found.row), releaseId: found.row.releaseId } : null;
+}
+
+/** The print run of a version; null where it is not numbered, undefined where there is no such version. */
+export function printRunOf(release: Release, version: string): number | null | undefined {
+	const name = parseVersionKey(version);
+	for (const { key, cards } of numberingsOf(release)) {
+		const found = cards.find(({ card }) => card.key === name?.card);
+		if (!found) continue;
+		const made = versionMaker(release)(key, found.section, found.card);
+		return made.find((one) => one.key === version)?.printRun;
+	}
+	return undefined;
+}

@@ -1,0 +1,150 @@
+import { eq } from 'drizzle-orm';
+import { nameVersion } from '../../core/checklist/name-version.ts';
+import { parseVersionKey } from '../../core/checklist/version-key.ts';
+import { checkCopy, repeatedSerials } from '../../core/goal/check-copy.ts';
+import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
+import type { Collection, Transaction } from '../database/open.ts';
+import { copies } from '../database/tables/index.ts';
+import { makeChange } from '../journal/change.ts';
+import { findRelease, loadReleases } from '../releases/load-release.ts';
+import { fieldsAsRow, placeOf, printRunOf, readCopy, type CopyFields } from './copy-rows.ts';
+import { readCopies, toCopy } from './read-copies.ts';
+import { removeCopyRows } from './remove-copy-rows.ts';
+
+type Done = Outcome<{ readonly id: number }>;
+const noCopy: Problem = {
+	message: 'there is no such copy',
+	remedy: 'It may have been taken out; undo brings it back.'
+};
+const refused = (problems: readonly Problem[]) => ({
+	value: bad(problems),
+	label: '',
+	touches: []
+});
+
+/** Records a copy with all that is known of it, apart from the piles. */
+export function addCopy(
+	collection: Collection,
+	version: string,
+	fields: CopyFields
+): Promise<Done> {
+	return makeChange(collection, async (record, tx) => {
+		const releaseKey = parseVersionKey(version)?.release ?? '';
+		const releaseId = await findRelease(tx, releaseKey);
+		if (releaseId === null) return refused([{ message: 'this release is not in the collection' }]);
+		const row = {
+			...placeOf(releaseId, version),
+			quantity: 1,
+			loggedAt: collection.now(),
+			...fieldsAsRow(fields)
+		};
+		const problems = await problemsOf(tx, releaseId, version, row);
+		if (problems.length > 0) return refused(problems);
+		const [copy] = await record.insert(copies, [row]);
+		if (!copy) throw new RangeError(`addCopy: ${version} was not stored`);
+		return {
+			value: good({ id: copy.id }, await warningsOf(tx, releaseId, version)),
+			label: `Record a copy: ${await titleOf(tx, releaseId, version)}`,
+			touches: [releaseId]
+		};
+	});
+}
+
+/** Changes what is known of a copy, its version too. */
+export function editCopy(
+	collection: Collection,
+	id: number,
+	fields: CopyFields,
+	version?: string
+): Promise<Done> {
+	return makeChange(collection, async (record, tx) => {
+		const found = await readCopy(tx, id);
+		if (!found) return refused([noCopy]);
+		const { releaseId } = found;
+		const wanted = version ?? found.copy.version;
+		const [before] = await tx.select().from(copies).where(eq(copies.id, id));
+		const row = { ...placeOf(releaseId, wanted), ...fieldsAsRow(fields) };
+		const problems = await problemsOf(tx, releaseId, wanted, { ...before, ...row });
+		if (problems.length > 0) return refused(problems);
+		await record.update(copies, id, row);
+		return {
+			value: good({ id }, await warningsOf(tx, releaseId, wanted)),
+			label: `Change a copy: ${await titleOf(tx, releaseId, wanted)}`,
+			touches: [releaseId]
+		};
+	});
+}
+
+/** Takes one card off a pile, as a copy of its own with the same fields. */
+export function splitCopy(collection: Collection, id: number): Promise<Done> {
+	return makeChange(collection, async (record, tx) => {
+		const [row] = await tx.select().from(copies).where(eq(copies.id, id));
+		if (!row) return refused([noCopy]);
+		if (row.quantity < 2) {
+			return refused([{ message: 'this is a single card', remedy: 'Only a pile can be split.' }]);
+		}
+		const { id: _, ...same } = row;
+		await record.update(copies, id, { quantity: row.quantity - 1 });
+		const [one] = await record.insert(copies, [{ ...same, quantity: 1 }]);
+		if (!one) throw new RangeError(`splitCopy: ${id} was not split`);
+		return {
+			value: good({ id: one.id }),
+			label: `Split a card off a pile`,
+			touches: [row.releaseId]
+		};
+	});
+}
+
+/** Takes a copy, or a whole pile, out of the collection with its photos. */
+export function removeCopy(collection: Collection, id: number): Promise<Done> {
+	return makeChange(collection, async (record, tx) => {
+		const found = await readCopy(tx, id);
+		if (!found) return refused([noCopy]);
+		await removeCopyRows(record, tx, [id]);
+		return {
+			value: good({ id }),
+			label: `Take out a copy: ${await titleOf(tx, found.releaseId, found.copy.version)}`,
+			touches: [found.releaseId]
+		};
+	});
+}
+
+async function problemsOf(
+	tx: Transaction,
+	releaseId: number,
+	version: string,
+	row: Partial<typeof copies.$inferInsert>
+): Promise<readonly Problem[]> {
+	const [stored] = await loadReleases(tx, [releaseId]);
+	const printRun = stored ? printRunOf(stored.release, version) : undefined;
+	if (!stored || printRun === undefined) {
+		return [{ field: 'version', message: `"${version}" is no version of this release` }];
+	}
+	const copy = toCopy(stored.release.key, {
+		...EMPTY,
+		...row
+	} as typeof copies.$inferSelect);
+	return checkCopy(copy, printRun);
+}
+
+/** "Harbour Lights 1994, 27, Verdigris" */
+async function titleOf(tx: Transaction, releaseId: number, version: string): Promise<string> {
+	const [stored] = await loadReleases(tx, [releaseId]);
+	return stored ? `${stored.release.name}, ${nameVersion(stored.release, version)}` : version;
+}
+
+const EMPTY = { id: 0, isAuthentic: false, status: 'kept', attributes: [] };
+
+/** Serial numbers that stand on two copies: a warning, for people do find misprints. */
+async function warningsOf(
+	tx: Transaction,
+	releaseId: number,
+	version: string
+): Promise<readonly Problem[]> {
+	const own = (await readCopies(tx, releaseId)).filter((copy) => copy.version === version);
+	return repeatedSerials(own).map(({ serial, copies: count }) => ({
+		field: 'serial',
+		message: `${count} copies bear the serial number ${serial}`,
+		remedy: 'One of them may be misread, or not genuine.'
+	}));
+}

@@ -1,0 +1,59 @@
+import { and, asc, eq, gt } from 'drizzle-orm';
+import { bad, good, type Outcome } from '../../core/problem.ts';
+import type { Collection } from '../database/open.ts';
+import { journal } from '../database/tables/index.ts';
+import { refreshProgress } from '../goals/refresh-progress.ts';
+import type { RowChange } from './row-change.ts';
+import { turn, type Step } from './undo.ts';
+
+/**
+ * Takes back any one step, however long ago. Where a later step changed the same rows, it is refused,
+ * and those steps are named: they have to go first. Taking it back is a step of its own, which undo
+ * takes back again.
+ */
+export function undoStep(collection: Collection, id: number): Promise<Outcome<Step>> {
+	return collection.write(async (tx) => {
+		const [entry] = await tx.select().from(journal).where(eq(journal.id, id));
+		if (entry?.state !== 'done') {
+			return bad([{ message: 'this step is not in force', remedy: 'Reload the page.' }]);
+		}
+		const later = await tx
+			.select()
+			.from(journal)
+			.where(and(gt(journal.id, id), eq(journal.state, 'done')))
+			.orderBy(asc(journal.id));
+		const touched = rowsOf(entry.changes);
+		const inTheWay = later.filter(({ changes }) =>
+			[...rowsOf(changes)].some((row) => touched.has(row))
+		);
+		if (inTheWay.length > 0) {
+			return bad(
+				inTheWay.slice(0, 5).map(({ label }) => ({
+					message: `"${label}" changed the same things later`,
+					remedy: 'Take that back first.'
+				}))
+			);
+		}
+		const reversed = [...entry.changes]
+			.reverse()
+			.map(({ table, before, after }): RowChange => ({ table, before: after, after: before }));
+		for (const change of reversed) await turn(tx, change, change.before, change.after);
+		const at = collection.now();
+		const label = `Take back: ${entry.label}`;
+		await tx.update(journal).set({ state: 'dropped' }).where(eq(journal.state, 'undone'));
+		const [step] = await tx
+			.insert(journal)
+			.values({ at, label, state: 'done', releaseIds: entry.releaseIds, changes: reversed })
+			.returning({ id: journal.id });
+		await refreshProgress(tx, entry.releaseIds, at);
+		return good({ id: step?.id ?? 0, at, label });
+	});
+}
+
+function rowsOf(changes: readonly RowChange[]): ReadonlySet<string> {
+	return new Set(
+		changes.flatMap(({ table, before, after }) =>
+			[...before, ...after].map((row) => `${table} ${row.id}`)
+		)
+	);
+}

@@ -1,0 +1,118 @@
+import { asc, count, eq, inArray } from 'drizzle-orm';
+import { createHash } from 'node:crypto';
+import sharp from 'sharp';
+import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
+import type { Collection, Reader } from '../database/open.ts';
+import { copies, media, photos } from '../database/tables/index.ts';
+import { makeChange } from '../journal/change.ts';
+
+/** The largest file, in bytes, and the most pixels, that are taken in. */
+export const LARGEST_PHOTO_BYTES = 20 * 1024 * 1024;
+const MOST_PIXELS = 60_000_000;
+const KINDS = ['jpeg', 'png', 'webp'];
+/** Sides of what is kept, in px. */
+const LONGEST_SIDE = 2000;
+const THUMBNAIL_SIDE = 320;
+
+interface Picture {
+	readonly hash: string;
+	readonly width: number;
+	readonly height: number;
+	readonly picture: Buffer;
+	readonly thumbnail: Buffer;
+}
+
+/**
+ * Makes a photo ready to keep: turned upright, at most 2,000 px, WebP, and without any metadata, so
+ * that neither camera nor place can be read from it. Anything but JPEG, PNG and WebP is refused.
+ */
+export async function preparePhoto(bytes: Uint8Array): Promise<Outcome<Picture>> {
+	const refuse = (message: string, remedy: string) => bad([{ field: 'photo', message, remedy }]);
+	if (bytes.byteLength === 0) return refuse('the file is empty', 'Choose another one.');
+	if (bytes.byteLength > LARGEST_PHOTO_BYTES) {
+		return refuse('the file is larger than 20 MB', 'Make it smaller first.');
+	}
+	try {
+		const source = sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
+		const { format = '' } = await source.metadata();
+		if (!KINDS.includes(format)) {
+			return refuse(`this is ${format || 'no picture'}`, 'Photos may be JPEG, PNG or WebP.');
+		}
+		const upright = source.rotate();
+		const fitted = (side: number) =>
+			upright
+				.clone()
+				.resize({ width: side, height: side, fit: 'inside', withoutEnlargement: true });
+		const { data, info } = await fitted(LONGEST_SIDE)
+			.webp({ quality: 86 })
+			.toBuffer({ resolveWithObject: true });
+		const thumbnail = await fitted(THUMBNAIL_SIDE).webp({ quality: 80 }).toBuffer();
+		return good({
+			hash: createHash('sha256').update(data).digest('hex'),
+			width: info.width,
+			height: info.height,
+			picture: data,
+			thumbnail
+		});
+	} catch {
+		return refuse('this file cannot be read as a picture', 'Photos may be JPEG, PNG or WebP.');
+	}
+}
+
+/** Adds a photo to a copy. */
+export async function addPhoto(
+	collection: Collection,
+	copyId: number,
+	bytes: Uint8Array
+): Promise<Outcome<{ readonly hash: string }>> {
+	const prepared = await preparePhoto(bytes);
+	if (!prepared.ok) return prepared;
+	const { hash } = prepared.value;
+	return makeChange(collection, async (record, tx) => {
+		const [copy] = await tx
+			.select({ id: copies.id, releaseId: copies.releaseId })
+			.from(copies)
+			.where(eq(copies.id, copyId));
+		const problem: Problem = { message: 'there is no such copy' };
+		if (!copy) return { value: bad([problem]), label: '', touches: [] };
+		await tx.insert(media).values(prepared.value).onConflictDoNothing();
+		const [there] = await tx
+			.select({ photos: count() })
+			.from(photos)
+			.where(eq(photos.copyId, copyId));
+		await record.insert(photos, [{ copyId, hash, position: there?.photos ?? 0 }]);
+		return { value: good({ hash }), label: 'Add a photo', touches: [] };
+	});
+}
+
+/** Takes a photo off its copy; undo brings it back. False where there is none. */
+export function removePhoto(collection: Collection, id: number): Promise<boolean> {
+	return makeChange(collection, async (record, tx) => {
+		const [photo] = await tx.select({ id: photos.id }).from(photos).where(eq(photos.id, id));
+		if (!photo) return { value: false, label: '', touches: [] };
+		await record.remove(photos, [id]);
+		return { value: true, label: 'Take off a photo', touches: [] };
+	});
+}
+
+/** The photos of some copies, in order. */
+export async function photosOf(db: Reader, copyIds: readonly number[]) {
+	if (copyIds.length === 0) return [];
+	return db
+		.select({ id: photos.id, copyId: photos.copyId, hash: photos.hash })
+		.from(photos)
+		.where(inArray(photos.copyId, [...copyIds]))
+		.orderBy(asc(photos.position), asc(photos.id));
+}
+
+export async function readPicture(
+	db: Reader,
+	hash: string,
+	size: 'whole' | 'thumbnail'
+): Promise<Buffer | null> {
+	const [found] = await db
+		.select({ bytes: size === 'whole' ? media.picture : media.thumbnail })
+		.from(media)
+		.where(eq(media.hash, hash));
+	return found?.bytes ?? null;
+}

@@ -1,0 +1,50 @@
+import { error } from '@sveltejs/kit';
+import { versionMaker } from '$lib/core/checklist/expand';
+import { numberingsOf } from '$lib/core/checklist/numbering';
+import { variantsOf } from '$lib/core/checklist/variant';
+import { parseVersionKey } from '$lib/core/checklist/version-key';
+import { repeatedSerials } from '$lib/core/goal/check-copy';
+import { theCollection } from '$lib/server/collection';
+import { readCopies } from '$lib/server/copies/read-copies';
+import { photosOf } from '$lib/server/media/photos';
+import { loadRelease } from '$lib/server/releases/load-release';
+
+export const load = async ({ params, depends }) => {
+	depends('jade:copies');
+	const { db } = await theCollection();
+	const stored = await loadRelease(db, params.release);
+	const places = stored ? numberingsOf(stored.release) : [];
+	const numbering = places.find(({ cards }) => cards.some(({ card }) => card.key === params.card));
+	const at = numbering?.cards.findIndex(({ card }) => card.key === params.card) ?? -1;
+	const found = numbering?.cards[at];
+	if (!stored || !numbering || !found) error(404, 'This card is not in the checklist.');
+	const { release } = stored;
+	const { card, section } = found;
+	const own = (await readCopies(db, stored.id)).filter(
+		({ version }) => parseVersionKey(version)?.card === card.key
+	);
+	const photos = await photosOf(
+		db,
+		own.map(({ id }) => id)
+	);
+	const neighbour = (step: 1 | -1) => numbering.cards[at + step]?.card ?? null;
+	return {
+		card,
+		section: { key: section.key, name: section.name },
+		versions: versionMaker(release)(numbering.key, section, card).map((version) => ({
+			...version,
+			finish:
+				release.parallels.find(({ key }) => key === version.parallelKey)?.name ?? 'Base finish',
+			howToTell: release.parallels.find(({ key }) => key === version.parallelKey)?.howToTell ?? '',
+			variant: release.variants.find(({ key }) => key === version.variantKey)?.name ?? ''
+		})),
+		variants: variantsOf(release.variants, section, card),
+		copies: own.map((copy) => ({
+			...copy,
+			photos: photos.filter(({ copyId }) => copyId === copy.id)
+		})),
+		repeated: repeatedSerials(own),
+		before: neighbour(-1),
+		after: neighbour(1)
+	};
+};

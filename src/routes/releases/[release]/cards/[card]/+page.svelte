@@ -1,0 +1,83 @@
+<script lang="ts">
+	import { resolve } from '$app/paths';
+	import CardPicture from '$lib/ui/card-picture/CardPicture.svelte';
+	import { formatCount } from '$lib/ui/numerals';
+	import CopyEntry from './CopyEntry.svelte';
+	import { createCopyDesk } from './copy-desk.svelte';
+
+	let { data } = $props();
+	const card = $derived(data.card);
+	const release = $derived(data.release);
+	const desk = createCopyDesk();
+	const cardPath = (key: string) =>
+		resolve('/releases/[release]/cards/[card]', { release: release.key, card: key });
+	const nameOf = ({ number, title }: { number: string | null; title: string }) =>
+		[number, title].filter(Boolean).join(' ');
+</script>
+
+<svelte:head><title>{nameOf(card)} · {release.name} · Jade Binder</title></svelte:head>
+
+<header class="mt-4 mb-6 grid items-start gap-x-8 gap-y-4 sm:grid-cols-[9rem_1fr]">
+	<div class="w-36">
+		<CardPicture seed="{release.key}/{card.key}" title={card.title} group={card.group ?? ''} />
+	</div>
+	<div>
+		<p class="quiet">
+			<a class="prose-link" href={resolve('/releases/[release]', { release: release.key })}
+				>{release.name}</a
+			>
+			· {data.section.name}
+		</p>
+		<h1 class="mt-1">
+			{#if card.number}<span class="mr-3 text-primary">{card.number}</span>{/if}{card.title}
+		</h1>
+		<p class="mt-1 quiet">
+			{#each card.subjects as subject, i (subject)}{i > 0 ? ', ' : ''}<a
+					class="prose-link"
+					href={resolve('/releases/subjects/[subject]', { subject })}>{subject}</a
+				>{/each}
+			{[card.group, card.rarity, ...card.marks].filter(Boolean).join(' · ')}
+		</p>
+		{#each data.variants as { key, kind, name, howToTell } (key)}
+			<p class="mt-1"><strong>{kind}</strong>: {name}{howToTell ? `. ${howToTell}` : ''}</p>
+		{/each}
+		<p class="mt-3 flex gap-4">
+			{#if data.before}<a class="prose-link" href={cardPath(data.before.key)}
+					>← {nameOf(data.before)}</a
+				>{/if}
+			{#if data.after}<a class="prose-link" href={cardPath(data.after.key)}
+					>{nameOf(data.after)} →</a
+				>{/if}
+		</p>
+	</div>
+</header>
+
+{#each data.repeated as { serial, copies } (serial)}
+	<p class="mb-4 border-l-3 border-error pl-4" role="alert">
+		{copies} copies bear the serial number {serial}: one of them may be misread, or not genuine.
+	</p>
+{/each}
+
+<h2 class="mb-1">Versions and copies</h2>
+<ul>
+	{#each data.versions as version (version.key)}
+		{@const own = data.copies.filter((copy) => copy.version === version.key)}
+		<li class="border-t border-base-300 py-3">
+			<div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+				<strong class="text-lg"
+					>{version.finish}{version.variant ? `, ${version.variant}` : ''}</strong
+				>
+				{#if version.printRun}<span class="quiet">/{formatCount(version.printRun)}</span>{/if}
+				{#if version.howToTell}<span class="text-sm quiet">{version.howToTell}</span>{/if}
+				<button class="btn ml-auto btn-sm" onclick={() => desk.add(version.key)}
+					>Record a copy</button
+				>
+			</div>
+			{#each own as copy (copy.id)}
+				<CopyEntry {copy} {desk} />
+			{:else}
+				<p class="quiet">none</p>
+			{/each}
+		</li>
+	{/each}
+</ul>

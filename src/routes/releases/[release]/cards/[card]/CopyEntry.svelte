@@ -1,0 +1,77 @@
+<script lang="ts">
+	import { resolve } from '$app/paths';
+	import type { CopyRecord } from '$lib/core/goal/copy-record';
+	import { nameQuality } from '$lib/core/goal/explain-copies';
+	import { formatMoney } from '$lib/ui/numerals';
+	import CopyForm from './CopyForm.svelte';
+	import type { CopyDesk } from './copy-desk.svelte';
+
+	interface Props {
+		copy: CopyRecord & {
+			readonly id: number;
+			readonly photos: readonly { readonly id: number; readonly hash: string }[];
+		};
+		desk: CopyDesk;
+	}
+	let { copy, desk }: Props = $props();
+	const line = $derived(
+		[
+			copy.serial,
+			copy.house ? `${copy.house} ${copy.certificate ?? ''}`.trim() : copy.certificate,
+			...(copy.attributes ?? []),
+			copy.status === 'kept' ? '' : copy.status,
+			copy.place ? `in ${copy.place}` : '',
+			copy.valueMinor === undefined
+				? ''
+				: `worth ${formatMoney(copy.valueMinor, copy.currency ?? 'EUR')}${copy.valueSource ? ` (${[copy.valueSource, copy.valueOn].filter(Boolean).join(', ')})` : ''}`,
+			copy.note
+		]
+			.filter(Boolean)
+			.join(' · ')
+	);
+</script>
+
+<div class="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1 pl-4">
+	<span class="w-28 shrink-0"
+		>{copy.quantity > 1 ? `${copy.quantity} × ` : ''}{nameQuality(copy)}</span
+	>
+	<span class="min-w-0 flex-1 basis-60 wrap-break-word quiet">{line}</span>
+	{#if copy.quantity > 1}
+		<button
+			class="btn btn-ghost btn-sm"
+			title="Takes one card off the pile, to be described by itself"
+			onclick={() => desk.split(copy.id)}>Split one off</button
+		>
+	{/if}
+	<button
+		class="btn btn-ghost btn-sm"
+		aria-expanded={desk.open === copy.id}
+		onclick={() => desk.toggle(copy.id)}>{desk.open === copy.id ? 'Close' : 'Describe'}</button
+	>
+	<button
+		class="btn btn-ghost text-error btn-sm"
+		title="Takes {copy.quantity > 1 ? 'the pile' : 'it'} out; undo brings it back"
+		onclick={() => desk.remove(copy.id)}>Take out</button
+	>
+	{#if copy.photos.length > 0}
+		<ul class="flex w-full flex-wrap gap-2">
+			{#each copy.photos as { id, hash } (id)}
+				<li class="relative">
+					<a href={resolve('/api/media/[hash]', { hash })} target="_blank" rel="noopener">
+						<img
+							class="h-24 rounded-sm border border-base-300"
+							src="{resolve('/api/media/[hash]', { hash })}?size=thumbnail"
+							alt="This copy"
+						/></a
+					>
+					<button
+						class="btn absolute top-0 right-0 btn-circle btn-xs"
+						aria-label="Take the photo off"
+						onclick={() => desk.removePhoto(id)}>✕</button
+					>
+				</li>
+			{/each}
+		</ul>
+	{/if}
+</div>
+{#if desk.open === copy.id}<CopyForm {copy} {desk} />{/if}

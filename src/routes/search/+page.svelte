@@ -1,0 +1,81 @@
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import { resolve } from '$app/paths';
+	import CardPicture from '$lib/ui/card-picture/CardPicture.svelte';
+
+	let { data } = $props();
+	let timer: ReturnType<typeof setTimeout> | undefined;
+
+	/** Looks again as one types, without a step in the browser's history for every letter. */
+	function look(text: string) {
+		clearTimeout(timer);
+		timer = setTimeout(
+			() =>
+				void goto(resolve(`/search?q=${encodeURIComponent(text)}`), {
+					replaceState: true,
+					keepFocus: true,
+					noScroll: true
+				}),
+			80
+		);
+	}
+</script>
+
+<svelte:head><title>Search · Jade Binder</title></svelte:head>
+
+<h1 class="mt-4 mb-4">Search</h1>
+<form method="GET" role="search" class="mb-5">
+	<label class="sr-only" for="search">Search everything</label>
+	<!-- svelte-ignore a11y_autofocus -->
+	<input
+		id="search"
+		name="q"
+		type="search"
+		class="input w-full max-w-2xl text-xl input-lg"
+		value={data.text}
+		placeholder="number, subject, set, serial, place, note"
+		autocomplete="off"
+		autofocus
+		oninput={(event) => look(event.currentTarget.value)}
+	/>
+</form>
+<p class="mb-2 quiet" role="status">
+	{#if data.text.trim() === ''}
+		Words of a card or a copy, in any order: <em>harbour 27</em>, <em>14/65</em>, <em>tin box</em>.
+	{:else if data.found.length === 0}
+		Nothing has all of these words.
+	{:else}
+		{data.found.length === 60 ? 'The first 60' : data.found.length} found
+	{/if}
+</p>
+<ul class="divide-y divide-base-300">
+	{#each data.found as found, i (i)}
+		<li>
+			<a
+				class="-mx-2 flex items-center gap-4 px-2 py-2 hover:bg-base-200"
+				href={resolve('/releases/[release]/cards/[card]', {
+					release: found.releaseKey,
+					card: found.cardKey
+				})}
+			>
+				<span class="w-8 shrink-0"
+					><CardPicture
+						seed="{found.releaseKey}/{found.cardKey}"
+						title={found.title}
+						group={found.group ?? ''}
+					/></span
+				>
+				<strong class="w-12 shrink-0 text-right text-lg">{found.number ?? ''}</strong>
+				<span class="min-w-0 flex-1">
+					<span class="block truncate">{found.title}</span>
+					<span class="block truncate text-sm quiet"
+						>{found.releaseName} · {found.section}{found.copy ? ` · ${found.copy.text}` : ''}</span
+					>
+				</span>
+				<span class={['shrink-0', found.owned > 0 ? 'text-primary' : 'quiet']}
+					>{found.owned > 0 ? `${found.owned} owned` : 'none owned'}</span
+				>
+			</a>
+		</li>
+	{/each}
+</ul>
