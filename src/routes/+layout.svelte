@@ -2,6 +2,7 @@
 	import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
 	import '@fontsource-variable/literata/wght.css';
 	import './layout.css';
+	import type { Component } from 'svelte';
 	import { goto, invalidateAll } from '$app/navigation';
 	import { resolve } from '$app/paths';
 	import { page } from '$app/state';
@@ -34,6 +35,19 @@
 		told = { text, at: journalAt };
 	}
 
+	/** The entry line comes over the view that is open; its code is fetched when it is first asked for. */
+	let EntryDialog = $state<Component<{ releaseKey: string | null; close: () => void }> | null>(
+		null
+	);
+	let isEntering = $state(false);
+	const releaseHere = $derived(
+		(page.data as { release?: { key?: string } | null }).release?.key ?? null
+	);
+	async function openEntryLine() {
+		EntryDialog ??= (await import('$lib/ui/entry-line/EntryDialog.svelte')).default;
+		isEntering = true;
+	}
+
 	function isTyping(target: EventTarget | null): boolean {
 		return (
 			target instanceof HTMLElement && target.matches('input:not([type=radio]), textarea, select')
@@ -59,7 +73,7 @@
 			event.preventDefault();
 			const line = document.getElementById('entry-line');
 			if (line) line.focus();
-			else void goto(resolve('/log'));
+			else void openEntryLine();
 		}
 	}
 </script>
@@ -101,4 +115,7 @@
 	</header>
 	<main id="main" class="mx-auto max-w-6xl px-4 sm:px-8">{@render children()}</main>
 </div>
+{#if isEntering && EntryDialog}
+	<EntryDialog releaseKey={releaseHere} close={() => (isEntering = false)} />
+{/if}
 <KeyHelp pathname={page.url.pathname} bind:open={helpOpen} />

@@ -90,7 +90,15 @@ export const ShorthandInput = Type.Object(
 		line: Type.String({ maxLength: LONGEST_LINE }),
 		numbering: Type.Optional(Type.Union([Word, Type.Null()])),
 		parallel: Type.Optional(Type.Union([Word, Type.Null()])),
-		owned: Type.Optional(Type.Record(Type.String(), Whole, { description: 'Version key → copies' }))
+		condition: Type.Optional(ConditionSchema),
+		owned: Type.Optional(
+			Type.Record(Type.String(), Whole, { description: 'Version key → copies' })
+		),
+		synonyms: Type.Optional(
+			Type.Record(Type.String(), Type.String({ maxLength: 200 }), {
+				description: 'Word → the words it stands for'
+			})
+		)
 	},
 	closed
 );
@@ -99,6 +107,18 @@ export const ShorthandOutput = Type.Object(
 		form: Type.Enum(['list', 'all-but']),
 		changes: Type.Array(
 			Type.Object({ version: VersionKeySchema, before: Whole, after: Whole }, closed)
+		),
+		additions: Type.Array(
+			Type.Object(
+				{
+					version: VersionKeySchema,
+					quantity: Quantity,
+					condition: Type.Optional(ConditionSchema),
+					serial: Type.Optional(Word),
+					place: Type.Optional(Word)
+				},
+				closed
+			)
 		),
 		unchanged: Whole,
 		problems: Type.Array(ProblemSchema),

@@ -14,7 +14,8 @@ export const EntrySchema = Type.Object(
 		line: Type.String({ maxLength: LONGEST_LINE }),
 		numbering: Key,
 		parallel: Key,
-		condition: Type.Optional(ConditionSchema)
+		condition: Type.Optional(ConditionSchema),
+		pile: Type.Optional(Type.Integer({ minimum: 1 }))
 	},
 	closed
 );
@@ -138,3 +139,6 @@ export const CopyEditSchema = Type.Object(
 	{ version: Type.Optional(VersionKeySchema), fields: CopyFieldsSchema },
 	closed
 );
+
+/** A word of the entry line: `PUT /api/synonyms`. */
+export const SynonymSchema = Type.Object({ word: Text(60), means: Text(200) }, closed);

@@ -3,14 +3,21 @@
 	import EmptyCollection from '$lib/ui/EmptyCollection.svelte';
 	import LogDesk from './LogDesk.svelte';
 
-	let { data } = $props();
+	let { data, form } = $props();
 </script>
 
 <svelte:head><title>Log · Jade Binder</title></svelte:head>
 
 {#if data.release}
 	{#key data.release.key}
-		<LogDesk release={data.release} releases={data.releases} owned={data.owned} />
+		<LogDesk
+			release={data.release}
+			releases={data.releases}
+			owned={data.owned}
+			synonyms={data.synonyms}
+			trays={data.trays}
+			problems={form?.problems ?? []}
+		/>
 	{/key}
 {:else if data.releases.length > 0}
 	<h1 class="mt-6 mb-3">This release is not here</h1>

@@ -6,14 +6,22 @@
 	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import EntryLine from '$lib/ui/entry-line/EntryLine.svelte';
 	import ReleaseWalls from '$lib/ui/number-wall/ReleaseWalls.svelte';
-	import { createLogBook } from './log-book.svelte';
+	import Synonyms from './Synonyms.svelte';
+	import Trays from './Trays.svelte';
+	import type { ComponentProps } from 'svelte';
+	import type { Problem } from '$lib/core/problem';
+	import { createLogBook } from '$lib/ui/entry-line/log-book.svelte';
 
 	interface Props {
 		release: Release;
 		releases: readonly { readonly key: string; readonly name: string }[];
 		owned: readonly (readonly [string, number])[];
+		synonyms: readonly { readonly id: number; readonly word: string; readonly means: string }[];
+		trays: ComponentProps<typeof Trays>['piles'];
+		/** What is wrong with a pile that was to be put in a tray. */
+		problems: readonly Problem[];
 	}
-	let { release, releases, owned }: Props = $props();
+	let { release, releases, owned, synonyms, trays, problems }: Props = $props();
 
 	let numberingKey = $state('');
 	let parallelKey = $state('');
@@ -24,12 +32,20 @@
 		owned: () => owned,
 		numberingKey: () => numberingKey || null,
 		parallelKey: () => parallelKey || null,
-		condition: () => condition || undefined
+		condition: () => condition || undefined,
+		synonyms: () => new Map(synonyms.map(({ word, means }) => [word, means]))
 	});
 	const owners = $derived(release.sections.filter(({ numberedIn }) => numberedIn === undefined));
 </script>
 
-<h1 class="mt-4 mb-5">Log</h1>
+<header class="mt-4 mb-5 flex flex-wrap items-center justify-between gap-3">
+	<h1>Log</h1>
+	<div class="flex flex-wrap gap-2">
+		<a class="btn" href={resolve(`/log/stack?release=${encodeURIComponent(release.key)}`)}
+			>Go through a stack</a
+		>
+	</div>
+</header>
 
 <div class="mb-5 grid grid-cols-2 gap-3 md:grid-cols-4">
 	<label class="block">
@@ -71,10 +87,16 @@
 	reading={book.reading}
 	busy={book.busy}
 	apply={() => book.applyLine()}
+	completions={book.completions}
 />
 {#if book.problems.length > 0}
 	<div class="mb-6" role="alert"><ProblemList problems={book.problems} /></div>
 {/if}
+
+<div class="mb-8 grid gap-x-10 gap-y-4 md:grid-cols-2">
+	<Trays piles={trays} releaseKey={release.key} {problems} />
+	<Synonyms {synonyms} />
+</div>
 
 <ReleaseWalls
 	{release}

@@ -11,6 +11,16 @@ export type EntryItemBody = { readonly quantity: number } & (
 			readonly hyphen: boolean;
 	  }
 	| { readonly kind: 'title'; readonly title: string }
+	/** Every card whose number has this prefix ("F*"); '' is the whole section ("*"). */
+	| { readonly kind: 'all-of'; readonly prefix: string }
+	/** A word that is no number: a finish, a variant, a condition, a section, a synonym. */
+	| { readonly kind: 'word'; readonly text: string }
+	/** "14/65" */
+	| { readonly kind: 'serial'; readonly serial: string }
+	/** `@tray`, `@"Long box 4"` */
+	| { readonly kind: 'place'; readonly place: string }
+	/** "x3" by itself: so many of what stands before it. */
+	| { readonly kind: 'times' }
 	| { readonly kind: 'unknown'; readonly text: string; readonly reason: string }
 );
 

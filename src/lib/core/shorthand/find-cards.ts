@@ -17,6 +17,13 @@ export function findCards(index: CardIndex, item: EntryItem, numberingKey: strin
 	switch (item.kind) {
 		case 'unknown':
 			return no(item.reason, 'Write numbers and runs: 1-20 25 31x2 F1-F4.');
+		case 'all-of':
+			return findAllOf(index, item.prefix, numberingKey);
+		case 'word':
+		case 'serial':
+		case 'place':
+		case 'times':
+			throw new RangeError(`findCards: "${item.kind}" names no card`);
 		case 'title':
 			return findTitle(index, item.title, numberingKey);
 		case 'number':
@@ -52,6 +59,32 @@ function findTitle(index: CardIndex, title: string, numberingKey: string | null)
 	if (cards.length === 0)
 		return no(`no card is titled "${title}"`, 'Type the title as the checklist has it.');
 	return one(cards, numberingKey, `"${title}"`);
+}
+
+/** "F*": every card with the prefix; "*": every card of the section chosen. */
+function findAllOf(index: CardIndex, prefix: string, numberingKey: string | null): Found {
+	const inSection = index.numberings.filter(
+		({ key }) => numberingKey === null || key === numberingKey
+	);
+	if (prefix === '') {
+		const numbering = numberingKey === null ? undefined : inSection[0];
+		if (!numbering) return no('this means a whole section', 'Name the section, or write all.');
+		return { ok: true, cards: numbering.cards.map((found) => ({ ...found, numbering })) };
+	}
+	const isMeant = (number: string | null) =>
+		number !== null && parseCardNumber(number).prefix.toUpperCase() === prefix.toUpperCase();
+	const cards = index.numberings.flatMap((numbering) =>
+		numbering.cards
+			.filter(({ card }) => isMeant(card.number))
+			.map((found) => ({ ...found, numbering }))
+	);
+	const here = cards.filter(({ numbering }) => inSection.includes(numbering));
+	const found = here.length > 0 ? here : cards;
+	if (found.length === 0) return no(...whyNot(index, `${prefix}1`));
+	const places = [...new Set(found.map(({ numbering }) => numbering.name))];
+	return places.length > 1
+		? no(`${prefix}* stands in several places: ${places.join(', ')}`, 'Name the section.')
+		: { ok: true, cards: found };
 }
 
 function findNumber(index: CardIndex, number: string, numberingKey: string | null): Found {

@@ -22,6 +22,15 @@ function formatItem(item: EntryItemBody): string {
 			return `${item.from}${item.hyphen ? '-' : '–'}${item.to}${quantity}`;
 		case 'title':
 			return `"${item.title.replaceAll('"', '""')}"${quantity}`;
+		case 'all-of':
+			return `${item.prefix}*${quantity}`;
+		case 'serial':
+			return item.serial;
+		case 'place':
+			return `@"${item.place.replaceAll('"', '""')}"`;
+		case 'times':
+			return `x${item.quantity}`;
+		case 'word':
 		case 'unknown':
 			return item.text;
 	}

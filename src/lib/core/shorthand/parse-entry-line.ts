@@ -7,7 +7,7 @@ export const MOST_COPIES = 10_000;
 export const LONGEST_LINE = 20_000;
 
 const WORD =
-	/"(?:[^"]|"")*"(?:\s*[x×]\s*\d+)?|[^\s,;"]+(?:\s*[–—]\s*|\s+-\s+|\s+to\s+)[^\s,;"]+(?:\s+[x×]\s*\d+)?|[^\s,;"]+(?:\s+[x×]\s*\d+(?=[\s,;]|$))?|"/giu;
+	/@"(?:[^"]|"")*"|@[^\s,;"]+|"(?:[^"]|"")*"(?:\s*[x×]\s*\d+)?|[^\s,;"]+(?:\s*[–—]\s*|\s+-\s+|\s+to\s+)[^\s,;"]+(?:\s+[x×]\s*\d+)?|[^\s,;"]+(?:(?<=[\d*]\p{L}{0,2})\s+[x×]\s*\d+(?=[\s,;]|$))?|"/giu;
 const WHOLE = /^\s*(?:all|everything)(?:\s+(?:but|except)(?=[\s:]|$))?[\s:]*/iu;
 const QUANTITY = /^(.*?)\s*[x×]\s*(\d+)$/iu;
 
@@ -16,7 +16,8 @@ const QUANTITY = /^(.*?)\s*[x×]\s*(\d+)$/iu;
  *
  *     line     = list / "all" [ "but" list ]
  *     list     = item *( separator item )
- *     item     = ( number / range / title ) [ "x" quantity ]
+ *     item     = ( number / range / title / [ prefix ] "*" ) [ "x" quantity ] / qualifier
+ *     qualifier= word / serial / "@" place / "x" quantity
  *     range    = number dash number / number "to" number
  *     title    = DQUOTE text DQUOTE
  *     separator= spaces / "," / ";"
@@ -40,6 +41,20 @@ export function parseEntryLine(text: string): EntryLine {
 }
 
 function readItem(word: string): EntryItemBody {
+	if (word.startsWith('@')) {
+		const place = (/^@"(.*)"$/s.exec(word)?.[1] ?? word.slice(1)).replaceAll('""', '"');
+		return place.trim() === ''
+			? unknown(word, 'the place has no name')
+			: { kind: 'place', place, quantity: 1 };
+	}
+	const [, times] = /^[x×](\d+)$/iu.exec(word) ?? [];
+	if (times !== undefined) {
+		const quantity = Number(times);
+		return quantity >= 1 && quantity <= MOST_COPIES
+			? { kind: 'times', quantity }
+			: unknown(word, `a quantity goes from 1 to ${MOST_COPIES}`);
+	}
+	if (/^\d{1,7}\/\d{1,7}$/.test(word)) return { kind: 'serial', serial: word, quantity: 1 };
 	const counted = QUANTITY.exec(word);
 	if (counted?.[1] && endsName(counted[1], word)) {
 		const quantity = Number(counted[2]);
@@ -53,7 +68,7 @@ function readItem(word: string): EntryItemBody {
 
 /** Whether what stands before an x may be a whole name: it ends in digits, a quote, or is a roman numeral. */
 function endsName(name: string, word: string): boolean {
-	if (/(?:\d\p{L}{0,2}|")$/u.test(name)) return true;
+	if (/(?:\d\p{L}{0,2}|["*])$/u.test(name)) return true;
 	const last = name.split(/[-–—\s]/).at(-1) ?? '';
 	return parseRoman(last) !== null && !/X\s*\d+$/.test(word);
 }
@@ -65,13 +80,16 @@ function readName(word: string, quantity: number): EntryItemBody {
 		if (title.trim() === '') return unknown(word, 'the title is empty');
 		return { kind: 'title', title: title.replaceAll('""', '"'), quantity };
 	}
+	const [, prefix] = /^(\p{L}{0,8}-?)\*$/u.exec(word) ?? [];
+	if (prefix !== undefined) return { kind: 'all-of', prefix, quantity };
 	const dashed = /^(\S+?)\s*(?:[–—]|\s-\s|\sto\s)\s*(\S+)$/iu.exec(word);
 	if (dashed?.[1] && dashed[2]) return range(word, dashed[1], dashed[2], false, quantity);
 	const hyphen = splittingHyphen(word);
 	if (hyphen >= 0)
 		return range(word, word.slice(0, hyphen), word.slice(hyphen + 1), true, quantity);
-	return isNumber(word)
-		? { kind: 'number', number: word, quantity }
+	if (isNumber(word)) return { kind: 'number', number: word, quantity };
+	return /^\p{L}[\p{L}\p{M}'’&.-]*$/u.test(word)
+		? { kind: 'word', text: word, quantity: 1 }
 		: unknown(word, 'this is no card number');
 }
 

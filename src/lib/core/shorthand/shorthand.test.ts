@@ -8,6 +8,7 @@ import type { EntryItemBody } from './entry-line.ts';
 import { formatEntryLine } from './format-entry-line.ts';
 import { LONGEST_LINE, parseEntryLine } from './parse-entry-line.ts';
 import { readShorthand } from './read-shorthand.ts';
+import { vocabularyOf } from './vocabulary.ts';
 
 const run = (prefix: string, from: number, to: number) =>
 	Array.from({ length: to - from + 1 }, (_, i) => ({ number: `${prefix}${from + i}` }));
@@ -35,6 +36,7 @@ function context(
 	return {
 		release: outcome.value,
 		index: indexCards(outcome.value),
+		vocabulary: vocabularyOf(outcome.value),
 		numberingKey: rest.numbering ?? null,
 		parallelKey: rest.parallel ?? null,
 		owned: new Map(Object.entries(owned).map(([card, count]) => [`r-1994/${card}`, count]))
@@ -131,7 +133,7 @@ describe('what is not understood is named with its place, and nothing is applied
 			[
 				[2, 4, /no card number/],
 				[5, 6, /closing quotation/],
-				[6, 10, /no card number/]
+				[6, 10, /neither a number nor a word/]
 			]
 		],
 		['F5', [[0, 2, /several places: Fresnel, Twin/]]],
@@ -193,6 +195,27 @@ describe('the notation', () => {
 			hyphen: fc.constant(false),
 			quantity
 		}),
+		fc.record({
+			kind: fc.constant('all-of' as const),
+			prefix: fc.constantFrom('', 'F', 'T-'),
+			quantity
+		}),
+		fc.record({
+			kind: fc.constant('word' as const),
+			text: fc.constantFrom('brass', "keeper's", 'nm', 'über'),
+			quantity: fc.constant(1)
+		}),
+		fc.record({
+			kind: fc.constant('serial' as const),
+			serial: fc.constantFrom('1/1', '14/65', '007/120'),
+			quantity: fc.constant(1)
+		}),
+		fc.record({
+			kind: fc.constant('place' as const),
+			place: fc.string({ minLength: 1 }).filter((place) => place.trim() !== ''),
+			quantity: fc.constant(1)
+		}),
+		fc.record({ kind: fc.constant('times' as const), quantity }),
 		fc.record({
 			kind: fc.constant('title' as const),
 			title: fc.string({ minLength: 1 }).filter((title) => title.trim() !== ''),

@@ -1,6 +1,7 @@
 import { bad, good } from '../../core/problem.ts';
 import { indexCards } from '../../core/shorthand/card-index.ts';
 import { readShorthand } from '../../core/shorthand/read-shorthand.ts';
+import { normalPhrase, vocabularyOf } from '../../core/shorthand/vocabulary.ts';
 import { ShorthandInput, ShorthandOutput, type ShorthandRequest } from '../../schemas/compute.ts';
 import { resolveChecklist } from './resolve-checklist.ts';
 
@@ -10,7 +11,15 @@ export const readShorthandComputation = {
 		'Reads an entry line against a checklist: what it would change, and what is not understood.',
 	input: ShorthandInput,
 	output: ShorthandOutput,
-	run({ checklist, line, numbering = null, parallel = null, owned = {} }: ShorthandRequest) {
+	run({
+		checklist,
+		line,
+		numbering = null,
+		parallel = null,
+		condition,
+		owned = {},
+		synonyms = {}
+	}: ShorthandRequest) {
 		const release = resolveChecklist(checklist);
 		if (!release.ok) return release;
 		const { sections, parallels } = release.value;
@@ -24,6 +33,11 @@ export const readShorthandComputation = {
 			readShorthand(line, {
 				release: release.value,
 				index: indexCards(release.value),
+				vocabulary: vocabularyOf(release.value),
+				condition,
+				synonyms: new Map(
+					Object.entries(synonyms).map(([word, means]) => [normalPhrase(word), means])
+				),
 				numberingKey: numbering,
 				parallelKey: parallel,
 				owned: new Map(Object.entries(owned))

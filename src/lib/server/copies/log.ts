@@ -2,12 +2,16 @@ import { expand } from '../../core/checklist/expand.ts';
 import type { Condition } from '../../core/goal/condition.ts';
 import { indexCards } from '../../core/shorthand/card-index.ts';
 import { readShorthand } from '../../core/shorthand/read-shorthand.ts';
+import { vocabularyOf } from '../../core/shorthand/vocabulary.ts';
 import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
 import type { Collection } from '../database/open.ts';
 import { makeChange } from '../journal/change.ts';
 import { loadRelease } from '../releases/load-release.ts';
 import { countOwned, readCopies } from './read-copies.ts';
+import { addCopies } from './add-copies.ts';
 import { setOwned, type OwnedChange } from './set-owned.ts';
+import { listSynonyms, synonymMap } from './synonyms.ts';
+import { movePile } from './trays.ts';
 
 /** What a log did: how many versions changed, and how many cards came or went. */
 export interface Logged {
@@ -20,6 +24,8 @@ export interface EntryRequest {
 	readonly numbering: string | null;
 	readonly parallel: string | null;
 	readonly condition?: Condition;
+	/** The pile in the tray that the cards come from. */
+	readonly pile?: number;
 }
 
 const noRelease: Problem = {
@@ -40,21 +46,24 @@ export function logLine(
 		const reading = readShorthand(request.line, {
 			release: stored.release,
 			index: indexCards(stored.release),
+			vocabulary: vocabularyOf(stored.release),
+			synonyms: synonymMap(await listSynonyms(tx)),
 			numberingKey: request.numbering,
 			parallelKey: request.parallel,
+			condition: request.condition,
 			owned: countOwned(there)
 		});
 		if (reading.problems.length > 0) return refused(reading.problems);
-		const wanted = reading.changes.map(({ version, after }) => ({ version, quantity: after }));
-		await setOwned(record, tx, stored, there, wanted, {
-			condition: request.condition,
-			loggedAt: collection.now()
-		});
+		await addCopies(record, stored, there, reading.additions, collection.now());
+		const cards = reading.additions.reduce((sum, { quantity }) => sum + quantity, 0);
+		if (request.pile !== undefined && cards > 0) {
+			await movePile(record, tx, request.pile, cards, collection.now());
+		}
 		return {
 			value: good(
 				{
 					versions: reading.changes.length,
-					cards: reading.changes.reduce((sum, { before, after }) => sum + after - before, 0)
+					cards
 				},
 				reading.notes
 			),

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { tick } from 'svelte';
+	import type { Completion } from '$lib/core/shorthand/complete';
 	import type { EntryReading } from '$lib/core/shorthand/read-shorthand';
 	import EntryEcho from './EntryEcho.svelte';
 
@@ -7,9 +9,29 @@
 		reading: EntryReading;
 		busy: boolean;
 		apply: () => void;
+		/** Ways to go on with the word before the caret. */
+		completions: (caret: number) => readonly Completion[];
 	}
-	let { line = $bindable(), reading, busy, apply }: Props = $props();
+	let { line = $bindable(), reading, busy, apply, completions }: Props = $props();
 	let input: HTMLInputElement;
+	let caret = $state(0);
+	const offered = $derived(completions(caret));
+
+	/** Puts a completion in the place of the word, with a space behind it. */
+	async function take({ text, start, end }: Completion) {
+		line = `${line.slice(0, start)}${text} ${line.slice(end).trimStart()}`;
+		caret = start + text.length + 1;
+		await tick();
+		input.focus();
+		input.setSelectionRange(caret, caret);
+	}
+
+	function onkeydown(event: KeyboardEvent) {
+		const [first] = offered;
+		if (event.key !== 'Tab' || event.shiftKey || !first || caret !== line.length) return;
+		event.preventDefault();
+		void take(first);
+	}
 
 	const isEmpty = $derived(line.trim() === '');
 	const added = $derived(
@@ -50,8 +72,11 @@
 			id="entry-line"
 			bind:this={input}
 			bind:value={line}
+			{onkeydown}
+			oninput={() => (caret = input.selectionStart ?? line.length)}
+			onclick={() => (caret = input.selectionStart ?? 0)}
 			class="input w-full text-xl input-lg focus:outline-primary"
-			placeholder="1-20 25 31x2 F1-F4, or: all but 7, 12, 45-48"
+			placeholder="1-20 25 31x2 F1-F4, 72 brass nm, or: all but 7, 12, 45-48"
 			autocomplete="off"
 			autocapitalize="off"
 			spellcheck="false"
@@ -60,6 +85,17 @@
 		/>
 		<button class="btn btn-lg btn-primary" disabled={isEmpty || busy}>Log</button>
 	</div>
+	{#if offered.length > 0}
+		<ul class="mt-1.5 flex flex-wrap gap-1.5" aria-label="Completions">
+			{#each offered as one, i (one.text)}
+				<li>
+					<button type="button" class="btn btn-sm" title={one.what} onclick={() => take(one)}
+						>{one.text}{#if i === 0}<kbd class="kbd kbd-xs max-sm:hidden">Tab</kbd>{/if}</button
+					>
+				</li>
+			{/each}
+		</ul>
+	{/if}
 	<div class="mt-1.5 min-h-7">
 		<p
 			id="entry-summary"

@@ -2,7 +2,7 @@ import { error, redirect } from '@sveltejs/kit';
 import { runsOf } from '$lib/core/checklist/production';
 import { explainSpares, nameQuality, slotsToUpgrade } from '$lib/core/goal/explain-copies';
 import { isAtHand } from '$lib/core/goal/copy-record';
-import { resolveRules } from '$lib/core/goal/goal-rules';
+import { resolveRules, spansAll } from '$lib/core/goal/goal-rules';
 import { missingList } from '$lib/core/goal/missing-list';
 import { obtainableOf } from '$lib/core/goal/obtainable';
 import { totalProgress } from '$lib/core/goal/progress';
@@ -21,12 +21,14 @@ export const load = async ({ params, depends }) => {
 	const rules = resolveRules(goal.rules);
 	const atHand = copies.filter(isAtHand);
 	const copyOf = new Map(copies.map((copy) => [copy.key, copy]));
-	const groups = releases.flatMap((release) =>
+	// At home a section goes by its own name.
+	const isAtHome = (i: number) => i === 0 && !spansAll(rules);
+	const groups = releases.flatMap((release, i) =>
 		missingList(release, slots, filling).map(({ cards: _, section, name, ...group }) => ({
 			...group,
 			releaseKey: release.key,
 			kind: section.kind,
-			name: releases.length > 1 ? `${release.name}, ${name}` : name
+			name: isAtHome(i) ? name : `${release.name}, ${name}`
 		}))
 	);
 	return {

@@ -3,10 +3,12 @@ import type { Condition } from '$lib/core/goal/condition';
 import type { Wanted } from '$lib/core/goal/wall';
 import type { Problem } from '$lib/core/problem';
 import { indexCards } from '$lib/core/shorthand/card-index';
+import { complete } from '$lib/core/shorthand/complete';
 import { readShorthand } from '$lib/core/shorthand/read-shorthand';
-import { createOwnedBook } from '$lib/ui/owned-book.svelte';
-import { refreshCopies } from '$lib/ui/refresh-copies';
-import { send } from '$lib/ui/send';
+import { vocabularyOf } from '$lib/core/shorthand/vocabulary';
+import { createOwnedBook } from '../owned-book.svelte';
+import { refreshCopies } from '../refresh-copies';
+import { send } from '../send';
 
 interface LogBookOptions {
 	readonly release: () => Release;
@@ -14,6 +16,7 @@ interface LogBookOptions {
 	readonly numberingKey: () => string | null;
 	readonly parallelKey: () => string | null;
 	readonly condition: () => Condition | undefined;
+	readonly synonyms: () => ReadonlyMap<string, string>;
 }
 
 /** What is being logged: the line as it is typed, what it would do, and what is owned by now. */
@@ -27,12 +30,16 @@ export function createLogBook(options: LogBookOptions) {
 	let problems = $state.raw<readonly Problem[]>([]);
 
 	const index = $derived(indexCards(options.release()));
+	const vocabulary = $derived(vocabularyOf(options.release()));
 	const reading = $derived(
 		readShorthand(line, {
 			release: options.release(),
 			index,
+			vocabulary,
+			synonyms: options.synonyms(),
 			numberingKey: options.numberingKey(),
 			parallelKey: options.parallelKey(),
+			condition: options.condition(),
 			owned: book.owned
 		})
 	);
@@ -48,6 +55,8 @@ export function createLogBook(options: LogBookOptions) {
 		get reading() {
 			return reading;
 		},
+		completions: (caret: number) =>
+			complete(line, caret, { vocabulary, index, synonyms: options.synonyms() }),
 		get pending() {
 			return pending;
 		},

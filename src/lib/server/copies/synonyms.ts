@@ -1,0 +1,56 @@
+import { asc, eq } from 'drizzle-orm';
+import { normalPhrase } from '../../core/shorthand/vocabulary.ts';
+import { bad, good, type Outcome } from '../../core/problem.ts';
+import type { Collection, Reader } from '../database/open.ts';
+import { synonyms } from '../database/tables/index.ts';
+import { makeChange } from '../journal/change.ts';
+
+/** A word of the user's own, and the words of the entry line it stands for. */
+export interface Synonym {
+	readonly id: number;
+	readonly word: string;
+	readonly means: string;
+}
+
+export async function listSynonyms(db: Reader): Promise<readonly Synonym[]> {
+	return db.select().from(synonyms).orderBy(asc(synonyms.word));
+}
+
+/** The same as the entry line looks them up. */
+export function synonymMap(list: readonly Synonym[]): ReadonlyMap<string, string> {
+	return new Map(list.map(({ word, means }) => [word, means]));
+}
+
+/** Defines a word, or gives it another meaning. */
+export function setSynonym(
+	collection: Collection,
+	typed: string,
+	means: string
+): Promise<Outcome<{ readonly id: number }>> {
+	return makeChange(collection, async (record, tx) => {
+		const word = normalPhrase(typed);
+		if (!/\p{L}/u.test(typed) || means.trim() === '') {
+			const remedy = 'Write a word with a letter in it, and what it stands for.';
+			const problem = { field: 'word', message: 'this defines nothing', remedy };
+			return { value: bad([problem]), label: '', touches: [] };
+		}
+		const [there] = await tx.select().from(synonyms).where(eq(synonyms.word, word));
+		const values = { word, means: means.trim() };
+		if (there) await record.update(synonyms, there.id, values);
+		const [fresh] = there ? [there] : await record.insert(synonyms, [values]);
+		return {
+			value: good({ id: fresh?.id ?? 0 }),
+			label: `Let ${word} mean ${values.means}`,
+			touches: []
+		};
+	});
+}
+
+export function removeSynonym(collection: Collection, id: number): Promise<boolean> {
+	return makeChange(collection, async (record, tx) => {
+		const [there] = await tx.select().from(synonyms).where(eq(synonyms.id, id));
+		if (!there) return { value: false, label: '', touches: [] };
+		await record.remove(synonyms, [id]);
+		return { value: true, label: `Forget the word ${there.word}`, touches: [] };
+	});
+}

@@ -1,0 +1,141 @@
+<script lang="ts">
+	import type { Release } from '$lib/core/checklist/release';
+	import { CONDITIONS, type Condition } from '$lib/core/goal/condition';
+	import type { StackSlot, Verdict } from '$lib/core/goal/judge-card';
+	import ProblemList from '$lib/ui/ProblemList.svelte';
+	import StackVerdict from './StackVerdict.svelte';
+	import { createStackBook } from './stack-book.svelte';
+	import { playTone, tellVerdict, VERDICT_LOOK } from './verdict-look';
+
+	interface Props {
+		release: Release;
+		owned: readonly (readonly [string, number])[];
+		slots: readonly StackSlot[];
+		synonyms: readonly { readonly word: string; readonly means: string }[];
+		pile: { readonly id: number; readonly name: string; readonly cards: number } | null;
+	}
+	let { release, owned, slots, synonyms, pile }: Props = $props();
+	let line = $state('');
+	let numberingKey = $state('');
+	let parallelKey = $state('');
+	let condition = $state<Condition | ''>('');
+	let isLoud = $state(false);
+	let input: HTMLInputElement;
+	// svelte-ignore state_referenced_locally
+	const book = createStackBook({
+		release,
+		owned,
+		slots,
+		synonyms: new Map(synonyms.map(({ word, means }) => [word, means])),
+		pile: pile?.id,
+		numberingKey: () => numberingKey || null,
+		parallelKey: () => parallelKey || null,
+		condition: () => condition || undefined
+	});
+	const owners = $derived(release.sections.filter(({ numberedIn }) => numberedIn === undefined));
+	const KINDS: readonly Verdict['kind'][] = ['needed', 'upgrade', 'spare', 'outside'];
+
+	function submit(event: SubmitEvent) {
+		event.preventDefault();
+		if (line.trim() === '' || !book.take(line)) return;
+		line = '';
+		if (isLoud && book.last) playTone(VERDICT_LOOK[book.last.verdict.kind].hertz);
+		input.focus();
+	}
+
+	/** Backspace in the empty line takes the last card back. */
+	function onkeydown(event: KeyboardEvent) {
+		if (event.key !== 'Backspace' || line !== '') return;
+		event.preventDefault();
+		void book.undo();
+	}
+</script>
+
+<div class="mb-4 grid grid-cols-3 gap-3 sm:max-w-2xl">
+	<label class="block">
+		<span class="block text-sm quiet">Section</span>
+		<select class="select w-full select-sm" bind:value={numberingKey}>
+			<option value="">All</option>
+			{#each owners as { key, name } (key)}<option value={key}>{name}</option>{/each}
+		</select>
+	</label>
+	<label class="block">
+		<span class="block text-sm quiet">Finish</span>
+		<select class="select w-full select-sm" bind:value={parallelKey}>
+			<option value="">Base</option>
+			{#each release.parallels as { key, name } (key)}<option value={key}>{name}</option>{/each}
+		</select>
+	</label>
+	<label class="block">
+		<span class="block text-sm quiet">Condition</span>
+		<select class="select w-full select-sm" bind:value={condition}>
+			<option value="">Not looked at</option>
+			{#each CONDITIONS as word (word)}<option value={word}>{word}</option>{/each}
+		</select>
+	</label>
+</div>
+
+<form onsubmit={submit} class="mb-4 flex gap-2">
+	<label class="sr-only" for="entry-line">Next card</label>
+	<!-- svelte-ignore a11y_autofocus -->
+	<input
+		id="entry-line"
+		bind:this={input}
+		bind:value={line}
+		{onkeydown}
+		class="input h-16 w-full max-w-xl font-serif text-4xl"
+		inputmode="decimal"
+		placeholder="27"
+		autocomplete="off"
+		autocapitalize="off"
+		spellcheck="false"
+		autofocus
+	/>
+	<button class="btn h-16 btn-primary" aria-label="Take it">Take</button>
+</form>
+{#if book.problems.length > 0}
+	<div class="mb-4" role="alert"><ProblemList problems={book.problems} /></div>
+{/if}
+
+<div aria-live="assertive">
+	{#if book.last}{#key book.last.id}<StackVerdict card={book.last} {release} />{/key}{:else}
+		<p class="max-w-xl quiet">
+			Type the number of each card as it comes off the pile, with a finish or a condition where it
+			matters (<em>27 brass vg</em>). Backspace in the empty line takes the last one back.
+		</p>
+	{/if}
+</div>
+
+<dl class="mt-5 grid grid-cols-4 gap-2 sm:max-w-2xl">
+	{#each KINDS as kind (kind)}
+		<div class="border-t-4 border-base-300 pt-1">
+			<dt class="text-sm quiet">{VERDICT_LOOK[kind].mark} {VERDICT_LOOK[kind].word}</dt>
+			<dd class="font-serif text-3xl" data-testid="pile-{kind}">{book.countOf(kind)}</dd>
+		</div>
+	{/each}
+</dl>
+
+<div class="mt-4 flex flex-wrap items-center gap-4">
+	<label class="flex items-center gap-2"
+		><input type="checkbox" class="toggle toggle-sm" bind:checked={isLoud} />Tones</label
+	>
+	<button class="btn btn-sm" disabled={book.taken.length === 0} onclick={() => book.undo()}
+		>Take the last one back</button
+	>
+	{#if pile}<span class="quiet">{Math.max(0, pile.cards - book.taken.length)} left in the pile</span
+		>{/if}
+</div>
+
+<ol class="mt-4 divide-y divide-base-300" aria-label="Taken off the pile">
+	{#each book.taken.slice(0, 30) as card (card.id)}
+		<li class="flex items-baseline gap-3 py-1">
+			<span class="w-5 text-center" aria-hidden="true">{VERDICT_LOOK[card.verdict.kind].mark}</span>
+			<strong class="w-12 text-right">{card.number}</strong>
+			<span class="min-w-0 flex-1 truncate"
+				>{[card.title, card.finish].filter(Boolean).join(', ')}</span
+			>
+			<span class="shrink-0 text-sm quiet max-sm:hidden">{tellVerdict(card.verdict)}</span>
+			{#if card.state === 'failed'}<span class="text-error">not logged</span>{/if}
+		</li>
+	{/each}
+</ol>
