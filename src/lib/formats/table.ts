@@ -47,13 +47,22 @@ const SYNONYMS: Readonly<Record<string, CsvColumn>> = {
 	mark: 'marks'
 };
 
-/** Guesses what the columns of a header hold: our own names, then what people call them; each once. */
+/** Guesses what the columns of a checklist hold. */
 export function guessColumns(header: readonly string[]): ColumnChoice {
+	return guessNames(header, CSV_COLUMNS, SYNONYMS);
+}
+
+/** Guesses what the columns of a header hold: our own names, then what people call them; each once. */
+export function guessNames<Column extends string>(
+	header: readonly string[],
+	columns: readonly Column[],
+	synonyms: Readonly<Record<string, Column>>
+): readonly (Column | null)[] {
 	const names = header.map(normalName);
-	const own = names.map((name) => CSV_COLUMNS.find((column) => column === name) ?? null);
+	const own = names.map((name) => columns.find((column) => column === name) ?? null);
 	const taken = new Set(own.filter((column) => column !== null));
 	return own.map((column, i) => {
-		const guess = column ?? SYNONYMS[names[i] ?? ''] ?? null;
+		const guess = column ?? synonyms[names[i] ?? ''] ?? null;
 		if (column !== null || guess === null || taken.has(guess)) return column;
 		taken.add(guess);
 		return guess;

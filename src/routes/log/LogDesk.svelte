@@ -44,6 +44,7 @@
 		<a class="btn" href={resolve(`/log/stack?release=${encodeURIComponent(release.key)}`)}
 			>Go through a stack</a
 		>
+		<a class="btn" href={resolve('/log/holdings')}>Import holdings</a>
 	</div>
 </header>
 

@@ -40,6 +40,19 @@ const EXAMPLES: Readonly<Record<string, { body: unknown; holds: unknown }>> = {
 		body: { outline: 'release R, M, 1994\nbase Base: 1-9\nodd line' },
 		holds: { cards: 9, versions: 9, problems: [{ line: 3 }] }
 	},
+	'match-holdings': {
+		body: {
+			checklists: [checklist],
+			rows: [
+				{ set: 'Harbor Lights', year: '1994', number: '27', parallel: 'Brass' },
+				{ set: 'Harbor Lights', year: '1994', number: '999' }
+			]
+		},
+		holds: {
+			matched: [{ line: 1, version: 'harbour-lights-1994/base-27~brass' }],
+			unmatched: [{ line: 2 }]
+		}
+	},
 	'scope-goal': {
 		body: {
 			checklists: [checklist],

@@ -5,6 +5,7 @@ import { checkChecklist } from './check-checklist.ts';
 import { compareReleasesComputation } from './compare-releases.ts';
 import { expandChecklist } from './expand-checklist.ts';
 import { fillSlotsComputation } from './fill-slots.ts';
+import { matchHoldingsComputation } from './match-holdings.ts';
 import { planBinderComputation } from './plan-binder.ts';
 import { production } from './production.ts';
 import { readOutlineComputation } from './read-outline.ts';
@@ -29,7 +30,8 @@ export const COMPUTATIONS: readonly Computation[] = [
 	compareReleasesComputation,
 	production,
 	readOutlineComputation,
-	scopeGoalComputation
+	scopeGoalComputation,
+	matchHoldingsComputation
 ];
 
 export type Answer =

@@ -7,7 +7,7 @@
 	import { guessRelease } from '$lib/formats/guess-release';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import { countOf } from '$lib/ui/numerals';
-	import ColumnChoice from './ColumnChoice.svelte';
+	import ColumnChoice from '$lib/ui/ColumnChoice.svelte';
 	import ImportPreview from './ImportPreview.svelte';
 
 	let { form } = $props();
@@ -150,7 +150,7 @@
 		>
 	</fieldset>
 	{#if form?.table}
-		<ColumnChoice table={form.table} changed={() => void choose()} />
+		<ColumnChoice table={form.table} columns={CSV_COLUMNS} changed={() => void choose()} />
 	{/if}
 	<div class="flex flex-wrap items-center gap-3 lg:col-span-2">
 		<button

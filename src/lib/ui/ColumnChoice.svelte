@@ -1,10 +1,19 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
-	import { CSV_COLUMNS } from '$lib/formats/checklist-csv-columns';
-	import type { TableReading } from '$lib/formats/read-checklist';
 
 	/** What each column holds: guessed, adjustable, and remembered for files with the same header. */
-	let { table, changed }: { table: TableReading; changed: () => void } = $props();
+	interface Props {
+		table: {
+			readonly sheets: readonly string[];
+			readonly sheet: string | null;
+			readonly header: readonly string[];
+			readonly columns: readonly (string | null)[];
+		};
+		/** What a column may hold. */
+		columns: readonly string[];
+		changed: () => void;
+	}
+	let { table, columns, changed }: Props = $props();
 	const memory = $derived(`jade columns ${table.header.join('|').slice(0, 500)}`);
 	let isOpen = $state(false);
 
@@ -56,7 +65,7 @@
 						onchange={choose}
 					>
 						<option value="">not read</option>
-						{#each CSV_COLUMNS as column (column)}<option value={column}>{column}</option>{/each}
+						{#each columns as column (column)}<option value={column}>{column}</option>{/each}
 					</select>
 				</label>
 			{/each}

@@ -1,0 +1,39 @@
+import type { Condition } from '../goal/condition.ts';
+import type { CopyStatus } from '../goal/copy-record.ts';
+
+/** A copy as a person's own list has it: names, not keys. Empty texts are not known. */
+export interface HoldingRow {
+	/** Where in the file it stands, from 1. */
+	readonly line: number;
+	readonly year: string;
+	readonly maker: string;
+	/** The release, as the list calls it; it may name a section as well. */
+	readonly set: string;
+	readonly section: string;
+	readonly number: string;
+	readonly subject: string;
+	readonly parallel: string;
+	/** "rookie; autograph; /65": what the list says of it in words. */
+	readonly attributes: readonly string[];
+	readonly fields: HoldingFields;
+}
+
+/** What of a copy the list says, beside which card it is. */
+export interface HoldingFields {
+	readonly quantity: number;
+	readonly condition?: Condition;
+	readonly grade?: number;
+	readonly house?: string;
+	readonly certificate?: string;
+	readonly serial?: string;
+	readonly status?: CopyStatus;
+	readonly costMinor?: number;
+	readonly valueMinor?: number;
+	readonly currency?: string;
+	readonly valueSource?: string;
+	readonly valueOn?: string;
+	readonly acquiredOn?: string;
+	readonly source?: string;
+	readonly place?: string;
+	readonly note?: string;
+}

@@ -1,0 +1,176 @@
+import { normalCardNumber } from '../checklist/card-number.ts';
+import { versionMaker } from '../checklist/expand.ts';
+import type { Release } from '../checklist/release.ts';
+import { formatVersionKey } from '../checklist/version-key.ts';
+import { checkCopy } from '../goal/check-copy.ts';
+import { indexCards, normalTitle, type IndexedCard } from '../shorthand/card-index.ts';
+import { normalPhrase, vocabularyOf } from '../shorthand/vocabulary.ts';
+import type { HoldingFields, HoldingRow } from './holding-row.ts';
+import { matchSet, sureOf, type NamedSet, type SetCandidate } from './match-sets.ts';
+
+/** A row that is a copy of a known version. */
+export interface MatchedHolding {
+	readonly line: number;
+	readonly version: string;
+	readonly fields: HoldingFields & { readonly attributes: readonly string[] };
+}
+
+/** A row that is kept to be settled, with the reason. */
+export interface UnmatchedHolding {
+	readonly line: number;
+	readonly reason: string;
+}
+
+/** A set that the list names, with what it may be and what it was taken for. */
+export interface MatchedSet extends NamedSet {
+	readonly name: string;
+	readonly rows: number;
+	readonly candidates: readonly SetCandidate[];
+	/** Key of the release; null where a person has to choose. */
+	readonly release: string | null;
+}
+
+export interface HoldingsMatch {
+	readonly sets: readonly MatchedSet[];
+	readonly matched: readonly MatchedHolding[];
+	readonly unmatched: readonly UnmatchedHolding[];
+}
+
+/** The name by which a choice for a set is remembered. */
+export function setName({ year, maker, set }: NamedSet): string {
+	return [year, maker, set].map((part) => part.trim()).join('|');
+}
+
+/**
+ * Gives the rows of a list to the cards of checklists. Nothing is dropped and nothing is guessed
+ * silently: a row is matched, or kept with the reason why not.
+ *
+ * @param choices name of a set → key of the release that a person chose for it, '' for none
+ */
+export function matchHoldings(
+	rows: readonly HoldingRow[],
+	releases: readonly Release[],
+	choices: Readonly<Record<string, string>> = {}
+): HoldingsMatch {
+	const named = new Map<string, { row: HoldingRow; rows: number }>();
+	for (const row of rows) {
+		const known = named.get(setName(row));
+		if (known) known.rows++;
+		else named.set(setName(row), { row, rows: 1 });
+	}
+	const sets = [...named].map(([name, { row, rows: count }]): MatchedSet => {
+		const { year, maker, set } = row;
+		const candidates = matchSet(row, releases).slice(0, 5);
+		const choice = choices[name];
+		const release = choice === undefined ? sureOf(candidates) : choice || null;
+		return { name, year, maker, set, rows: count, candidates, release };
+	});
+	const chosen = new Map(sets.map(({ name, release }) => [name, release]));
+	const finders = new Map<string, ReturnType<typeof cardFinder>>();
+	const matched: MatchedHolding[] = [];
+	const unmatched: UnmatchedHolding[] = [];
+	for (const row of rows) {
+		const key = chosen.get(setName(row)) ?? null;
+		const release = releases.find((one) => one.key === key);
+		if (!release) {
+			unmatched.push({ line: row.line, reason: `which release is "${row.set}"?` });
+			continue;
+		}
+		const find = finders.get(release.key) ?? cardFinder(release);
+		finders.set(release.key, find);
+		const found = find(row);
+		if ('reason' in found) unmatched.push({ line: row.line, reason: found.reason });
+		else matched.push({ line: row.line, ...found });
+	}
+	return { sets, matched, unmatched };
+}
+
+type Found = Omit<MatchedHolding, 'line'> | { readonly reason: string };
+
+function cardFinder(release: Release): (row: HoldingRow) => Found {
+	const index = indexCards(release);
+	const versionsOf = versionMaker(release);
+	const { meanings } = vocabularyOf(release);
+	return (row) => {
+		const cards = narrow(candidatesOf(row), row);
+		const [card] = cards;
+		if (!card) {
+			const what = row.number || row.subject || 'a card without number and subject';
+			return { reason: `${release.name} has no ${what}` };
+		}
+		if (cards.length > 1) {
+			const places = [...new Set(cards.map(({ section }) => section.name))].join(', ');
+			return { reason: `${row.number || row.subject} stands in several places: ${places}` };
+		}
+		return versionOf(card, row);
+	};
+
+	function candidatesOf({ number, subject }: HoldingRow): readonly IndexedCard[] {
+		const plain = number.replace(/^#/, '').trim();
+		if (plain !== '') return index.byNumber.get(normalCardNumber(plain)) ?? [];
+		if (subject === '') return [];
+		const byTitle = index.byTitle.get(normalTitle(subject)) ?? [];
+		if (byTitle.length > 0) return byTitle;
+		return index.numberings.flatMap((numbering) =>
+			numbering.cards
+				.filter(({ card }) =>
+					card.subjects.some((one) => normalTitle(one) === normalTitle(subject))
+				)
+				.map((found) => ({ ...found, numbering }))
+		);
+	}
+
+	/** Of several cards with the number, those whose section or subject the row names. */
+	function narrow(cards: readonly IndexedCard[], row: HoldingRow): readonly IndexedCard[] {
+		if (cards.length < 2) return cards;
+		const words = [row.section, row.set, ...row.attributes].map(normalPhrase);
+		const bySection = cards.filter(({ section, numbering }) =>
+			[section.name, numbering.name].some((name) => words.includes(normalPhrase(name)))
+		);
+		const named = bySection.length > 0 ? bySection : cards;
+		const bySubject = named.filter(({ card }) =>
+			[card.title, ...card.subjects].some(
+				(name) => row.subject !== '' && normalTitle(name) === normalTitle(row.subject)
+			)
+		);
+		return bySubject.length > 0 ? bySubject : named;
+	}
+
+	function versionOf(found: IndexedCard, row: HoldingRow): Found {
+		const words = [row.parallel, ...row.attributes].filter(Boolean);
+		const meant = words.map((word) => ({ word, meaning: meanings.get(normalPhrase(word)) }));
+		const parallels = meant.filter(({ meaning }) => meaning?.kind === 'parallel');
+		const unknown = row.parallel !== '' && meanings.get(normalPhrase(row.parallel)) === undefined;
+		const isBase = /^(base|none|-)$/i.test(row.parallel);
+		if (unknown && !isBase) return { reason: `${release.name} has no parallel "${row.parallel}"` };
+		const [first] = parallels;
+		const parallel = first?.meaning?.kind === 'parallel' ? first.meaning.key : null;
+		const made = versionsOf(found.numbering.key, found.section, found.card);
+		const variant = meant.find(({ meaning }) => meaning?.kind === 'variant')?.meaning;
+		const variantKey =
+			made.find(
+				(one) =>
+					one.parallelKey === parallel &&
+					one.variantKey !== null &&
+					release.variants.some(
+						({ key, name, kind }) =>
+							key === one.variantKey && (name === variant?.name || kind === variant?.name)
+					)
+			)?.variantKey ?? null;
+		const version = formatVersionKey({
+			release: release.key,
+			card: found.card.key,
+			parallel,
+			variant: variantKey
+		});
+		const exact = made.find(({ key }) => key === version);
+		const card = found.card.number ?? found.card.title;
+		if (!exact) return { reason: `${first?.word ?? 'this finish'} was not made of ${card}` };
+		const [problem] = checkCopy(row.fields, exact.printRun);
+		if (problem) return { reason: problem.message };
+		const attributes = meant.flatMap(({ word, meaning }) =>
+			meaning === undefined && word !== row.parallel ? [word] : []
+		);
+		return { version, fields: { ...row.fields, attributes } };
+	}
+}

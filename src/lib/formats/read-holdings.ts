@@ -1,0 +1,168 @@
+import { CONDITIONS } from '../core/goal/condition.ts';
+import { COPY_STATUSES } from '../core/goal/copy-record.ts';
+import type { HoldingFields, HoldingRow } from '../core/holdings/holding-row.ts';
+import { parseListCell } from '../core/checklist/list-cell.ts';
+import { bad, good, type Outcome, type Problem } from '../core/problem.ts';
+import { decodeText } from './decode-text.ts';
+import { HOLDING_COLUMNS, HOLDING_SYNONYMS, type HoldingColumn } from './holdings-columns.ts';
+import { readCsvTable } from './read-csv-table.ts';
+import { guessNames, type Table } from './table.ts';
+import { isZip, readXlsx } from './xlsx.ts';
+
+/** How a table of holdings was read, so that a person can choose otherwise. */
+export interface HoldingsReading {
+	readonly outcome: Outcome<readonly HoldingRow[]>;
+	readonly table: {
+		readonly sheets: readonly string[];
+		readonly sheet: string | null;
+		readonly header: readonly string[];
+		readonly columns: readonly (HoldingColumn | null)[];
+	} | null;
+}
+
+interface HoldingsChoice {
+	readonly sheet?: string;
+	readonly columns?: readonly (HoldingColumn | null)[];
+	/** Of amounts that name none. */
+	readonly currency?: string;
+}
+
+/** The most rows that are read at once. */
+const MOST_HOLDINGS = 200_000;
+
+/** Reads holdings from XLSX or CSV: a row a copy, or a pile of equal ones. */
+export async function readHoldings(
+	bytes: Uint8Array,
+	choice: HoldingsChoice = {}
+): Promise<HoldingsReading> {
+	if (isZip(bytes)) {
+		const sheets = await readXlsx(bytes);
+		if (!sheets.ok) return { outcome: sheets, table: null };
+		const names = sheets.value.map(({ name }) => name);
+		const sheet = sheets.value.find(({ name }) => name === choice.sheet) ?? sheets.value[0];
+		if (!sheet) throw new RangeError('readHoldings: a workbook without sheets');
+		return readTable(sheet.table, choice, names, sheet.name);
+	}
+	const text = decodeText(bytes);
+	if (!text.ok) return { outcome: text, table: null };
+	const table = readCsvTable(text.value);
+	return table.ok ? readTable(table.value, choice, [], null) : { outcome: table, table: null };
+}
+
+function readTable(
+	{ header, headerLine, rows }: Table,
+	choice: HoldingsChoice,
+	sheets: readonly string[],
+	sheet: string | null
+): HoldingsReading {
+	const guess = guessNames(header, HOLDING_COLUMNS, HOLDING_SYNONYMS);
+	const columns = choice.columns?.length === guess.length ? choice.columns : guess;
+	const reading = { sheets, sheet, header, columns };
+	const lacks = (names: readonly HoldingColumn[]) => names.every((name) => !columns.includes(name));
+	const problems: Problem[] = [];
+	if (lacks(['set'])) {
+		const remedy = 'Choose which column names the release.';
+		problems.push({ line: headerLine, message: 'no column says which set a card is of', remedy });
+	}
+	if (lacks(['number', 'subject'])) {
+		const remedy = 'Choose which column holds it.';
+		problems.push({ line: headerLine, message: 'there is neither a number nor a subject', remedy });
+	}
+	if (rows.length === 0)
+		problems.push({ line: headerLine, message: 'there is no row below the header' });
+	if (rows.length > MOST_HOLDINGS) {
+		problems.push({ message: `the file has ${rows.length} rows`, remedy: 'Split it.' });
+	}
+	if (problems.length > 0) return { outcome: bad(problems), table: reading };
+	const notes: Problem[] = [];
+	const read = rows.map(({ line, cells }): HoldingRow => {
+		const cell = (name: HoldingColumn) => (cells[columns.indexOf(name)] ?? '').trim();
+		return {
+			line,
+			year: cell('year'),
+			maker: cell('maker'),
+			set: cell('set'),
+			section: cell('section'),
+			number: cell('number'),
+			subject: cell('subject'),
+			parallel: cell('parallel'),
+			attributes: parseListCell(cell('attributes').replace(/\s*,\s*/g, ';')),
+			fields: fieldsOf(line, cell, choice.currency, notes)
+		};
+	});
+	return { outcome: good(read, notes.slice(0, 200)), table: reading };
+}
+
+/** What a row says of the copy. A cell that is not understood goes into the note, and is pointed out. */
+function fieldsOf(
+	line: number,
+	cell: (name: HoldingColumn) => string,
+	currency: string | undefined,
+	notes: Problem[]
+): HoldingFields {
+	const strange: string[] = [];
+	const misread = (field: HoldingColumn) => {
+		strange.push(`${field}: ${cell(field)}`);
+		const remedy = 'It is kept in the note.';
+		notes.push({ line, field, message: `"${cell(field)}" is not understood`, remedy });
+		return undefined;
+	};
+	const word = <Word extends string>(field: HoldingColumn, words: readonly Word[]) => {
+		const text = cell(field).toLowerCase();
+		return text === '' ? undefined : (words.find((one) => one === text) ?? misread(field));
+	};
+	const amount = (field: HoldingColumn) => {
+		if (cell(field) === '') return undefined;
+		const [, number] = /^[^\d-]*(\d[\d.,' ]*)[^\d]*$/.exec(cell(field)) ?? [];
+		const value = number === undefined ? NaN : readAmount(number);
+		return Number.isFinite(value) ? Math.round(value * 100) : misread(field);
+	};
+	const day = (field: HoldingColumn) => {
+		const text = cell(field);
+		if (text === '') return undefined;
+		return isDay(text) ? text : misread(field);
+	};
+	const grade = () => {
+		const value = Number(cell('grade'));
+		if (cell('grade') === '') return undefined;
+		return value >= 1 && value <= 10 && (2 * value) % 1 === 0 ? value : misread('grade');
+	};
+	const quantity = cell('quantity') === '' ? 1 : Number(cell('quantity'));
+	const isCount = Number.isInteger(quantity) && quantity >= 1 && quantity <= 10_000;
+	if (!isCount) misread('quantity');
+	const costMinor = amount('cost');
+	const valueMinor = amount('value');
+	const money = cell('currency').toUpperCase() || currency;
+	const fields = {
+		quantity: isCount ? quantity : 1,
+		condition: word('condition', CONDITIONS),
+		grade: grade(),
+		house: cell('graded by') || undefined,
+		certificate: cell('certificate') || undefined,
+		serial: cell('serial') || undefined,
+		status: word('status', COPY_STATUSES),
+		costMinor,
+		valueMinor,
+		currency: costMinor !== undefined || valueMinor !== undefined ? (money ?? 'EUR') : undefined,
+		valueSource: cell('value from') || undefined,
+		valueOn: day('valued on'),
+		acquiredOn: day('got on'),
+		source: cell('came from') || undefined,
+		place: cell('kept in') || undefined
+	};
+	const note = [cell('note'), ...strange].filter(Boolean).join('; ');
+	return { ...fields, note: note || undefined };
+}
+
+/** "1,240.50", "1.240,50", "12,5", "12": the last separator with one or two digits behind it is the decimal one. */
+function readAmount(text: string): number {
+	const [, whole = '', decimals = ''] = /^(.*?)(?:[.,](\d{1,2}))?$/.exec(text.trim()) ?? [];
+	return Number(`${whole.replace(/[.,' ]/g, '')}.${decimals || '0'}`);
+}
+
+/** Whether a text is a day of the calendar (ISO 8601). */
+function isDay(text: string): boolean {
+	if (!/^\d{4}-\d{2}-\d{2}$/.test(text)) return false;
+	const time = Date.parse(`${text}T00:00:00Z`);
+	return !Number.isNaN(time) && new Date(time).toISOString().startsWith(text);
+}

@@ -1,0 +1,57 @@
+import Papa from 'papaparse';
+import { formatListCell } from '../core/checklist/list-cell.ts';
+import { cardsOf, type Release } from '../core/checklist/release.ts';
+import { parseVersionKey } from '../core/checklist/version-key.ts';
+import type { CopyRecord } from '../core/goal/copy-record.ts';
+import { HOLDING_COLUMNS, type HoldingColumn } from './holdings-columns.ts';
+
+/** All copies of some releases as a table, the header first: what `readHoldings` reads back. */
+export function holdingsTable(
+	parts: readonly { readonly release: Release; readonly copies: readonly CopyRecord[] }[]
+): readonly (readonly string[])[] {
+	const rows = parts.flatMap(({ release, copies }) => {
+		const cards = new Map(cardsOf(release).map((found) => [found.card.key, found]));
+		return copies.map((copy) => {
+			const name = parseVersionKey(copy.version);
+			const found = cards.get(name?.card ?? '');
+			const variant = release.variants.find(({ key }) => key === name?.variant)?.name;
+			const cells: Record<HoldingColumn, string> = {
+				year: release.year,
+				maker: release.maker,
+				set: release.name,
+				section: found?.section.name ?? '',
+				number: found?.card.number ?? '',
+				subject: found?.card.title ?? '',
+				parallel: release.parallels.find(({ key }) => key === name?.parallel)?.name ?? '',
+				attributes: formatListCell([...(variant ? [variant] : []), ...(copy.attributes ?? [])]),
+				serial: copy.serial ?? '',
+				quantity: String(copy.quantity),
+				condition: copy.condition ?? '',
+				grade: copy.grade === undefined ? '' : String(copy.grade),
+				'graded by': copy.house ?? '',
+				certificate: copy.certificate ?? '',
+				status: copy.status,
+				cost: money(copy.costMinor),
+				value: money(copy.valueMinor),
+				currency: copy.currency ?? '',
+				'value from': copy.valueSource ?? '',
+				'valued on': copy.valueOn ?? '',
+				'got on': copy.acquiredOn ?? '',
+				'came from': copy.source ?? '',
+				'kept in': copy.place ?? '',
+				note: copy.note ?? ''
+			};
+			return HOLDING_COLUMNS.map((column) => cells[column]);
+		});
+	});
+	return [[...HOLDING_COLUMNS], ...rows];
+}
+
+/** The same as CSV (RFC 4180). */
+export function formatHoldingsCsv(parts: Parameters<typeof holdingsTable>[0]): string {
+	return `${Papa.unparse(holdingsTable(parts) as string[][], { newline: '\r\n' })}\r\n`;
+}
+
+function money(minor: number | undefined): string {
+	return minor === undefined ? '' : (minor / 100).toFixed(2);
+}

@@ -1,0 +1,40 @@
+import { matchHoldings } from '../../core/holdings/match-holdings.ts';
+import { bad, good } from '../../core/problem.ts';
+import {
+	MatchHoldingsInput,
+	MatchHoldingsOutput,
+	type MatchHoldingsRequest
+} from '../../schemas/compute-holdings.ts';
+import { resolveChecklist } from './resolve-checklist.ts';
+
+export const matchHoldingsComputation = {
+	name: 'match-holdings',
+	summary:
+		"Gives the rows of a person's own list to the cards of checklists; what fits none is told.",
+	input: MatchHoldingsInput,
+	output: MatchHoldingsOutput,
+	run({ checklists, rows, choices }: MatchHoldingsRequest) {
+		const read = checklists.map((checklist, i) => resolveChecklist(checklist, `/checklists/${i}`));
+		const problems = read.flatMap((outcome) => (outcome.ok ? [] : outcome.problems));
+		if (problems.length > 0) return bad(problems);
+		const releases = read.flatMap((outcome) => (outcome.ok ? [outcome.value] : []));
+		return good(
+			matchHoldings(
+				rows.map((row, i) => ({
+					line: i + 1,
+					year: '',
+					maker: '',
+					section: '',
+					number: '',
+					subject: '',
+					parallel: '',
+					attributes: [],
+					...row,
+					fields: { quantity: 1, ...row.fields }
+				})),
+				releases,
+				choices
+			)
+		);
+	}
+} as const;

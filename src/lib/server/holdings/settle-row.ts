@@ -1,0 +1,72 @@
+import { eq } from 'drizzle-orm';
+import { indexCards } from '../../core/shorthand/card-index.ts';
+import { readShorthand } from '../../core/shorthand/read-shorthand.ts';
+import { vocabularyOf } from '../../core/shorthand/vocabulary.ts';
+import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
+import type { Collection } from '../database/open.ts';
+import { copies, unmatchedRows } from '../database/tables/index.ts';
+import { fieldsAsRow, placeOf, type CopyFields } from '../copies/copy-rows.ts';
+import { makeChange } from '../journal/change.ts';
+import { loadRelease } from '../releases/load-release.ts';
+
+/** Fields of a kept row that are numbers. */
+const NUMBERS = ['quantity', 'grade', 'costMinor', 'valueMinor'];
+const NAMES = ['year', 'maker', 'set', 'section', 'number', 'subject', 'parallel', 'attributes'];
+
+/**
+ * Settles a kept row: `line` says as an entry line which card of the release it is; everything else
+ * that the row says of the copy is taken over.
+ */
+export function settleRow(
+	collection: Collection,
+	id: number,
+	releaseKey: string,
+	line: string
+): Promise<Outcome<{ readonly version: string }>> {
+	return makeChange(collection, async (record, tx) => {
+		const refused = (problems: readonly Problem[]) => ({
+			value: bad(problems),
+			label: '',
+			touches: []
+		});
+		const [row] = await tx.select().from(unmatchedRows).where(eq(unmatchedRows.id, id));
+		const stored = await loadRelease(tx, releaseKey);
+		if (!row || !stored) return refused([{ message: 'this row, or the release, is not there' }]);
+		const { release } = stored;
+		const reading = readShorthand(line, {
+			release,
+			index: indexCards(release),
+			vocabulary: vocabularyOf(release),
+			numberingKey: null,
+			parallelKey: null,
+			owned: new Map()
+		});
+		if (reading.problems.length > 0) return refused(reading.problems);
+		const [only, ...more] = reading.additions;
+		if (!only || more.length > 0) {
+			return refused([
+				{ message: 'this names no single card', remedy: 'Write one, as in: 27 brass' }
+			]);
+		}
+		const fields = Object.fromEntries(
+			Object.entries(row.fields)
+				.filter(([name]) => !NAMES.includes(name))
+				.map(([name, text]) => [name, NUMBERS.includes(name) ? Number(text) : text])
+		) as CopyFields;
+		const attributes = (row.fields['attributes'] ?? '').split('; ').filter(Boolean);
+		await record.insert(copies, [
+			{
+				...placeOf(stored.id, only.version),
+				loggedAt: collection.now(),
+				...fieldsAsRow({ ...fields, attributes }),
+				quantity: fields.quantity ?? 1
+			}
+		]);
+		await record.remove(unmatchedRows, [id]);
+		return {
+			value: good({ version: only.version }),
+			label: `Settle line ${row.line} of ${row.source}`,
+			touches: [stored.id]
+		};
+	});
+}

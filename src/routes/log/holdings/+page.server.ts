@@ -1,0 +1,89 @@
+import { fail } from '@sveltejs/kit';
+import { match as isId } from '../../../params/id';
+import { HOLDING_COLUMNS } from '$lib/formats/holdings-columns';
+import { readHoldings } from '$lib/formats/read-holdings';
+import { theCollection } from '$lib/server/collection';
+import {
+	dropUnmatched,
+	importHoldings,
+	listUnmatched,
+	matchInCollection
+} from '$lib/server/holdings/import-holdings';
+import { settleRow } from '$lib/server/holdings/settle-row';
+
+const MOST_SHOWN = 100;
+
+export const load = async ({ depends }) => {
+	depends('jade:copies');
+	const unmatched = await listUnmatched((await theCollection()).db);
+	return { unmatched: unmatched.slice(0, MOST_SHOWN), waiting: unmatched.length };
+};
+
+/** The list a form brings, with what was chosen for its columns and sets. */
+async function readForm(request: Request) {
+	const form = await request.formData();
+	const given = (name: string) => String(form.get(name) ?? '');
+	const file = form.get('file');
+	const isChosen = file instanceof File && file.size > 0;
+	const bytes = isChosen
+		? new Uint8Array(await file.arrayBuffer())
+		: new TextEncoder().encode(given('text'));
+	const columns = form
+		.getAll('column')
+		.map((word) => HOLDING_COLUMNS.find((one) => one === word) ?? null);
+	const reading = await readHoldings(bytes, {
+		sheet: given('sheet'),
+		...(given('currency') ? { currency: given('currency').toUpperCase().slice(0, 3) } : {}),
+		...(columns.length > 0 ? { columns } : {})
+	});
+	const names = form.getAll('set').map(String);
+	const chosen = form.getAll('release').map(String);
+	const choices = Object.fromEntries(names.map((name, i) => [name, chosen[i] ?? '']));
+	return { source: isChosen ? file.name : 'the pasted text', choices, ...reading };
+}
+
+export const actions = {
+	preview: async ({ request }) => {
+		const { source, choices, outcome, table } = await readForm(request);
+		if (!outcome.ok) return fail(400, { source, table, problems: outcome.problems });
+		const { db } = await theCollection();
+		const { sets, matched, unmatched } = await matchInCollection(db, outcome.value, choices);
+		return {
+			source,
+			table,
+			problems: [],
+			notes: outcome.notes,
+			preview: {
+				rows: outcome.value.length,
+				matched: matched.length,
+				unmatched: unmatched.slice(0, MOST_SHOWN),
+				left: unmatched.length,
+				sets
+			}
+		};
+	},
+	create: async ({ request }) => {
+		const { source, choices, outcome, table } = await readForm(request);
+		if (!outcome.ok) return fail(400, { source, table, problems: outcome.problems });
+		const done = await importHoldings(await theCollection(), source, outcome.value, choices);
+		return { source, table: null, problems: [], done };
+	},
+	settle: async ({ request }) => {
+		const form = await request.formData();
+		const id = String(form.get('row') ?? '');
+		const outcome = await settleRow(
+			await theCollection(),
+			isId(id) ? Number(id) : 0,
+			String(form.get('release') ?? ''),
+			String(form.get('line') ?? '').slice(0, 200)
+		);
+		return outcome.ok
+			? { settled: Number(id), problems: [] }
+			: fail(400, { settling: Number(id), problems: outcome.problems });
+	},
+	drop: async ({ request }) => {
+		const id = String((await request.formData()).get('row') ?? '');
+		await dropUnmatched(await theCollection(), isId(id) ? Number(id) : 0);
+		return { problems: [] };
+	}
+};

@@ -1,0 +1,143 @@
+<script lang="ts">
+	import { tick } from 'svelte';
+	import { enhance } from '$app/forms';
+	import { resolve } from '$app/paths';
+	import { HOLDING_COLUMNS } from '$lib/formats/holdings-columns';
+	import { countOf } from '$lib/ui/numerals';
+	import ColumnChoice from '$lib/ui/ColumnChoice.svelte';
+	import ProblemList from '$lib/ui/ProblemList.svelte';
+	import SetChoice from './SetChoice.svelte';
+	import UnmatchedList from './UnmatchedList.svelte';
+
+	let { data, form } = $props();
+	let formElement: HTMLFormElement;
+	let previewButton: HTMLButtonElement;
+	let busy = $state(false);
+	const preview = $derived(form && 'preview' in form ? form.preview : undefined);
+	const done = $derived(form && 'done' in form ? form.done : undefined);
+	const table = $derived(form && 'table' in form ? form.table : undefined);
+	const source = $derived(form && 'source' in form ? form.source : '');
+
+	/** Reads again with what was chosen. */
+	async function again() {
+		await tick();
+		formElement.requestSubmit(previewButton);
+	}
+</script>
+
+<svelte:head><title>Import holdings · Jade Binder</title></svelte:head>
+
+<p class="mt-4 mb-1 quiet"><a class="prose-link" href={resolve('/log')}>Log</a></p>
+<h1 class="mb-2">Import holdings</h1>
+<p class="mb-5 max-w-2xl quiet">
+	Your own list, XLSX or CSV, with a row a copy. What it names is looked for in your checklists;
+	rows that fit none are kept to be settled, and nothing is dropped. The same list goes out as
+	<a
+		class="prose-link"
+		href={resolve('/api/holdings.[form=holdingsform]', { form: 'csv' })}
+		download>CSV</a
+	>
+	or
+	<a
+		class="prose-link"
+		href={resolve('/api/holdings.[form=holdingsform]', { form: 'xlsx' })}
+		download>XLSX</a
+	>.
+</p>
+
+<form
+	method="POST"
+	action="?/preview"
+	enctype="multipart/form-data"
+	bind:this={formElement}
+	use:enhance={() => {
+		busy = true;
+		return async ({ update }) => {
+			await update({ reset: false });
+			busy = false;
+		};
+	}}
+	class="grid gap-5 lg:grid-cols-2"
+>
+	<label class="block">
+		<span class="mb-1 block text-lg">File</span>
+		<input
+			type="file"
+			name="file"
+			class="file-input w-full max-w-sm"
+			accept=".csv,.tsv,.txt,.xlsx"
+			onchange={again}
+		/>
+	</label>
+	<label class="block">
+		<span class="mb-1 block text-lg">Or paste it</span>
+		<textarea
+			name="text"
+			rows="4"
+			class="textarea w-full font-mono text-sm"
+			placeholder="year,set,number,subject,value&#10;1994,Harbour Lights,27,Nan Gannaway,2.50"
+			spellcheck="false"></textarea>
+	</label>
+	<label class="block max-w-40"
+		><span class="block text-sm quiet">Currency of amounts</span><input
+			class="input w-full"
+			name="currency"
+			maxlength="3"
+			placeholder="EUR"
+		/></label
+	>
+	{#if table}
+		<ColumnChoice {table} columns={HOLDING_COLUMNS} changed={() => void again()} />
+	{/if}
+	{#if preview}<SetChoice sets={preview.sets} changed={() => void again()} />{/if}
+	<div class="flex flex-wrap items-center gap-3 lg:col-span-2">
+		<button class={['btn', !preview && 'btn-primary']} bind:this={previewButton} disabled={busy}
+			>Preview</button
+		>
+		{#if preview}
+			<button class="btn btn-primary" formaction="?/create" disabled={busy}
+				>Take in {countOf(preview.matched, 'row')}{preview.left > 0
+					? `, keep ${preview.left} to settle`
+					: ''}</button
+			>
+		{/if}
+		{#if busy}<progress class="progress w-32 progress-primary" aria-label="Reading the list"
+			></progress>{/if}
+	</div>
+</form>
+
+<section class="mt-6" aria-live="polite">
+	{#if done}
+		<p class="text-lg text-primary">
+			{countOf(done.copies, 'row')} of {source} taken in{done.unmatched > 0
+				? `, ${done.unmatched} kept to settle`
+				: ''}. Undo takes all of it back.
+		</p>
+	{/if}
+	{#if form?.problems?.length && !('settling' in form)}
+		<ProblemList problems={form.problems} />
+	{/if}
+	{#if preview}
+		<h2 class="mb-1">{source}</h2>
+		<p class="mb-3">
+			{countOf(preview.rows, 'row')}: <strong data-testid="matched">{preview.matched}</strong> fit,
+			<strong>{preview.left}</strong> do not yet.
+		</p>
+		{#if form && 'notes' in form && form.notes?.length}
+			<ProblemList problems={form.notes} tone="note" most={8} />
+		{/if}
+		<ul class="mt-3 space-y-1">
+			{#each preview.unmatched as { line, reason } (line)}
+				<li><span class="quiet">line {line}:</span> {reason}</li>
+			{/each}
+		</ul>
+	{/if}
+</section>
+
+<UnmatchedList
+	rows={data.unmatched}
+	waiting={data.waiting}
+	releases={data.releases}
+	settling={form && 'settling' in form ? (form.settling ?? null) : null}
+	problems={form?.problems ?? []}
+/>

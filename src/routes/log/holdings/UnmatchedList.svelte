@@ -1,0 +1,68 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import type { Problem } from '$lib/core/problem';
+	import { countOf } from '$lib/ui/numerals';
+	import ProblemList from '$lib/ui/ProblemList.svelte';
+
+	interface Props {
+		rows: readonly {
+			readonly id: number;
+			readonly source: string;
+			readonly line: number;
+			readonly reason: string;
+			readonly fields: Readonly<Record<string, string>>;
+		}[];
+		waiting: number;
+		releases: readonly { readonly key: string; readonly name: string }[];
+		/** The row that was to be settled last, and what was wrong with it. */
+		settling: number | null;
+		problems: readonly Problem[];
+	}
+	let { rows, waiting, releases, settling, problems }: Props = $props();
+	const tell = (fields: Readonly<Record<string, string>>) =>
+		['year', 'maker', 'set', 'section', 'number', 'subject', 'parallel', 'attributes', 'note']
+			.map((name) => fields[name])
+			.filter(Boolean)
+			.join(' · ');
+</script>
+
+{#if waiting > 0}
+	<section class="mt-10" aria-labelledby="unmatched">
+		<h2 id="unmatched" class="mb-1">To settle</h2>
+		<p class="mb-3 quiet">
+			{countOf(waiting, 'row')} fitted no card. Say which card it is, as in the entry line:
+			<em>27 brass</em>.
+		</p>
+		<ul>
+			{#each rows as { id, source, line, reason, fields } (id)}
+				<li class="border-t border-base-300 py-2">
+					<p>{tell(fields)}</p>
+					<p class="text-sm quiet">{reason} ({source}, line {line})</p>
+					<div class="mt-1 flex flex-wrap gap-2">
+						<form method="POST" action="?/settle" use:enhance class="flex flex-wrap gap-2">
+							<input type="hidden" name="row" value={id} />
+							<select class="select w-52 select-sm" name="release" aria-label="Release">
+								{#each releases as { key, name } (key)}<option value={key}>{name}</option>{/each}
+							</select>
+							<input
+								class="input w-36 input-sm"
+								name="line"
+								aria-label="Card, as an entry line"
+								value={fields['number'] ?? ''}
+								required
+							/>
+							<button class="btn btn-sm">Settle</button>
+						</form>
+						<form method="POST" action="?/drop" use:enhance>
+							<input type="hidden" name="row" value={id} />
+							<button class="btn btn-ghost text-error btn-sm">Drop it</button>
+						</form>
+					</div>
+					{#if settling === id && problems.length > 0}
+						<div class="mt-2" role="alert"><ProblemList {problems} /></div>
+					{/if}
+				</li>
+			{/each}
+		</ul>
+	</section>
+{/if}
