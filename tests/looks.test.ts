@@ -15,7 +15,14 @@ const VIEWS = [
 	'/goals/new',
 	'/goals/1',
 	'/goals/3',
+	'/goals/1/rules',
+	'/goals/1/wants',
 	'/log',
+	'/log/stack',
+	'/log/holdings',
+	'/releases/harbour-lights-1994/cards/base-27',
+	'/search?q=harbour',
+	'/journal',
 	'/binders',
 	'/binders/1'
 ];

@@ -89,8 +89,8 @@ test('the whole path with the mouse, with a restart in the middle', async ({
 	await page.getByRole('link', { name: 'CSV' }).click();
 	const csv = await readFile(await (await downloading).path(), 'utf8');
 	expect(csv.split('\r\n').slice(0, 2)).toEqual([
-		'section,parallel,number,title',
-		'Base,,26,Lamp 26'
+		'release,section,parallel,number,title,variant,quantity',
+		'Small lights 1994,Base,,26,Lamp 26,,1'
 	]);
 	expect(csv).toContain('Storm Log,,,"Fog, again"');
 
@@ -146,9 +146,10 @@ test('the whole path by keyboard alone', async ({ page, empty }) => {
 	await page.keyboard.press('Enter');
 	await expect(page.getByTestId('goal-have')).toHaveText('0');
 
-	// "/" goes to the entry line from anywhere; a word that is not understood is marked and selected.
+	// "/" goes to the entry line; a word that is not understood is marked and selected.
 	await page.waitForLoadState('networkidle');
-	await page.keyboard.press('/');
+	await tabTo('Log');
+	await page.keyboard.press('Enter');
 	await page.getByRole('heading', { name: 'Log', exact: true }).waitFor();
 	await page.keyboard.press('/');
 	await page.keyboard.type('1-5 Q7 F1');

@@ -84,8 +84,8 @@
 	>Skip to the page</a
 >
 <Sidebar pathname={page.url.pathname} />
-<div class="pb-20 lg:pb-10 lg:pl-48">
-	<header class="flex h-12 items-center gap-1 px-2 sm:px-6">
+<div class="pb-20 lg:pb-10 lg:pl-48 print:p-0">
+	<header class="flex h-12 items-center gap-1 px-2 sm:px-6 print:hidden">
 		<JournalStrip
 			undoLabel={data.undo?.label ?? null}
 			redoLabel={data.redo?.label ?? null}

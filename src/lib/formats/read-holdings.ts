@@ -6,6 +6,7 @@ import { bad, good, type Outcome, type Problem } from '../core/problem.ts';
 import { decodeText } from './decode-text.ts';
 import { HOLDING_COLUMNS, HOLDING_SYNONYMS, type HoldingColumn } from './holdings-columns.ts';
 import { readCsvTable } from './read-csv-table.ts';
+import { isDay } from './is-day.ts';
 import { guessNames, type Table } from './table.ts';
 import { isZip, readXlsx } from './xlsx.ts';
 
@@ -158,11 +159,4 @@ function fieldsOf(
 function readAmount(text: string): number {
 	const [, whole = '', decimals = ''] = /^(.*?)(?:[.,](\d{1,2}))?$/.exec(text.trim()) ?? [];
 	return Number(`${whole.replace(/[.,' ]/g, '')}.${decimals || '0'}`);
-}
-
-/** Whether a text is a day of the calendar (ISO 8601). */
-function isDay(text: string): boolean {
-	if (!/^\d{4}-\d{2}-\d{2}$/.test(text)) return false;
-	const time = Date.parse(`${text}T00:00:00Z`);
-	return !Number.isNaN(time) && new Date(time).toISOString().startsWith(text);
 }

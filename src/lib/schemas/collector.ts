@@ -1,15 +1,19 @@
 import { Type, type Static } from 'typebox';
 import { BinderLayoutSchema } from './compute.ts';
 import { ConditionSchema, GoalRulesSchema } from './goal-rules.ts';
+import { NewCopySchema, SynonymSchema } from './requests.ts';
 
 const closed = { additionalProperties: false } as const;
 const Key = Type.String({ minLength: 1 });
+const Moment = Type.String({ format: 'date-time' });
 const Parallel = Type.Union([Key, Type.Null()]);
 
 /** The holdings, goals and binders of the demo's collector: what was logged, as entry lines. */
 export const CollectorSchema = Type.Object(
 	{
-		now: Type.String({ format: 'date-time' }),
+		now: Moment,
+		/** When the goals were set. */
+		begun: Moment,
 		entries: Type.Array(
 			Type.Object(
 				{
@@ -17,11 +21,26 @@ export const CollectorSchema = Type.Object(
 					numbering: Key,
 					parallel: Parallel,
 					condition: Type.Optional(ConditionSchema),
-					line: Type.String()
+					line: Type.String(),
+					/** When it was logged; left out: now. */
+					at: Type.Optional(Moment)
 				},
 				closed
 			)
 		),
+		copies: Type.Array(NewCopySchema),
+		trays: Type.Array(
+			Type.Object(
+				{
+					tray: Type.Enum(['to log', 'to sort']),
+					name: Type.String(),
+					cards: Type.Integer(),
+					since: Moment
+				},
+				closed
+			)
+		),
+		synonyms: Type.Array(SynonymSchema),
 		goals: Type.Array(
 			Type.Object(
 				{

@@ -106,7 +106,7 @@ const Money = Maybe(Type.Integer({ minimum: 0, maximum: 2_000_000_000 }));
 const Day = Maybe(Type.String({ format: 'date', description: 'Write a date as 1994-10-05.' }));
 
 /** What is known of a copy; null takes a field away. */
-export const CopyFieldsSchema = Type.Object(
+const CopyFieldsSchema = Type.Object(
 	{
 		quantity: Type.Optional(Type.Integer({ minimum: 1, maximum: MOST_COPIES })),
 		condition: Maybe(ConditionSchema),

@@ -8,6 +8,8 @@ import type { ScopedSlot } from './scope-goal.ts';
 
 /** One card that is wanted, once for every set that lacks it. */
 export interface MissingCard {
+	/** Version key */
+	readonly version: string;
 	readonly card: Card;
 	/** The variant that is wanted; null: the regular card. */
 	readonly variant: string | null;
@@ -69,7 +71,7 @@ export function missingList(
 		const { variantKey } = version;
 		const quantity = (group.cards.get(version.key)?.quantity ?? 0) + 1;
 		const variant = variantKey === null ? null : (variants.get(variantKey) ?? variantKey);
-		group.cards.set(version.key, { card: found.card, variant, quantity });
+		group.cards.set(version.key, { version: version.key, card: found.card, variant, quantity });
 	}
 	return inChecklistOrder(release, [...groups.values()]).map((group) => {
 		const missing = [...group.cards.values()];
@@ -83,7 +85,7 @@ export function missingList(
 }
 
 /** "1–12, 14, 20–22 x2, "Bread", 27 (home town)": what the entry line reads, but for variants. */
-export function foldMissing(missing: readonly MissingCard[]): string {
+function foldMissing(missing: readonly MissingCard[]): string {
 	const regular = missing.filter(({ variant }) => variant === null);
 	const quantities = [...new Set(regular.map(({ quantity }) => quantity))].sort((a, b) => a - b);
 	const runs = quantities.flatMap((quantity) => {

@@ -1,5 +1,4 @@
-import type { Condition } from '../goal/condition.ts';
-import type { CopyStatus } from '../goal/copy-record.ts';
+import type { CopyRecord, CopyStatus } from '../goal/copy-record.ts';
 
 /** A copy as a person's own list has it: names, not keys. Empty texts are not known. */
 export interface HoldingRow {
@@ -19,21 +18,7 @@ export interface HoldingRow {
 }
 
 /** What of a copy the list says, beside which card it is. */
-export interface HoldingFields {
-	readonly quantity: number;
-	readonly condition?: Condition;
-	readonly grade?: number;
-	readonly house?: string;
-	readonly certificate?: string;
-	readonly serial?: string;
-	readonly status?: CopyStatus;
-	readonly costMinor?: number;
-	readonly valueMinor?: number;
-	readonly currency?: string;
-	readonly valueSource?: string;
-	readonly valueOn?: string;
-	readonly acquiredOn?: string;
-	readonly source?: string;
-	readonly place?: string;
-	readonly note?: string;
-}
+export type HoldingFields = Omit<
+	CopyRecord,
+	'key' | 'version' | 'heldIn' | 'attributes' | 'isAuthentic' | 'status'
+> & { readonly status?: CopyStatus };

@@ -37,7 +37,7 @@ export interface HoldingsMatch {
 }
 
 /** The name by which a choice for a set is remembered. */
-export function setName({ year, maker, set }: NamedSet): string {
+function setName({ year, maker, set }: NamedSet): string {
 	return [year, maker, set].map((part) => part.trim()).join('|');
 }
 

@@ -22,8 +22,8 @@ export interface SetCandidate {
 }
 
 /** As sure as this, and so far ahead of the next one, a release is taken without asking. */
-export const SURE_SCORE = 0.8;
-export const CLEAR_LEAD = 0.15;
+const SURE_SCORE = 0.8;
+const CLEAR_LEAD = 0.15;
 /** Below this two names have nothing to do with each other. */
 const LEAST_SCORE = 0.34;
 

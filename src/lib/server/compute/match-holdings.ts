@@ -1,11 +1,11 @@
 import { matchHoldings } from '../../core/holdings/match-holdings.ts';
-import { bad, good } from '../../core/problem.ts';
+import { good } from '../../core/problem.ts';
 import {
 	MatchHoldingsInput,
 	MatchHoldingsOutput,
 	type MatchHoldingsRequest
 } from '../../schemas/compute-holdings.ts';
-import { resolveChecklist } from './resolve-checklist.ts';
+import { resolveChecklists } from './resolve-checklist.ts';
 
 export const matchHoldingsComputation = {
 	name: 'match-holdings',
@@ -14,10 +14,8 @@ export const matchHoldingsComputation = {
 	input: MatchHoldingsInput,
 	output: MatchHoldingsOutput,
 	run({ checklists, rows, choices }: MatchHoldingsRequest) {
-		const read = checklists.map((checklist, i) => resolveChecklist(checklist, `/checklists/${i}`));
-		const problems = read.flatMap((outcome) => (outcome.ok ? [] : outcome.problems));
-		if (problems.length > 0) return bad(problems);
-		const releases = read.flatMap((outcome) => (outcome.ok ? [outcome.value] : []));
+		const releases = resolveChecklists(checklists);
+		if (!releases.ok) return releases;
 		return good(
 			matchHoldings(
 				rows.map((row, i) => ({
@@ -32,7 +30,7 @@ export const matchHoldingsComputation = {
 					...row,
 					fields: { quantity: 1, ...row.fields }
 				})),
-				releases,
+				releases.value,
 				choices
 			)
 		);

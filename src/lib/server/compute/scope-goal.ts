@@ -1,7 +1,7 @@
 import { scopeGoals } from '../../core/goal/scope-goal.ts';
-import { bad, good } from '../../core/problem.ts';
+import { good } from '../../core/problem.ts';
 import { ScopeInput, ScopeOutput, type ScopeRequest } from '../../schemas/compute-goal.ts';
-import { resolveChecklist } from './resolve-checklist.ts';
+import { resolveChecklists } from './resolve-checklist.ts';
 
 export const scopeGoalComputation = {
 	name: 'scope-goal',
@@ -9,10 +9,8 @@ export const scopeGoalComputation = {
 	input: ScopeInput,
 	output: ScopeOutput,
 	run({ checklists, goal }: ScopeRequest) {
-		const read = checklists.map((checklist, i) => resolveChecklist(checklist, `/checklists/${i}`));
-		const problems = read.flatMap((outcome) => (outcome.ok ? [] : outcome.problems));
-		if (problems.length > 0) return bad(problems);
-		const releases = read.flatMap((outcome) => (outcome.ok ? [outcome.value] : []));
-		return good(scopeGoals(releases, goal));
+		const releases = resolveChecklists(checklists);
+		if (!releases.ok) return releases;
+		return good(scopeGoals(releases.value, goal));
 	}
 } as const;

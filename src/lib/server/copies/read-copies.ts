@@ -1,8 +1,9 @@
-import { eq } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import { formatVersionKey } from '../../core/checklist/version-key.ts';
 import type { Copy } from '../../core/goal/copy.ts';
 import type { CopyRecord } from '../../core/goal/copy-record.ts';
 import type { Reader } from '../database/open.ts';
+import { readRows } from '../database/read-rows.ts';
 import { copies, releases } from '../database/tables/index.ts';
 
 /** A copy with its database row's id, oldest first. */
@@ -13,32 +14,42 @@ export interface StoredCopy extends CopyRecord {
 }
 
 export async function readCopies(db: Reader, releaseId: number): Promise<readonly StoredCopy[]> {
-	const rows = await db
-		.select({ release: releases.key, row: copies })
-		.from(copies)
-		.innerJoin(releases, eq(copies.releaseId, releases.id))
-		.where(eq(copies.releaseId, releaseId))
-		.orderBy(copies.id);
-	return rows.map(({ release, row }) => toCopy(release, row));
+	const [release] = await db
+		.select({ key: releases.key })
+		.from(releases)
+		.where(eq(releases.id, releaseId));
+	if (!release) return [];
+	const rows = await readRows(db, copies, eq(copies.releaseId, releaseId), sql`${copies.id}`);
+	return rows.map((row) => toCopy(release.key, row));
 }
 
 /** A row as a copy; what is not known is left out. */
 export function toCopy(release: string, row: typeof copies.$inferSelect): StoredCopy {
-	const { id, releaseId: _, cardKey, parallelKey, variantKey, ...fields } = row;
-	const known = Object.fromEntries(
-		Object.entries(fields).filter(([, value]) => value !== null && value !== false)
-	) as Pick<StoredCopy, 'quantity' | 'status' | 'loggedAt'> & Partial<StoredCopy>;
-	return {
-		...known,
+	const {
 		id,
-		key: String(id),
-		version: formatVersionKey({
-			release,
-			card: cardKey,
-			parallel: parallelKey,
-			variant: variantKey
-		})
-	};
+		releaseId: _,
+		cardKey,
+		parallelKey,
+		variantKey,
+		quantity,
+		status,
+		loggedAt,
+		...more
+	} = row;
+	const version = formatVersionKey({
+		release,
+		card: cardKey,
+		parallel: parallelKey,
+		variant: variantKey
+	});
+	const known: Partial<Record<keyof typeof more, unknown>> = {};
+	for (const [name, value] of Object.entries(more)) {
+		if (value !== null && value !== false) known[name as keyof typeof more] = value;
+	}
+	return Object.assign(
+		{ id, key: String(id), version, quantity, status, loggedAt },
+		known
+	) as StoredCopy;
 }
 
 /** Version key → cards that are here; what is still on its way does not count. */

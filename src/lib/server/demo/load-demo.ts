@@ -3,7 +3,10 @@ import { readChecklistJson } from '../../formats/checklist-json.ts';
 import { CollectorSchema, type Collector } from '../../schemas/collector.ts';
 import { checkAgainst } from '../../schemas/validator.ts';
 import { makeBinder } from '../binders/binders.ts';
+import { addCopy } from '../copies/edit-copy.ts';
 import { logLine } from '../copies/log.ts';
+import { setSynonym } from '../copies/synonyms.ts';
+import { addPile } from '../copies/trays.ts';
 import type { Collection } from '../database/open.ts';
 import { makeGoal } from '../goals/make-goal.ts';
 import { importRelease } from '../releases/import-release.ts';
@@ -26,17 +29,25 @@ const collectors = import.meta.glob<string>('/demo/collector.json', {
 export async function loadDemo(collection: Collection): Promise<boolean> {
 	if ((await countReleases(collection.db)) > 0) return false;
 	const collector = await readCollector();
-	const then: Collection = { ...collection, now: () => collector.now };
+	const at = (when: string): Collection => ({ ...collection, now: () => when });
+	const then = at(collector.now);
 	for (const read of Object.values(checklists)) {
 		must(await importRelease(then, must(readChecklistJson(await read()))));
 	}
-	for (const { release, condition, ...entry } of collector.entries) {
-		must(await logLine(then, release, { ...entry, ...(condition ? { condition } : {}) }));
-	}
+	const binders: (() => Promise<unknown>)[] = [];
 	for (const { binder, ...goal } of collector.goals) {
-		const { id } = must(await makeGoal(then, goal));
-		if (binder) await makeBinder(then, { goalId: id, ...binder });
+		const { id } = must(await makeGoal(at(collector.begun), goal));
+		if (binder) binders.push(() => makeBinder(then, { goalId: id, ...binder }));
 	}
+	for (const { release, at: when, ...entry } of collector.entries) {
+		must(await logLine(at(when ?? collector.now), release, entry));
+	}
+	for (const { version, fields } of collector.copies) must(await addCopy(then, version, fields));
+	for (const { tray, name, cards, since } of collector.trays) {
+		must(await addPile(at(since), tray, name, cards));
+	}
+	for (const { word, means } of collector.synonyms) must(await setSynonym(then, word, means));
+	for (const make of binders) await make();
 	return true;
 }
 

@@ -7,7 +7,7 @@ import { copies, media, photos } from '../database/tables/index.ts';
 import { makeChange } from '../journal/change.ts';
 
 /** The largest file, in bytes, and the most pixels, that are taken in. */
-export const LARGEST_PHOTO_BYTES = 20 * 1024 * 1024;
+const LARGEST_PHOTO_BYTES = 20 * 1024 * 1024;
 const MOST_PIXELS = 60_000_000;
 const KINDS = ['jpeg', 'png', 'webp'];
 /** Sides of what is kept, in px. */

@@ -1,9 +1,10 @@
-import { asc, eq, inArray } from 'drizzle-orm';
+import { asc, eq, inArray, sql } from 'drizzle-orm';
 import type { Card } from '../../core/checklist/card.ts';
 import type { Parallel } from '../../core/checklist/parallel.ts';
 import type { Release } from '../../core/checklist/release.ts';
 import type { Section } from '../../core/checklist/section.ts';
 import type { Reader } from '../database/open.ts';
+import { readRows } from '../database/read-rows.ts';
 import { cards, parallels, releases, sections, variants } from '../database/tables/index.ts';
 
 /** A release with its database id. */
@@ -36,11 +37,12 @@ export async function loadReleases(
 		.from(sections)
 		.where(inArray(sections.releaseId, wanted))
 		.orderBy(asc(sections.position));
-	const cardRows = await db
-		.select()
-		.from(cards)
-		.where(inArray(cards.releaseId, wanted))
-		.orderBy(asc(cards.position));
+	const cardRows = await readRows(
+		db,
+		cards,
+		inArray(cards.releaseId, wanted),
+		sql`${cards.position}`
+	);
 	const parallelRows = await db
 		.select()
 		.from(parallels)

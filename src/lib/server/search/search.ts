@@ -19,7 +19,7 @@ export interface Found {
 }
 
 /** The most that one search gives. */
-export const MOST_FOUND = 60;
+const MOST_FOUND = 60;
 /** Candidates looked at: so many are taken from the index, unsorted, and then put in order. */
 const MOST_CANDIDATES = 200;
 

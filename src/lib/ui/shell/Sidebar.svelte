@@ -7,7 +7,7 @@
 
 <nav
 	aria-label="Main menu"
-	class="fixed inset-x-0 bottom-0 z-20 border-t border-base-300 bg-base-200 lg:inset-y-0 lg:right-auto lg:w-48 lg:border-t-0 lg:border-r"
+	class="fixed inset-x-0 bottom-0 z-20 border-t border-base-300 bg-base-200 lg:inset-y-0 lg:right-auto lg:w-48 lg:border-t-0 lg:border-r print:hidden"
 >
 	<a
 		href={resolve('/')}

@@ -41,6 +41,9 @@
 						aria-hidden="true"
 					/>Copy as text{/if}
 			</button>
+			<a class="btn btn-sm" href={resolve('/goals/[goal=id]/wants', { goal: String(goalId) })}
+				>Carry or print</a
+			>
 			<a
 				class="btn btn-sm"
 				download

@@ -43,13 +43,13 @@
 		<h2 id="spares" class="mb-2">To spare</h2>
 		<ul class="grid gap-x-8 lg:grid-cols-2">
 			{#each isWhole ? lines : lines.slice(0, SHOWN) as { number, title, finish, quantity, quality, reason }, i (i)}
-				<li class="flex items-baseline gap-3 border-b border-base-300 py-1">
+				<li class="flex flex-wrap items-baseline gap-x-3 border-b border-base-300 py-1">
 					<strong class="w-10 shrink-0 text-right">{number}</strong>
 					<span class="min-w-0 flex-1 truncate" {title}
 						>{[title, finish].filter(Boolean).join(', ')}</span
 					>
 					{#if quantity > 1}<span>×{quantity}</span>{/if}
-					<span class="shrink-0 text-sm quiet">{quality}; {reason}</span>
+					<span class="text-sm quiet max-sm:w-full max-sm:pl-13">{quality}; {reason}</span>
 				</li>
 			{/each}
 		</ul>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { numberingsOf } from '$lib/core/checklist/numbering';
 	import type { Release } from '$lib/core/checklist/release';
 	import { CONDITIONS, type Condition } from '$lib/core/goal/condition';
 	import type { StackSlot, Verdict } from '$lib/core/goal/judge-card';
@@ -33,14 +34,28 @@
 		condition: () => condition || undefined
 	});
 	const owners = $derived(release.sections.filter(({ numberedIn }) => numberedIn === undefined));
+	/** Cards of the section chosen, or of the first one, that have numbers. */
+	const tappable = $derived(
+		(
+			numberingsOf(release).find(({ key }) => key === numberingKey) ?? numberingsOf(release)[0]
+		)?.cards
+			.slice(0, 1000)
+			.flatMap(({ card }) =>
+				card.number === null ? [] : [{ key: card.key, number: card.number }]
+			) ?? []
+	);
 	const KINDS: readonly Verdict['kind'][] = ['needed', 'upgrade', 'spare', 'outside'];
 
 	function submit(event: SubmitEvent) {
 		event.preventDefault();
-		if (line.trim() === '' || !book.take(line)) return;
-		line = '';
-		if (isLoud && book.last) playTone(VERDICT_LOOK[book.last.verdict.kind].hertz);
+		if (line.trim() !== '' && take(line)) line = '';
 		input.focus();
+	}
+
+	function take(text: string): boolean {
+		if (!book.take(text)) return false;
+		if (isLoud && book.last) playTone(VERDICT_LOOK[book.last.verdict.kind].hertz);
+		return true;
 	}
 
 	/** Backspace in the empty line takes the last card back. */
@@ -96,6 +111,20 @@
 {#if book.problems.length > 0}
 	<div class="mb-4" role="alert"><ProblemList problems={book.problems} /></div>
 {/if}
+
+<details class="mb-4">
+	<summary class="cursor-pointer">Tap the numbers instead</summary>
+	<div class="mt-2 max-h-64 overflow-y-auto">
+		<ul class="flex flex-wrap gap-1.5">
+			{#each tappable as { key, number } (key)}
+				<li>
+					<button class="btn h-11 w-12 px-0 text-base" onclick={() => take(number)}>{number}</button
+					>
+				</li>
+			{/each}
+		</ul>
+	</div>
+</details>
 
 <div aria-live="assertive">
 	{#if book.last}{#key book.last.id}<StackVerdict card={book.last} {release} />{/key}{:else}

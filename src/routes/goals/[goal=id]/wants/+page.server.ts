@@ -1,0 +1,32 @@
+import { error } from '@sveltejs/kit';
+import { missingList } from '$lib/core/goal/missing-list';
+import { totalProgress } from '$lib/core/goal/progress';
+import { theCollection } from '$lib/server/collection';
+import { readGoal } from '$lib/server/goals/read-goals';
+
+/** What is missing, card by card: to carry to a fair, or to print. */
+export const load = async ({ params, depends }) => {
+	depends('jade:copies');
+	const found = await readGoal((await theCollection()).db, Number(params.goal));
+	if (!found) error(404, 'There is no such goal. It may have been removed; undo brings it back.');
+	const { goal, releases, slots, filling } = found;
+	const groups = releases.flatMap((release, i) =>
+		missingList(release, slots, filling).map(({ name, have, need, cards }) => ({
+			name: i === 0 ? name : `${release.name}, ${name}`,
+			have,
+			need,
+			cards: cards.map(({ version, card, variant, quantity }) => ({
+				version,
+				number: card.number,
+				title: card.title,
+				variant,
+				quantity
+			}))
+		}))
+	);
+	return {
+		goal: { id: goal.id, name: goal.name },
+		groups: groups.filter(({ cards }) => cards.length > 0),
+		...totalProgress(groups)
+	};
+};

@@ -1,0 +1,244 @@
+import type { APIRequestContext } from '@playwright/test';
+import sharp from 'sharp';
+import { CHECKLIST, expect, test } from './program.ts';
+
+const RELEASE = 'small-lights-1994';
+
+/** The small checklist, with an error of 2, and a goal for all of it. */
+async function begin(request: APIRequestContext, url: string): Promise<void> {
+	const address = `${url}/api/releases?name=Small%20Lights&maker=M&year=1994`;
+	const headers = { 'content-type': 'text/csv' };
+	expect((await request.post(address, { data: CHECKLIST, headers })).status()).toBe(201);
+	const rules = { preset: 'with-inserts' };
+	const goal = await request.post(`${url}/api/goals`, { data: { release: RELEASE, rules } });
+	expect(goal.status()).toBe(201);
+}
+
+const log = (request: APIRequestContext, url: string, line: string) =>
+	request.post(`${url}/api/releases/${RELEASE}/log`, {
+		data: { line, numbering: null, parallel: null }
+	});
+
+test('what complete means is decided rule by rule, with the slots counted as one goes', async ({
+	page,
+	empty,
+	request
+}) => {
+	await begin(request, empty.url);
+	await log(request, empty.url, '1x2 nm 2 vg');
+	await page.goto(`${empty.url}/goals/new`, { waitUntil: 'networkidle' });
+	const slots = page.getByTestId('slots');
+	// 30 base and subset; 38 with five Fresnel and three of the Storm Log; Brass on 30. By hand.
+	await expect(slots).toHaveText('30');
+	await page.getByLabel('With inserts').check();
+	await expect(slots).toHaveText('38');
+	await page.getByRole('radio', { name: 'All', exact: true }).check();
+	await expect(slots).toHaveText('68');
+	await page.getByLabel('Least print run').fill('46');
+	await expect(slots).toHaveText('64');
+	await expect(page.getByText('4 left out, printed fewer than 46 times')).toBeVisible();
+	await page.getByLabel('Storm Log').first().uncheck();
+	await expect(slots).toHaveText('61');
+	await page.getByLabel('Sets at once').fill('2');
+	await expect(slots).toHaveText('122');
+	await page.getByLabel('Upgrade below').selectOption('near mint');
+	await page.getByLabel('Name, if you like').fill('Two of everything');
+	await page.getByRole('button', { name: 'Make the goal' }).click();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Two of everything');
+	await expect(page.getByTestId('goal-have')).toHaveText('3');
+	await expect(page.getByTestId('missing').first()).toContainText('2, 3–10 x2');
+	await expect(page.getByRole('button', { name: /^2, .*to upgrade/ })).toBeVisible();
+
+	await page.getByRole('link', { name: 'Rules' }).click();
+	await expect(page.getByLabel('Subject collection')).toBeDisabled();
+	await page.getByLabel('Group collection').check();
+	await page.getByLabel('Group', { exact: true }).fill('Dogs');
+	await expect(slots).toHaveText('4');
+	await page.getByLabel('Hand-picked').check();
+	await page.getByLabel('Card, by number or title').fill('F3');
+	await page.keyboard.press('Enter');
+	await page.getByLabel('Card, by number or title').fill('Bread');
+	await page.keyboard.press('Enter');
+	await expect(slots).toHaveText('2');
+	await page.getByRole('button', { name: 'Save the rules' }).click();
+	await expect(page.getByTestId('missing').first()).toHaveText('F3');
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(page.getByTestId('goal-have')).toHaveText('3');
+});
+
+test('a stack is gone through by keys: needed, spare, better, and the last one back', async ({
+	page,
+	empty,
+	request
+}) => {
+	await begin(request, empty.url);
+	await log(request, empty.url, '5 vg 6 nm');
+	await page.goto(`${empty.url}/log?release=${RELEASE}`, { waitUntil: 'networkidle' });
+	await page.getByText('Trays').click();
+	await page.getByLabel('Name of the pile').fill('Lot from the fair');
+	await page.getByLabel('Cards in it').fill('6');
+	await page.getByRole('button', { name: 'Put in the tray' }).click();
+	await page.getByRole('link', { name: 'Log it' }).click();
+
+	const verdict = page.getByTestId('verdict');
+	const take = async (line: string) => {
+		await page.keyboard.type(line);
+		await page.keyboard.press('Enter');
+	};
+	await expect(page.getByLabel('Next card')).toBeFocused();
+	await take('7');
+	await expect(verdict).toContainText('needed');
+	await take('7');
+	await expect(verdict).toContainText('2 copies now');
+	await take('5 mint');
+	await expect(verdict).toContainText('better than the one in');
+	await take('6 vg');
+	await expect(verdict).toContainText('spare');
+	await take('9 brass');
+	await expect(verdict).toContainText('no goal asks for it');
+	await take('99');
+	await expect(page.getByRole('alert')).toContainText('there is no card 99');
+	await page.getByLabel('Next card').fill('');
+	for (const [kind, count] of [
+		['needed', 1],
+		['spare', 2],
+		['upgrade', 1],
+		['outside', 1]
+	] as const) {
+		await expect(page.getByTestId(`pile-${kind}`)).toHaveText(String(count));
+	}
+	await page.keyboard.press('Backspace');
+	await expect(page.getByTestId('pile-outside')).toHaveText('0');
+	await expect(page.getByTestId('last-step')).toContainText('log 6 vg');
+
+	await page.getByRole('link', { name: 'Log', exact: true }).first().click();
+	await expect(page.getByText('to log 2')).toBeVisible();
+	await expect(page.getByText('to sort 4')).toBeVisible();
+	const answer = await request.get(`${empty.url}/api/holdings.csv`);
+	expect((await answer.text()).split('\r\n').filter((line) => line.includes(',5,'))).toHaveLength(
+		2
+	);
+});
+
+test('the entry line comes over any view by a key; completes, says what it will do, and is undone', async ({
+	page,
+	empty,
+	request
+}) => {
+	await begin(request, empty.url);
+	await page.goto(`${empty.url}/goals/1`, { waitUntil: 'networkidle' });
+	await page.keyboard.press('/');
+	const line = page.getByLabel('Entry line', { exact: true }).last();
+	await expect(line).toBeFocused();
+	await page.keyboard.type('1-3 nm 4 bra');
+	await page.keyboard.press('Tab');
+	await expect(line).toHaveValue('1-3 nm 4 brass ');
+	await page.keyboard.type('12/120');
+	await expect(page.getByText('Enter adds 4 cards: 4 new.')).toBeVisible();
+	await page.keyboard.press('Enter');
+	await expect(line).toHaveValue('');
+	await page.keyboard.press('Escape');
+	await expect(page.getByTestId('goal-have')).toHaveText('3');
+	await page.keyboard.press('Control+z');
+	await expect(page.getByTestId('goal-have')).toHaveText('0');
+});
+
+test('a copy is described, photographed, found again, and its steps are taken back', async ({
+	page,
+	empty,
+	request
+}) => {
+	await begin(request, empty.url);
+	await page.goto(`${empty.url}/releases/${RELEASE}/cards/base-2`, { waitUntil: 'networkidle' });
+	await page.getByRole('button', { name: 'Record a copy' }).last().click();
+	await page.getByLabel('Serial, as printed').fill('130/120');
+	await page.getByLabel('Kept in').fill('Tin box');
+	await page.getByLabel('Value of one').fill('12.50');
+	await page.getByRole('button', { name: 'Save' }).click();
+	await expect(page.getByRole('alert')).toContainText('there is no copy 130 of 120');
+	await expect(page.getByRole('alert')).toContainText('an amount needs its currency');
+	await page.getByLabel('Serial, as printed').fill('13/120');
+	await page.getByLabel('Currency').fill('eur');
+	await page.getByLabel('Add a photo').setInputFiles({
+		name: 'note.txt',
+		mimeType: 'image/png',
+		buffer: Buffer.from('no picture')
+	});
+	await expect(page.getByRole('alert')).toContainText('cannot be read as a picture');
+	await page.getByLabel('Add a photo').setInputFiles({
+		name: 'front.png',
+		mimeType: 'image/png',
+		buffer: await sharp({ create: { width: 63, height: 88, channels: 3, background: 'teal' } })
+			.png()
+			.toBuffer()
+	});
+	const photo = page.getByRole('img', { name: 'This copy' });
+	await expect(photo).toBeVisible();
+	await expect(page.getByLabel('Serial, as printed')).toHaveValue('13/120');
+	await page.getByRole('button', { name: 'Save' }).click();
+	await expect(page.getByText('13/120 · in Tin box · worth €12.50')).toBeVisible();
+	expect(await photo.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBe(63);
+
+	await page.keyboard.press('s');
+	await expect(page.getByLabel('Search everything')).toBeFocused();
+	await page.keyboard.type('tin b');
+	await page.getByRole('link', { name: /Lamp 2.*13\/120/ }).click();
+	await expect(page.getByText('in Tin box')).toBeVisible();
+
+	await page.getByRole('link', { name: 'Journal' }).click();
+	await page.getByRole('button', { name: 'Take back: Record a copy' }).click();
+	await expect(page.getByRole('alert')).toContainText('changed the same things later');
+	await page.getByRole('button', { name: 'Take back: Add a photo' }).click();
+	await expect(page.getByText('Take back: Add a photo').first()).toBeVisible();
+});
+
+test('holdings made by LibreOffice: sets are chosen, what fits comes in, the rest is settled', async ({
+	page,
+	demo
+}) => {
+	await page.goto(`${demo.url}/log/holdings`, { waitUntil: 'networkidle' });
+	await page.getByLabel('File').setInputFiles('tests/files/holdings-by-libreoffice.xlsx');
+	await expect(page.getByTestId('matched')).toHaveText('4');
+	await expect(page.getByText('Harbour Lights 1994 has no 999')).toBeVisible();
+	await page.getByLabel('Release for Signal Yr').selectOption('');
+	await expect(page.getByTestId('matched')).toHaveText('3');
+	await page.getByLabel('Release for Signal Yr').selectOption('signal-year-2019');
+	await expect(page.getByTestId('matched')).toHaveText('4');
+	await page.getByRole('button', { name: 'Take in 4 rows, keep 1 to settle' }).click();
+	await expect(page.getByText('4 rows of holdings-by-libreoffice.xlsx taken in')).toBeVisible();
+	await page.getByLabel('Release', { exact: true }).selectOption('harbour-lights-1994');
+	await page.getByLabel('Card, as an entry line').fill('zz');
+	await page.getByRole('button', { name: 'Settle' }).click();
+	await expect(page.getByRole('alert')).toContainText('neither a number nor a word');
+	await page.getByLabel('Card, as an entry line').fill('9 brass');
+	await page.getByRole('button', { name: 'Settle' }).click();
+	await expect(page.getByRole('heading', { name: 'To settle' })).toHaveCount(0);
+	for (let i = 0; i < 2; i++) await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(page.getByTestId('last-step')).not.toContainText('Import holdings');
+});
+
+test('on the phone: wants are ticked off with a tap, and a stack is gone through', async ({
+	page,
+	empty,
+	request
+}) => {
+	await begin(request, empty.url);
+	await page.setViewportSize({ width: 390, height: 844 });
+	await page.goto(`${empty.url}/goals/1/wants`, { waitUntil: 'networkidle' });
+	await expect(page.getByText('missing of 38')).toBeVisible();
+	await page.getByRole('button', { name: '17', exact: true }).click();
+	await expect(page.getByText('37', { exact: true })).toBeVisible();
+	await expect(page.getByRole('button', { name: '17', exact: true })).toHaveAttribute(
+		'aria-pressed',
+		'true'
+	);
+	await page.getByRole('button', { name: '17', exact: true }).click();
+	await expect(page.getByText('38', { exact: true })).toBeVisible();
+	const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+	expect(wide).toBeLessThanOrEqual(390);
+	await page.goto(`${empty.url}/log/stack?release=${RELEASE}`, { waitUntil: 'networkidle' });
+	await page.getByLabel('Next card').fill('3');
+	await page.getByRole('button', { name: 'Take it' }).click();
+	await expect(page.getByTestId('verdict')).toContainText('needed');
+	expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+});
