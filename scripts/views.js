@@ -47,23 +47,35 @@ export const VIEWS = [
 			await page.getByLabel('Title of 1', { exact: true }).fill('Pilot’s Chair, by night');
 		}
 	},
-	{ name: 'goal-new', path: '/goals/new' },
+	{
+		name: 'goal-new',
+		path: '/goals/new',
+		act: (page) => page.getByLabel('Strict master').check()
+	},
 	{ name: 'goal', path: '/goals/1' },
 	{
 		name: 'goal-night',
 		path: '/goals/1',
 		theme: 'jade-night',
-		act: (page) => page.getByRole('heading', { name: 'Number wall' }).scrollIntoViewIfNeeded()
+		act: (page) =>
+			page
+				.getByRole('heading', { name: 'Harbour Lights 1994', level: 2 })
+				.evaluate((h) => h.scrollIntoView())
 	},
 	{
 		name: 'log',
 		path: '/log',
-		act: (page) => page.getByLabel('Entry line').fill('1-4 41 133x2 F5 F8-F10')
+		act: (page) => page.getByLabel('Entry line').fill('1-4 133x2 72 verdigris 14/120 nm Q7 F8-F10')
 	},
 	{
-		name: 'log-problems',
-		path: '/log',
-		act: (page) => page.getByLabel('Entry line').fill('1-4 Q7 31x2 20-12 F14-F19')
+		name: 'stack',
+		path: '/log/stack?release=harbour-lights-1994',
+		act: (page) => takeCards(page, ['5', '6', '13 nm', '104 mint', 'F5', '23'])
+	},
+	{
+		name: 'card',
+		path: '/releases/harbour-lights-1994/cards/base-201',
+		act: (page) => page.getByRole('button', { name: 'Describe' }).first().click()
 	},
 	{ name: 'binders', path: '/binders' },
 	{
@@ -81,12 +93,12 @@ export const VIEWS = [
 		act: (page) => page.keyboard.press('ArrowRight')
 	},
 	{
-		name: 'phone-log',
-		path: '/log',
+		name: 'phone-stack',
+		path: '/log/stack?release=harbour-lights-1994',
 		size: { width: 390, height: 844 },
-		act: (page) => page.getByLabel('Entry line').fill('1-4 41')
+		act: (page) => takeCards(page, ['23', '8'])
 	},
-	{ name: 'phone-missing', path: '/goals/1', size: { width: 390, height: 844 } }
+	{ name: 'phone-wants', path: '/goals/1/wants', size: { width: 390, height: 844 } }
 ];
 
 const PASTED = `section,kind,number,title,group,parallels
@@ -96,3 +108,11 @@ Base,base,,Salt Underwing,Moths,
 Dusk Swarm,insert,D1,Brackwater Plume,Moths,
 Dusk Swarm,insert,D2,Fog Ermine,Moths,
 `;
+
+/** @param {Page} page @param {readonly string[]} lines */
+async function takeCards(page, lines) {
+	for (const line of lines) {
+		await page.getByLabel('Next card').fill(line);
+		await page.keyboard.press('Enter');
+	}
+}

@@ -4,7 +4,7 @@ import type { Release } from '../checklist/release.ts';
 
 /** What is best done next in a goal: the section that is nearest to done, with what it lacks. */
 export interface NextBest {
-	/** "Storm Watch, Brass" */
+	/** "Storm Watch, Brass", with its release where that is not the goal's first one */
 	readonly name: string;
 	readonly left: number;
 	readonly text: string;
@@ -26,7 +26,7 @@ export function nextBest(
 	const group = rows.find((row) => row === nearest);
 	return group
 		? {
-				name: groupName(group.release, group.section, group.parallelKey),
+				name: `${group.release === parts[0]?.release ? '' : `${group.release.name}, `}${groupName(group.release, group.section, group.parallelKey)}`,
 				left: group.need - group.have,
 				text: group.text
 			}

@@ -7,8 +7,10 @@ import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { afterEach, beforeEach, expect, test } from 'vitest';
 import { countOwned, readCopies } from '../copies/read-copies.ts';
+import { listGoals } from '../goals/read-goals.ts';
 import { redo, undo } from '../journal/undo.ts';
 import { loadRelease } from '../releases/load-release.ts';
+import { search } from '../search/search.ts';
 import { readSettings } from '../settings.ts';
 import { openCollection } from './open.ts';
 
@@ -61,6 +63,26 @@ test('a collection of the first migration opens, keeps its copies, and undoes it
 	expect(await owned()).toEqual({ 'r/base-1': 1 });
 	await redo(collection);
 	expect(await owned()).toEqual({ 'r/base-1~brass': 2, 'r/base-1': 1 });
+	collection.close();
+});
+
+test('a collection of the third migration keeps its goals with their progress, and is found by search', async () => {
+	await earlierCollection(3, [
+		`INSERT INTO releases VALUES (1, 'r', 'Gull Row', 'M', '1994', NULL, '[]', '[]')`,
+		`INSERT INTO sections (id, release_id, key, position, name, kind, series, odds) VALUES (1, 1, 'base', 0, 'Base', 'base', '[]', '[]')`,
+		`INSERT INTO cards (id, release_id, section_id, key, position, number, title, subjects, marks) VALUES (1, 1, 1, 'base-1', 0, '1', 'Ada', '[]', '[]')`,
+		`INSERT INTO copies (id, release_id, card_key, quantity, condition, logged_at) VALUES (1, 1, 'base-1', 2, 'mint', 't')`,
+		`INSERT INTO goals VALUES (1, 1, 'All', '{"preset":"strict-master"}', 't')`,
+		`INSERT INTO goal_progress VALUES (1, 'base', '', 0, 1, 1)`
+	]);
+	const collection = await openCollection(readSettings({ JADE_DATA: folder }));
+	expect(await listGoals(collection.db)).toMatchObject([
+		{ name: 'All', have: 1, need: 1, rows: [{ releaseKey: 'r', sectionKey: 'base' }] }
+	]);
+	expect(await readCopies(collection.db, 1)).toMatchObject([
+		{ version: 'r/base-1', quantity: 2, condition: 'mint', status: 'kept', attributes: [] }
+	]);
+	expect(await search(collection.db, 'ada gull')).toMatchObject([{ title: 'Ada', owned: 2 }]);
 	collection.close();
 });
 

@@ -9,6 +9,7 @@ import { setSynonym } from '../copies/synonyms.ts';
 import { addPile } from '../copies/trays.ts';
 import type { Collection } from '../database/open.ts';
 import { makeGoal } from '../goals/make-goal.ts';
+import { listGoals } from '../goals/read-goals.ts';
 import { importRelease } from '../releases/import-release.ts';
 import { countReleases } from '../releases/list-releases.ts';
 
@@ -23,31 +24,46 @@ const collectors = import.meta.glob<string>('/demo/collector.json', {
 
 /**
  * Puts the demo world into an empty collection, as a person would: checklists imported, lines
- * logged, goals and binders made, all at the time the demo's collector names. False where the
+ * logged, goals and binders made, each at the time the demo's collector names. False where the
  * collection is not empty.
  */
 export async function loadDemo(collection: Collection): Promise<boolean> {
 	if ((await countReleases(collection.db)) > 0) return false;
 	const collector = await readCollector();
 	const at = (when: string): Collection => ({ ...collection, now: () => when });
-	const then = at(collector.now);
 	for (const read of Object.values(checklists)) {
-		must(await importRelease(then, must(readChecklistJson(await read()))));
+		must(await importRelease(at(collector.begun), must(readChecklistJson(await read()))));
 	}
-	const binders: (() => Promise<unknown>)[] = [];
-	for (const { binder, ...goal } of collector.goals) {
-		const { id } = must(await makeGoal(at(collector.begun), goal));
-		if (binder) binders.push(() => makeBinder(then, { goalId: id, ...binder }));
+	const steps: { readonly when: string; readonly take: (then: Collection) => Promise<unknown> }[] =
+		[
+			...collector.goals.map(({ binder: _, ...goal }) => ({
+				when: collector.begun,
+				take: async (then: Collection) => must(await makeGoal(then, goal))
+			})),
+			...collector.synonyms.map(({ word, means }) => ({
+				when: collector.begun,
+				take: async (then: Collection) => must(await setSynonym(then, word, means))
+			})),
+			...collector.entries.map(({ release, at: when = collector.now, ...entry }) => ({
+				when,
+				take: async (then: Collection) => must(await logLine(then, release, entry))
+			})),
+			...collector.trays.map(({ tray, name, cards, since }) => ({
+				when: since,
+				take: async (then: Collection) => must(await addPile(then, tray, name, cards))
+			})),
+			...collector.copies.map(({ version, fields }) => ({
+				when: collector.now,
+				take: async (then: Collection) => must(await addCopy(then, version, fields))
+			}))
+		];
+	const inOrder = [...steps].sort((a, b) => a.when.localeCompare(b.when));
+	for (const { when, take } of inOrder) await take(at(when));
+	const goals = await listGoals(collection.db);
+	for (const [i, { binder }] of collector.goals.entries()) {
+		const goalId = goals[i]?.id ?? 0;
+		if (binder) await makeBinder(at(collector.now), { goalId, ...binder });
 	}
-	for (const { release, at: when, ...entry } of collector.entries) {
-		must(await logLine(at(when ?? collector.now), release, entry));
-	}
-	for (const { version, fields } of collector.copies) must(await addCopy(then, version, fields));
-	for (const { tray, name, cards, since } of collector.trays) {
-		must(await addPile(at(since), tray, name, cards));
-	}
-	for (const { word, means } of collector.synonyms) must(await setSynonym(then, word, means));
-	for (const make of binders) await make();
 	return true;
 }
 

@@ -68,11 +68,12 @@
 			wide && 'truncate text-sm',
 			!wide && 'font-semibold',
 			!wide &&
-				((tile.state === 'spare' && isLong) || (tile.number?.length ?? 0) > 3
+				((tile.state !== 'have' && tile.state !== 'missing' && isLong) ||
+				(tile.number?.length ?? 0) > 3
 					? 'text-[13px]'
 					: 'text-[15px]'),
 			// The count of spares stands to the right of the number.
-			!wide && tile.state === 'spare' && 'mr-auto'
+			!wide && ['spare', 'incoming', 'upgrade'].includes(tile.state) && 'mr-auto'
 		]}
 	>
 		{wide ? tile.title : (tile.number ?? tile.title.slice(0, 3))}
