@@ -65,7 +65,7 @@ export const VIEWS = [
 	{
 		name: 'log',
 		path: '/log',
-		act: (page) => page.getByLabel('Entry line').fill('1-4 133x2 72 verdigris 14/120 nm Q7 F8-F10')
+		act: (page) => page.getByLabel('Entry line').fill('72 verdigris 14/120 nm 1-4 133x2 Q7 F8-F10')
 	},
 	{
 		name: 'stack',

@@ -185,6 +185,14 @@ test('a copy is described, photographed, found again, and its steps are taken ba
 	await page.getByRole('link', { name: /Lamp 2.*13\/120/ }).click();
 	await expect(page.getByText('in Tin box')).toBeVisible();
 
+	// A pile of three: one key takes one off, to be described by itself.
+	await log(request, empty.url, '2x3');
+	await page.reload();
+	await page.keyboard.press('x');
+	await expect(page.getByText('2 × not looked at')).toBeVisible();
+	await expect(page.getByLabel('Quantity')).toHaveValue('1');
+	await expect(page.getByText('✓ filled')).toBeVisible();
+
 	await page.getByRole('link', { name: 'Journal' }).click();
 	await page.getByRole('button', { name: 'Take back: Record a copy' }).click();
 	await expect(page.getByRole('alert')).toContainText('changed the same things later');

@@ -9,7 +9,7 @@
 
 <div aria-live="polite">
 	<p>
-		<strong class="font-serif text-5xl font-medium" data-testid="slots"
+		<strong class="font-serif text-5xl font-medium max-lg:text-3xl" data-testid="slots"
 			>{counted ? formatCount(counted.slots) : '…'}</strong
 		>
 		<span class="text-lg quiet">{counted?.slots === 1 ? 'slot' : 'slots'}</span>
@@ -19,7 +19,7 @@
 			{formatCount(counted.skipped)} left out, printed fewer than {formatCount(rules.leastRun)} times
 		</p>
 	{/if}
-	<ul class="mt-2 text-sm">
+	<ul class="mt-2 text-sm max-lg:hidden">
 		{#each counted?.rows.slice(0, MOST_ROWS) ?? [] as { name, count } (name)}
 			<li class="flex justify-between gap-3 border-b border-base-300 py-0.5">
 				<span class="truncate quiet" title={name}>{name}</span><span>{formatCount(count)}</span>

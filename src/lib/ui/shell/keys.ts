@@ -28,19 +28,28 @@ const SHEET: readonly KeyHint[] = [
 	{ keys: 'Ctrl S', does: 'save' }
 ];
 
+const STACK: readonly KeyHint[] = [
+	{ keys: 'Enter', does: 'take the card off the pile' },
+	{ keys: 'Backspace', does: 'in the empty line: take the last one back' }
+];
+
 const SPREAD: readonly KeyHint[] = [
 	{ keys: '← →', does: 'leaf back, leaf on' },
 	{ keys: 'Home  End', does: 'first page, last page' }
 ];
 
 export function keysOf(pathname: string): readonly KeyHint[] {
-	if (/^\/log/.test(pathname)) {
+	if (/^\/log$/.test(pathname)) {
 		return [{ keys: 'Enter', does: 'apply the entry line' }, ...WALL, ...EVERYWHERE];
 	}
 	if (/^\/goals\/\d/.test(pathname)) return [...WALL, ...EVERYWHERE];
 	if (/^\/releases\/[^/]+\/edit$/.test(pathname)) return [...SHEET, ...EVERYWHERE];
 	if (/^\/releases\/(?!import|outline|compare)[^/]+$/.test(pathname))
 		return [...WALL, ...EVERYWHERE];
+	if (/^\/releases\/[^/]+\/cards\//.test(pathname)) {
+		return [{ keys: 'x', does: 'take one card off a pile' }, ...EVERYWHERE];
+	}
+	if (/^\/log\/stack/.test(pathname)) return [...STACK, ...EVERYWHERE];
 	if (/^\/binders\/\d/.test(pathname)) return [...SPREAD, ...EVERYWHERE];
 	return EVERYWHERE;
 }

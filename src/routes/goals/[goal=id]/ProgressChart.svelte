@@ -18,6 +18,8 @@
 			if (gone || !canvas) return;
 			Chart.register(LineController, LineElement, PointElement, LinearScale, CategoryScale);
 			const style = getComputedStyle(canvas);
+			Chart.defaults.font.family = style.fontFamily;
+			Chart.defaults.font.size = 13;
 			const ink = style.getPropertyValue('--color-primary');
 			const paper = style.getPropertyValue('--color-base-300');
 			const line = (values: readonly number[], color: string, dash: number[]) => ({

@@ -89,7 +89,11 @@
 	{#if table}
 		<ColumnChoice {table} columns={HOLDING_COLUMNS} changed={() => void again()} />
 	{/if}
-	{#if preview}<SetChoice sets={preview.sets} changed={() => void again()} />{/if}
+	{#if preview}<SetChoice
+			sets={preview.sets}
+			releases={data.releases}
+			changed={() => void again()}
+		/>{/if}
 	<div class="flex flex-wrap items-center gap-3 lg:col-span-2">
 		<button class={['btn', !preview && 'btn-primary']} bind:this={previewButton} disabled={busy}
 			>Preview</button

@@ -3,7 +3,13 @@
 	import { countOf } from '$lib/ui/numerals';
 
 	/** What each set that the list names was taken for; a choice where it is not sure. */
-	let { sets, changed }: { sets: readonly MatchedSet[]; changed: () => void } = $props();
+	interface Props {
+		sets: readonly MatchedSet[];
+		releases: readonly { readonly key: string; readonly name: string }[];
+		changed: () => void;
+	}
+	let { sets, releases, changed }: Props = $props();
+	const names = $derived(new Map(releases.map(({ key, name }) => [key, name])));
 </script>
 
 <fieldset class="lg:col-span-2">
@@ -25,7 +31,7 @@
 					>
 						<option value="">none of these: keep the rows</option>
 						{#each candidates as { key, score } (key)}
-							<option value={key}>{key} ({Math.round(100 * score)} %)</option>
+							<option value={key}>{names.get(key) ?? key} ({Math.round(100 * score)} %)</option>
 						{/each}
 					</select>
 				</span>

@@ -4,6 +4,8 @@ import { numberingsOf } from '$lib/core/checklist/numbering';
 import { variantsOf } from '$lib/core/checklist/variant';
 import { parseVersionKey } from '$lib/core/checklist/version-key';
 import { repeatedSerials } from '$lib/core/goal/check-copy';
+import { nameVersion } from '$lib/core/checklist/name-version';
+import { stackSlots } from '$lib/server/goals/stack-slots';
 import { theCollection } from '$lib/server/collection';
 import { readCopies } from '$lib/server/copies/read-copies';
 import { photosOf } from '$lib/server/media/photos';
@@ -44,6 +46,17 @@ export const load = async ({ params, depends }) => {
 			photos: photos.filter(({ copyId }) => copyId === copy.id)
 		})),
 		repeated: repeatedSerials(own),
+		/** What goals make of it, slot by slot. */
+		wanted: (await stackSlots(db, stored.id))
+			.filter(({ versions }) =>
+				versions.some((version) => parseVersionKey(version)?.card === card.key)
+			)
+			.map(({ key, goal, versions, heldRank }) => ({
+				key,
+				goal,
+				isFilled: heldRank !== null,
+				version: nameVersion(release, versions[0] ?? '')
+			})),
 		before: neighbour(-1),
 		after: neighbour(1)
 	};

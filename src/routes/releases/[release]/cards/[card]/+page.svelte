@@ -9,6 +9,13 @@
 	const card = $derived(data.card);
 	const release = $derived(data.release);
 	const desk = createCopyDesk();
+	/** `x` takes one card off the first pile of the page. */
+	function onkeydown(event: KeyboardEvent) {
+		const isTyping = event.target instanceof HTMLElement && event.target.matches('input, select');
+		if (event.key !== 'x' || isTyping || event.ctrlKey || event.metaKey || event.altKey) return;
+		const pile = data.copies.find(({ quantity }) => quantity > 1);
+		if (pile) void desk.split(pile.id);
+	}
 	const cardPath = (key: string) =>
 		resolve('/releases/[release]/cards/[card]', { release: release.key, card: key });
 	const nameOf = ({ number, title }: { number: string | null; title: string }) =>
@@ -16,6 +23,8 @@
 </script>
 
 <svelte:head><title>{nameOf(card)} · {release.name} · Jade Binder</title></svelte:head>
+
+<svelte:window {onkeydown} />
 
 <header class="mt-4 mb-6 grid items-start gap-x-8 gap-y-4 sm:grid-cols-[9rem_1fr]">
 	<div class="w-36">
@@ -58,6 +67,19 @@
 	</p>
 {/each}
 
+{#if data.wanted.length > 0}
+	<h2 class="mb-1">What goals ask of it</h2>
+	<ul class="mb-6 flex flex-wrap gap-x-6 gap-y-1">
+		{#each data.wanted as { key, goal, isFilled, version } (`${goal} ${key}`)}
+			<li>
+				<span class={isFilled ? 'text-primary' : 'text-accent'}
+					>{isFilled ? '✓ filled' : 'missing'}</span
+				>
+				{version} <span class="quiet">for {goal}</span>
+			</li>
+		{/each}
+	</ul>
+{/if}
 <h2 class="mb-1">Versions and copies</h2>
 <ul>
 	{#each data.versions as version (version.key)}
