@@ -187,7 +187,7 @@ test('a copy is described, photographed, found again, and its steps are taken ba
 
 	// A pile of three: one key takes one off, to be described by itself.
 	await log(request, empty.url, '2x3');
-	await page.reload();
+	await page.reload({ waitUntil: 'networkidle' });
 	await page.keyboard.press('x');
 	await expect(page.getByText('2 × not looked at')).toBeVisible();
 	await expect(page.getByLabel('Quantity')).toHaveValue('1');
