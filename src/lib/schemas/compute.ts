@@ -144,6 +144,8 @@ export const PlanBinderInput = Type.Object(
 					number: Type.Union([Type.String({ maxLength: 60 }), Type.Null()]),
 					title: Type.String({ maxLength: 300 }),
 					rarity: Type.Optional(Word),
+					subject: Type.Optional(Word),
+					group: Type.Optional(Word),
 					block: Word
 				},
 				closed
@@ -167,7 +169,8 @@ export const PlanBinderOutput = Type.Object(
 			)
 		),
 		leaves: Whole,
-		emptyPockets: Whole
+		emptyPockets: Whole,
+		leastPages: Type.Optional(Whole)
 	},
 	closed
 );

@@ -1,5 +1,8 @@
-export const BINDER_ORDERS = ['number', 'rarity'] as const;
-/** `number`: as numbered. `rarity`: by rarity class, then alphabet. */
+export const BINDER_ORDERS = ['number', 'rarity', 'subject'] as const;
+/**
+ * `number`: as numbered. `rarity`: by rarity class, then alphabet. `subject`: all versions of one
+ * subject on one page, subjects paired.
+ */
 export type BinderOrder = (typeof BINDER_ORDERS)[number];
 
 export const BLOCK_STARTS = ['new-page', 'runs-on'] as const;

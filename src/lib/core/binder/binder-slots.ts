@@ -35,12 +35,14 @@ function slotsOfRelease(
 			const found = cards.get(version.cardKey);
 			if (!found)
 				throw new RangeError(`binderSlots: no card "${version.cardKey}" in ${release.key}`);
-			const { number, title, rarity } = found.card;
+			const { number, title, rarity, subjects, group } = found.card;
 			return {
 				key,
 				number,
 				title,
 				...(rarity === undefined ? {} : { rarity }),
+				subject: subjects[0] ?? title,
+				...(group === undefined ? {} : { group }),
 				block: `${isOneOfMany ? `${release.name}, ` : ''}${groupName(release, found.owner, version.parallelKey)}`
 			};
 		});

@@ -7,6 +7,10 @@ export interface BinderSlot {
 	readonly number: string | null;
 	readonly title: string;
 	readonly rarity?: string;
+	/** Whom it shows, for subject pages; left out: its title. */
+	readonly subject?: string;
+	/** Subjects of one group are rather laid together. */
+	readonly group?: string;
 	/** The numbering and finish it is filed under: its block in number order. */
 	readonly block: string;
 }
@@ -25,7 +29,7 @@ export interface BinderBlock {
  */
 export function orderBlocks(
 	slots: readonly BinderSlot[],
-	order: BinderOrder,
+	order: Exclude<BinderOrder, 'subject'>,
 	rarities: readonly string[]
 ): readonly BinderBlock[] {
 	const blocks = new Map<string, BinderSlot[]>();

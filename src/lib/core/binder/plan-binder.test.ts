@@ -120,3 +120,33 @@ describe('spreads', () => {
 		);
 	});
 });
+
+describe('subject pages', () => {
+	// Two years: four versions of a subject in one, five in the next; one subject in one year only.
+	const slots = ['Ada', 'Bram', 'Cato'].flatMap((subject) =>
+		(subject === 'Cato' ? [1995] : [1994, 1995]).flatMap((year) =>
+			Array.from({ length: year === 1994 ? 4 : 5 }, (_, i) => ({
+				key: `${subject} ${year} ${i}`,
+				number: String(i),
+				title: `${subject}, ${i}`,
+				subject,
+				block: String(year)
+			}))
+		)
+	);
+
+	test('every subject lies on one page, whatever blocks it comes from', () => {
+		const layout = { pageKind: '3x3', order: 'subject', blockStart: 'new-page' } as const;
+		const plan = planBinder(slots, layout);
+		expect(plan.pages.map(({ blocks }) => blocks)).toEqual([['Ada'], ['Bram'], ['Cato']]);
+		expect(plan).toMatchObject({ leaves: 2, emptyPockets: 4, leastPages: 3 });
+		expect(plan.pages[0]?.pockets.slice(3, 5)).toEqual(['Ada 1994 3', 'Ada 1995 0']);
+	});
+
+	test('on smaller pages a subject fills whole ones, and its rest shares one', () => {
+		const layout = { pageKind: '2x2', order: 'subject', blockStart: 'new-page' } as const;
+		const { pages } = planBinder(slots, layout);
+		expect(pages.map(({ pockets }) => pockets.filter(Boolean).length)).toEqual([4, 4, 4, 4, 4, 3]);
+		expect(new Set(pages.flatMap(({ pockets }) => pockets.filter(Boolean))).size).toBe(23);
+	});
+});

@@ -1,6 +1,7 @@
 import type { BinderLayout } from './binder-layout.ts';
-import { orderBlocks, type BinderSlot } from './order-blocks.ts';
+import { orderBlocks, type BinderBlock, type BinderSlot } from './order-blocks.ts';
 import { pageKindOf } from './page-kind.ts';
+import { subjectPages } from './subject-pages.ts';
 
 /** One face of a leaf. Odd pages are fronts and lie on the right, even ones are backs. */
 export interface BinderPage {
@@ -18,6 +19,8 @@ export interface BinderPlan {
 	readonly leaves: number;
 	/** Pockets of those pages that nothing belongs in. */
 	readonly emptyPockets: number;
+	/** Of subject pages: no arrangement that splits no subject has fewer. */
+	readonly leastPages?: number;
 }
 
 /**
@@ -33,9 +36,33 @@ export function planBinder(
 ): BinderPlan {
 	const { rows, columns } = pageKindOf(layout.pageKind);
 	const size = rows * columns;
-	const pages: { blocks: string[]; pockets: (string | null)[] }[] = [];
-	for (const block of orderBlocks(slots, layout.order, rarities)) {
-		let page = layout.blockStart === 'runs-on' ? pages.at(-1) : undefined;
+	const { pages, leastPages } =
+		layout.order === 'subject'
+			? subjectPages(slots, size)
+			: blockPages(orderBlocks(slots, layout.order, rarities), layout, size);
+	return {
+		pages: pages.map(({ blocks, pockets }, i) => ({
+			page: i + 1,
+			blocks,
+			pockets: [...pockets, ...Array<null>(size - pockets.length).fill(null)]
+		})),
+		leaves: Math.ceil(pages.length / 2),
+		emptyPockets: pages.length * size - slots.length,
+		...(leastPages === undefined ? {} : { leastPages })
+	};
+}
+
+function blockPages(
+	blocks: readonly BinderBlock[],
+	{ blockStart }: BinderLayout,
+	size: number
+): {
+	readonly pages: readonly { readonly blocks: string[]; readonly pockets: string[] }[];
+	readonly leastPages?: number;
+} {
+	const pages: { blocks: string[]; pockets: string[] }[] = [];
+	for (const block of blocks) {
+		let page = blockStart === 'runs-on' ? pages.at(-1) : undefined;
 		for (const slot of block.slots) {
 			if (!page || page.pockets.length === size) {
 				page = { blocks: [], pockets: [] };
@@ -45,13 +72,5 @@ export function planBinder(
 			page.pockets.push(slot.key);
 		}
 	}
-	return {
-		pages: pages.map(({ blocks, pockets }, i) => ({
-			page: i + 1,
-			blocks,
-			pockets: [...pockets, ...Array<null>(size - pockets.length).fill(null)]
-		})),
-		leaves: Math.ceil(pages.length / 2),
-		emptyPockets: pages.length * size - slots.length
-	};
+	return { pages };
 }

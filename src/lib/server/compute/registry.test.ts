@@ -40,6 +40,17 @@ const EXAMPLES: Readonly<Record<string, { body: unknown; holds: unknown }>> = {
 		body: { outline: 'release R, M, 1994\nbase Base: 1-9\nodd line' },
 		holds: { cards: 9, versions: 9, problems: [{ line: 3 }] }
 	},
+	'pair-groups': {
+		body: {
+			groups: [
+				{ key: 'a', size: 4 },
+				{ key: 'b', size: 5 }
+			],
+			capacity: 9
+		},
+		// ● Four versions and five fill one page. Common practice, no source.
+		holds: { leastPages: 1, isExact: true }
+	},
 	'match-holdings': {
 		body: {
 			checklists: [checklist],

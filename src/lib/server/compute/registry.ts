@@ -6,6 +6,7 @@ import { compareReleasesComputation } from './compare-releases.ts';
 import { expandChecklist } from './expand-checklist.ts';
 import { fillSlotsComputation } from './fill-slots.ts';
 import { matchHoldingsComputation } from './match-holdings.ts';
+import { pairGroupsComputation } from './pair-groups.ts';
 import { planBinderComputation } from './plan-binder.ts';
 import { production } from './production.ts';
 import { readOutlineComputation } from './read-outline.ts';
@@ -31,7 +32,8 @@ export const COMPUTATIONS: readonly Computation[] = [
 	production,
 	readOutlineComputation,
 	scopeGoalComputation,
-	matchHoldingsComputation
+	matchHoldingsComputation,
+	pairGroupsComputation
 ];
 
 export type Answer =

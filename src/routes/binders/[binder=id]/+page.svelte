@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { resolve } from '$app/paths';
-	import { pageKindOf } from '$lib/core/binder/page-kind';
+	import { PAGE_KINDS, pageKindOf } from '$lib/core/binder/page-kind';
 	import { countOf } from '$lib/ui/numerals';
 	import BinderSpread from '$lib/ui/spread/BinderSpread.svelte';
 
@@ -27,7 +27,9 @@
 				data.plan.leaves,
 				'leaf',
 				'leaves'
-			)}
+			)}{#if data.plan.leastPages !== undefined}, {data.plan.leastPages === data.plan.pages.length
+					? 'the fewest there can be'
+					: `${data.plan.leastPages} at the least`}{/if}
 		</p>
 	</div>
 	<form
@@ -39,7 +41,17 @@
 				update({ reset: false })}
 		class="flex flex-wrap items-end gap-3"
 	>
-		<input type="hidden" name="pageKind" value={data.binder.layout.pageKind} />
+		<label class="block"
+			><span class="block text-sm quiet">Pages</span>
+			<select
+				class="select w-24 select-sm"
+				name="pageKind"
+				value={data.binder.layout.pageKind}
+				onchange={relay}
+			>
+				{#each PAGE_KINDS as { key, name } (key)}<option value={key}>{name}</option>{/each}
+			</select></label
+		>
 		<label class="block"
 			><span class="block text-sm quiet">Order</span>
 			<select
@@ -50,6 +62,7 @@
 			>
 				<option value="number">Number</option>
 				<option value="rarity">Rarity class, then alphabet</option>
+				<option value="subject">Subject by subject, paired</option>
 			</select></label
 		>
 		<label class="block"

@@ -1,0 +1,44 @@
+import { compareTitles } from '../checklist/compare-card-numbers.ts';
+import type { BinderSlot } from './order-blocks.ts';
+import { pairGroups } from './pair-groups.ts';
+
+/** Pages of slots by subject, before they are numbered. */
+export interface SubjectPages {
+	readonly pages: readonly {
+		readonly blocks: readonly string[];
+		readonly pockets: readonly string[];
+	}[];
+	/** No arrangement that splits no subject has fewer. */
+	readonly leastPages: number;
+}
+
+/**
+ * Lays all slots of one subject on one page, subjects paired so that the fewest pages are used: same
+ * group first, then neighbours in the alphabet. Inside a subject slots keep the order given.
+ */
+export function subjectPages(slots: readonly BinderSlot[], pocketsAPage: number): SubjectPages {
+	const subjects = new Map<string, BinderSlot[]>();
+	for (const slot of slots) {
+		const name = slot.subject ?? slot.title;
+		const own = subjects.get(name);
+		if (own) own.push(slot);
+		else subjects.set(name, [slot]);
+	}
+	const inOrder = [...subjects].sort(([a], [b]) => compareTitles(a, b) || (a < b ? -1 : 1));
+	const { pages, leastPages } = pairGroups(
+		inOrder.map(([key, own]) => ({ key, size: own.length, label: own[0]?.group })),
+		pocketsAPage
+	);
+	const laid = new Map<string, number>();
+	return {
+		leastPages,
+		pages: pages.map(({ groups }) => ({
+			blocks: groups.map(({ key }) => key),
+			pockets: groups.flatMap(({ key, pockets }) => {
+				const from = laid.get(key) ?? 0;
+				laid.set(key, from + pockets);
+				return (subjects.get(key) ?? []).slice(from, from + pockets).map((slot) => slot.key);
+			})
+		}))
+	};
+}
