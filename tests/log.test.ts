@@ -242,6 +242,21 @@ test('on the phone: wants are ticked off with a tap, and a stack is gone through
 	);
 	await page.getByRole('button', { name: '17', exact: true }).click();
 	await expect(page.getByText('38', { exact: true })).toBeVisible();
+	// Two sets, one copy there already: a tap adds the second one, another takes only that back.
+	await log(request, empty.url, '5 good');
+	const rules = { preset: 'base', sets: 2 };
+	await request.post(`${empty.url}/api/goals`, { data: { release: RELEASE, rules } });
+	await page.goto(`${empty.url}/goals/2/wants`, { waitUntil: 'networkidle' });
+	const five = page.getByRole('button', { name: '5', exact: true });
+	const owned = async () => {
+		const csv = await (await request.get(`${empty.url}/api/holdings.csv`)).text();
+		return csv.split('\r\n').filter((row) => row.includes(',Base,5,')).length;
+	};
+	await five.click();
+	await expect.poll(owned).toBe(2);
+	await five.click();
+	await expect.poll(owned).toBe(1);
+	expect(await (await request.get(`${empty.url}/api/holdings.csv`)).text()).toContain('good');
 	const wide = await page.evaluate(() => document.documentElement.scrollWidth);
 	expect(wide).toBeLessThanOrEqual(390);
 	await page.goto(`${empty.url}/log/stack?release=${RELEASE}`, { waitUntil: 'networkidle' });

@@ -9,7 +9,7 @@ export const PairGroupsInput = Type.Object(
 	{
 		groups: Type.Array(
 			Type.Object({ key: Word, size: Count, label: Type.Optional(Word) }, closed),
-			{ maxItems: 20_000 }
+			{ maxItems: 5000 }
 		),
 		capacity: Count
 	},

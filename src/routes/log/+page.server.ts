@@ -1,4 +1,4 @@
-import { countOwned, readCopies } from '$lib/server/copies/read-copies';
+import { countIncoming, countOwned, readCopies } from '$lib/server/copies/read-copies';
 import { fail } from '@sveltejs/kit';
 import { listSynonyms } from '$lib/server/copies/synonyms';
 import { addPile, listTrays, removePile, TRAYS } from '$lib/server/copies/trays';
@@ -10,8 +10,10 @@ export const load = async ({ parent, depends }) => {
 	const { db, now } = await theCollection();
 	const { release } = await parent();
 	const id = release === null ? null : await findRelease(db, release.key);
+	const copies = id === null ? [] : await readCopies(db, id);
 	return {
-		owned: id === null ? [] : [...countOwned(await readCopies(db, id))],
+		owned: [...countOwned(copies)],
+		incoming: [...countIncoming(copies)],
 		synonyms: await listSynonyms(db),
 		trays: (await listTrays(db)).map((pile) => ({
 			...pile,

@@ -14,6 +14,7 @@
 			release={data.release}
 			releases={data.releases}
 			owned={data.owned}
+			incoming={data.incoming}
 			synonyms={data.synonyms}
 			trays={data.trays}
 			problems={form?.problems ?? []}

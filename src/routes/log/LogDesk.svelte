@@ -16,12 +16,13 @@
 		release: Release;
 		releases: readonly { readonly key: string; readonly name: string }[];
 		owned: readonly (readonly [string, number])[];
+		incoming: readonly (readonly [string, number])[];
 		synonyms: readonly { readonly id: number; readonly word: string; readonly means: string }[];
 		trays: ComponentProps<typeof Trays>['piles'];
 		/** What is wrong with a pile that was to be put in a tray. */
 		problems: readonly Problem[];
 	}
-	let { release, releases, owned, synonyms, trays, problems }: Props = $props();
+	let { release, releases, owned, incoming, synonyms, trays, problems }: Props = $props();
 
 	let numberingKey = $state('');
 	let parallelKey = $state('');
@@ -101,7 +102,7 @@
 
 <ReleaseWalls
 	{release}
-	holdings={{ owned: book.owned }}
+	holdings={{ owned: book.owned, incoming: new Map(incoming) }}
 	numberingKey={numberingKey || null}
 	parallelKey={parallelKey || null}
 	pending={book.pending}

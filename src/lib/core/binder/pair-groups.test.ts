@@ -69,8 +69,9 @@ describe('subjects on pages of nine', () => {
 	});
 });
 
-// Published: Martello and Toth (1990), chapter 8; the example of the bound is worked by hand: of
-// 70, 60, 50, 33, 33, 33, 11, 7, 3 in 100 the sum alone asks for 3 pages, L2 for 4.
+// The bound is Martello and Toth's L2 (1990, from memory). The case is ours, worked by hand: of 300 in
+// pages of 100 the sum asks for 3; with 33 as threshold 70 and 60 take a page each, 149 less the 40
+// left beside 60 need two more.
 test('the lower bound of a worked example', () => {
 	const sizes = [70, 60, 50, 33, 33, 33, 11, 7, 3];
 	expect(leastPagesFor(sizes, 100)).toBe(4);
@@ -114,6 +115,16 @@ describe('for all groups', () => {
 			{ numRuns: 60 }
 		);
 	});
+});
+
+test('large pages and many groups come to an end, and say whether they are exact', () => {
+	const sizes = Array.from({ length: 900 }, (_, i) => 7 + ((i * 37) % 61));
+	const { pages, leastPages, isExact } = pairGroups(groupsOf(sizes), 200);
+	expect(pages.length).toBeGreaterThanOrEqual(leastPages);
+	// First fit decreasing at the worst: at most 11/9 of the fewest, which the bound may only undercut.
+	expect(pages.length).toBeLessThanOrEqual(Math.floor((11 * leastPages) / 9 + 6 / 9) + 2);
+	if (pages.length === leastPages) expect(isExact).toBe(true);
+	expect(pages.flatMap((page) => page.groups)).toHaveLength(900);
 });
 
 test.each<[string, SubjectGroup[], number, RegExp]>([

@@ -23,12 +23,14 @@ export interface Pairing {
 
 /** Steps of the search after which the best found is taken: some 60 groups need far fewer. */
 const MOST_STEPS = 200_000;
+/** Of more pages than these no better packing is looked for: the search goes as deep as there are pages. */
+const MOST_PAGES = 1000;
 
 /**
  * Lays subjects out on pages so that the fewest pages are used and no group is split: 4 + 5 fill one
  * page of nine. It is bin packing (NP-hard); the number of pages is found exactly by completing one
  * page after the other (Korf, 2002) as long as the search stays small, else by first fit decreasing,
- * which needs at most 11/9 of the fewest pages, and 6/9 more (Dósa, 2007). Which groups of one size go
+ * which needs at most 11/9 of the fewest pages, and 6/9 more (Dósa, 2007; sources from memory). Which groups of one size go
  * together is chosen by label, then by nearness in the order given; that choice is a good one, not the best.
  *
  * @param capacity pockets of a page, at least 1
@@ -84,6 +86,7 @@ function packSizes(
 ): { readonly pages: readonly (readonly number[])[]; readonly isExact: boolean } {
 	const greedy = firstFitDecreasing(sizes, capacity);
 	if (greedy.length === bound) return { pages: greedy, isExact: true };
+	if (greedy.length > MOST_PAGES) return { pages: greedy, isExact: false };
 	const counts = new Array<number>(capacity + 1).fill(0);
 	for (const size of sizes) counts[size] = (counts[size] ?? 0) + 1;
 	let steps = 0;
@@ -99,7 +102,7 @@ function packSizes(
 			if (largest < 1) return [];
 			const total = counts.reduce((all, count, size) => all + count * size, 0);
 			if (left === 0 || total > left * capacity || ++steps > MOST_STEPS) return null;
-			const state = counts.join();
+			const state = `${left} ${counts.join()}`;
 			if (failed.has(state)) return null;
 			for (const page of pagesWith(largest)) {
 				for (const size of page) counts[size] = (counts[size] ?? 0) - 1;
@@ -119,6 +122,7 @@ function packSizes(
 		const left = [...counts];
 		left[largest] = (left[largest] ?? 0) - 1;
 		const grow = (page: number[], room: number, most: number) => {
+			if (++steps > MOST_STEPS) return;
 			let isFull = true;
 			for (let size = Math.min(room, most); size >= 1; size--) {
 				if ((left[size] ?? 0) === 0) continue;

@@ -132,7 +132,7 @@ describe('for all holdings', () => {
 						});
 						// Two cards of a numbering may bear the same title: only numbers tell them apart then.
 						const titles = cards.flatMap(({ card }) => (card.number === null ? [card.title] : []));
-						if (titles.length > 0) return;
+						if (titles.length > 0) continue;
 						expect(problems).toEqual([]);
 						expect(new Set(changes.map(({ version }) => version))).toEqual(
 							new Set(cards.map(({ version }) => version))

@@ -3,7 +3,7 @@ import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
 import type { Reader } from './open.ts';
 
 /**
- * Reads many rows of a table as one JSON text: ten times faster than row by row, where the client
+ * Reads many rows of a table as one JSON text: several times faster than row by row, where the client
  * makes an object with named and numbered fields of each. The result is the same.
  */
 export async function readRows<Table extends SQLiteTable>(

@@ -2,6 +2,7 @@ import { error } from '@sveltejs/kit';
 import { missingList } from '$lib/core/goal/missing-list';
 import { totalProgress } from '$lib/core/goal/progress';
 import { theCollection } from '$lib/server/collection';
+import { countOwned } from '$lib/server/copies/read-copies';
 import { readGoal } from '$lib/server/goals/read-goals';
 
 /** What is missing, card by card: to carry to a fair, or to print. */
@@ -9,7 +10,7 @@ export const load = async ({ params, depends }) => {
 	depends('jade:copies');
 	const found = await readGoal((await theCollection()).db, Number(params.goal));
 	if (!found) error(404, 'There is no such goal. It may have been removed; undo brings it back.');
-	const { goal, releases, slots, filling } = found;
+	const { goal, releases, copies, slots, filling } = found;
 	const groups = releases.flatMap((release, i) =>
 		missingList(release, slots, filling).map(({ name, have, need, cards }) => ({
 			name: i === 0 ? name : `${release.name}, ${name}`,
@@ -26,6 +27,8 @@ export const load = async ({ params, depends }) => {
 	);
 	return {
 		goal: { id: goal.id, name: goal.name },
+		/** What is there already: a copy that fills another set, or is not good enough for this one. */
+		owned: [...countOwned(copies)],
 		groups: groups.filter(({ cards }) => cards.length > 0),
 		...totalProgress(groups)
 	};

@@ -5,7 +5,7 @@
 	import ProblemList from '$lib/ui/ProblemList.svelte';
 
 	let { data } = $props();
-	const book = createOwnedBook({ owned: () => [] });
+	const book = createOwnedBook({ owned: () => data.owned });
 	/** Cards ticked here since the page was opened: they stay where they are, so that a slip is seen. */
 	let found = $state.raw<ReadonlySet<string>>(new Set());
 
@@ -15,12 +15,14 @@
 		if (isFound) next.add(version);
 		else next.delete(version);
 		found = next;
-		await book.setOwned([{ version, quantity: isFound ? 1 : 0 }]);
+		await book.setOwned([{ version, quantity: (before.get(version) ?? 0) + (isFound ? 1 : 0) }]);
 	}
 
 	/** As it was when the page was opened: a card that is ticked does not vanish under the finger. */
 	// svelte-ignore state_referenced_locally
 	const groups = data.groups;
+	// svelte-ignore state_referenced_locally
+	const before = new Map(data.owned);
 </script>
 
 <svelte:head><title>Wants: {data.goal.name} · Jade Binder</title></svelte:head>
