@@ -1,4 +1,4 @@
-import { missingList } from '$lib/core/goal/missing-list';
+import { goalGroups } from '$lib/core/goal/goal-groups';
 import { nextBest } from '$lib/core/goal/next-best';
 import { listBinders } from '$lib/server/binders/binders';
 import { theCollection } from '$lib/server/collection';
@@ -14,9 +14,7 @@ export const load = async ({ depends }) => {
 	const next = new Map(
 		states.map(({ goal, releases, slots, filling }) => [
 			goal.id,
-			nextBest(
-				releases.map((release) => ({ release, groups: missingList(release, slots, filling) }))
-			)
+			nextBest(goalGroups(releases, slots, filling))
 		])
 	);
 	return {

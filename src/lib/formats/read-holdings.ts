@@ -3,6 +3,7 @@ import { COPY_STATUSES } from '../core/goal/copy-record.ts';
 import type { HoldingFields, HoldingRow } from '../core/holdings/holding-row.ts';
 import { parseListCell } from '../core/checklist/list-cell.ts';
 import { bad, good, type Outcome, type Problem } from '../core/problem.ts';
+import { toMinor } from '../core/worth/money.ts';
 import { decodeText } from './decode-text.ts';
 import { HOLDING_COLUMNS, HOLDING_SYNONYMS, type HoldingColumn } from './holdings-columns.ts';
 import { readCsvTable } from './read-csv-table.ts';
@@ -112,11 +113,12 @@ function fieldsOf(
 		const text = cell(field).toLowerCase();
 		return text === '' ? undefined : (words.find((one) => one === text) ?? misread(field));
 	};
+	const money = cell('currency').toUpperCase() || currency || 'EUR';
 	const amount = (field: HoldingColumn) => {
 		if (cell(field) === '') return undefined;
 		const [, number] = /^[^\d-]*(\d[\d.,' ]*)[^\d]*$/.exec(cell(field)) ?? [];
 		const value = number === undefined ? NaN : readAmount(number);
-		return Number.isFinite(value) ? Math.round(value * 100) : misread(field);
+		return Number.isFinite(value) ? toMinor(value, money) : misread(field);
 	};
 	const day = (field: HoldingColumn) => {
 		const text = cell(field);
@@ -133,7 +135,6 @@ function fieldsOf(
 	if (!isCount) misread('quantity');
 	const costMinor = amount('cost');
 	const valueMinor = amount('value');
-	const money = cell('currency').toUpperCase() || currency;
 	const fields = {
 		quantity: isCount ? quantity : 1,
 		condition: word('condition', CONDITIONS),
@@ -144,7 +145,7 @@ function fieldsOf(
 		status: word('status', COPY_STATUSES),
 		costMinor,
 		valueMinor,
-		currency: costMinor !== undefined || valueMinor !== undefined ? (money ?? 'EUR') : undefined,
+		currency: costMinor !== undefined || valueMinor !== undefined ? money : undefined,
 		valueSource: cell('value from') || undefined,
 		valueOn: day('valued on'),
 		acquiredOn: day('got on'),

@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { formatListCell } from '../core/checklist/list-cell.ts';
 import { cardsOf, type Release } from '../core/checklist/release.ts';
+import { formatMinor } from '../core/worth/money.ts';
 import { parseVersionKey } from '../core/checklist/version-key.ts';
 import type { CopyRecord } from '../core/goal/copy-record.ts';
 import { HOLDING_COLUMNS, type HoldingColumn } from './holdings-columns.ts';
@@ -31,8 +32,8 @@ export function holdingsTable(
 				'graded by': copy.house ?? '',
 				certificate: copy.certificate ?? '',
 				status: copy.status,
-				cost: money(copy.costMinor),
-				value: money(copy.valueMinor),
+				cost: money(copy.costMinor, copy.currency),
+				value: money(copy.valueMinor, copy.currency),
 				currency: copy.currency ?? '',
 				'value from': copy.valueSource ?? '',
 				'valued on': copy.valueOn ?? '',
@@ -52,6 +53,6 @@ export function formatHoldingsCsv(parts: Parameters<typeof holdingsTable>[0]): s
 	return `${Papa.unparse(holdingsTable(parts) as string[][], { newline: '\r\n' })}\r\n`;
 }
 
-function money(minor: number | undefined): string {
-	return minor === undefined ? '' : (minor / 100).toFixed(2);
+function money(minor: number | undefined, currency = 'EUR'): string {
+	return minor === undefined ? '' : formatMinor(minor, currency);
 }

@@ -1,3 +1,5 @@
+import { formatMinor } from '$lib/core/worth/money';
+
 const whole = new Intl.NumberFormat('en');
 const moment = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
@@ -11,7 +13,9 @@ export const countOf = (count: number, one: string, many = `${one}s`): string =>
 /** An ISO 8601 time as people read it. */
 export const formatMoment = (iso: string): string => moment.format(new Date(iso));
 
-/** An amount in minor units of a currency with two decimals. */
+/** An amount in minor units of its currency. */
 export function formatMoney(minor: number, currency: string): string {
-	return new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(minor / 100);
+	return new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(
+		Number(formatMinor(minor, currency))
+	);
 }

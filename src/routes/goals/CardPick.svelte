@@ -1,22 +1,25 @@
 <script lang="ts">
+	import { nameCard, pickCard, type PickableCard } from '$lib/core/goal/pick-card';
+	import type { Problem } from '$lib/core/problem';
+	import ProblemList from '$lib/ui/ProblemList.svelte';
+
 	interface Props {
-		cards: readonly { readonly key: string; readonly name: string }[];
+		cards: readonly PickableCard[];
 		picked: readonly string[];
 		isOne: boolean;
 		change: (picked: readonly string[]) => void;
 	}
 	let { cards, picked, isOne, change }: Props = $props();
 	let text = $state('');
-	const names = $derived(new Map(cards.map(({ key, name }) => [key, name])));
+	let problems = $state.raw<readonly Problem[]>([]);
+	const names = $derived(new Map(cards.map((card) => [card.key, nameCard(card)])));
 
-	/** Takes a card by its number, its title, or both. */
 	function pick() {
-		const wanted = text.trim().toLowerCase();
-		const found = cards.find(
-			({ name }) => name.toLowerCase() === wanted || name.toLowerCase().split(' ')[0] === wanted
-		);
-		if (!found) return;
-		change(isOne ? [found.key] : [...new Set([...picked, found.key])]);
+		if (text.trim() === '') return;
+		const outcome = pickCard(cards, text);
+		problems = outcome.ok ? [] : outcome.problems;
+		if (!outcome.ok) return;
+		change(isOne ? [outcome.value.key] : [...new Set([...picked, outcome.value.key])]);
 		text = '';
 	}
 </script>
@@ -39,8 +42,9 @@
 		<button type="button" class="btn btn-sm" onclick={pick}>{isOne ? 'Take' : 'Add'}</button>
 	</div>
 	<datalist id="cards-to-pick">
-		{#each cards as { key, name } (key)}<option value={name}></option>{/each}
+		{#each cards as card (card.key)}<option value={nameCard(card)}></option>{/each}
 	</datalist>
+	{#if problems.length > 0}<div class="mt-2" role="alert"><ProblemList {problems} /></div>{/if}
 	<ul class="mt-2 flex flex-wrap gap-x-4 gap-y-1">
 		{#each picked as key (key)}
 			<li>

@@ -5,8 +5,9 @@ import type { Release } from '../../core/checklist/release.ts';
 import { parseVersionKey } from '../../core/checklist/version-key.ts';
 import type { CopyRecord } from '../../core/goal/copy-record.ts';
 import type { Reader } from '../database/open.ts';
-import { copies, releases } from '../database/tables/index.ts';
-import { toCopy, type StoredCopy } from './read-copies.ts';
+import { copies } from '../database/tables/index.ts';
+import { loadReleases } from '../releases/load-release.ts';
+import { toCopy } from './read-copies.ts';
 
 /** What of a copy a person may change; null or an empty text takes a field away. */
 export type CopyFields = {
@@ -28,16 +29,13 @@ export function placeOf(releaseId: number, version: string) {
 	return { releaseId, cardKey, parallelKey, variantKey };
 }
 
-export async function readCopy(
-	db: Reader,
-	id: number
-): Promise<{ readonly copy: StoredCopy; readonly releaseId: number } | null> {
-	const [found] = await db
-		.select({ release: releases.key, row: copies })
-		.from(copies)
-		.innerJoin(releases, eq(copies.releaseId, releases.id))
-		.where(eq(copies.id, id));
-	return found ? { copy: toCopy(found.release, found.row), releaseId: found.row.releaseId } : null;
+/** A copy with the release it is of; null where there is none. */
+export async function readCopy(db: Reader, id: number) {
+	const [row] = await db.select().from(copies).where(eq(copies.id, id));
+	const [stored] = row ? await loadReleases(db, [row.releaseId]) : [];
+	if (!row || !stored) return null;
+	const { release } = stored;
+	return { copy: toCopy(release.key, row), releaseId: row.releaseId, release };
 }
 
 /** The print run of a version; null where it is not numbered, undefined where there is no such version. */

@@ -1,12 +1,13 @@
 import { eq } from 'drizzle-orm';
 import { nameVersion } from '../../core/checklist/name-version.ts';
 import { parseVersionKey } from '../../core/checklist/version-key.ts';
+import type { Release } from '../../core/checklist/release.ts';
 import { checkCopy, repeatedSerials } from '../../core/goal/check-copy.ts';
 import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
 import type { Collection, Transaction } from '../database/open.ts';
 import { copies } from '../database/tables/index.ts';
 import { makeChange } from '../journal/change.ts';
-import { findRelease, loadReleases } from '../releases/load-release.ts';
+import { loadRelease } from '../releases/load-release.ts';
 import { fieldsAsRow, placeOf, printRunOf, readCopy, type CopyFields } from './copy-rows.ts';
 import { readCopies, toCopy } from './read-copies.ts';
 import { removeCopyRows } from './remove-copy-rows.ts';
@@ -30,21 +31,22 @@ export function addCopy(
 ): Promise<Done> {
 	return makeChange(collection, async (record, tx) => {
 		const releaseKey = parseVersionKey(version)?.release ?? '';
-		const releaseId = await findRelease(tx, releaseKey);
-		if (releaseId === null) return refused([{ message: 'this release is not in the collection' }]);
+		const stored = await loadRelease(tx, releaseKey);
+		if (!stored) return refused([{ message: 'this release is not in the collection' }]);
+		const { id: releaseId, release } = stored;
 		const row = {
 			...placeOf(releaseId, version),
 			quantity: 1,
 			loggedAt: collection.now(),
 			...fieldsAsRow(fields)
 		};
-		const problems = await problemsOf(tx, releaseId, version, row);
+		const problems = problemsOf(release, version, row);
 		if (problems.length > 0) return refused(problems);
 		const [copy] = await record.insert(copies, [row]);
 		if (!copy) throw new RangeError(`addCopy: ${version} was not stored`);
 		return {
 			value: good({ id: copy.id }, await warningsOf(tx, releaseId, version)),
-			label: `Record a copy: ${await titleOf(tx, releaseId, version)}`,
+			label: `Record a copy: ${titleOf(release, version)}`,
 			touches: [releaseId]
 		};
 	});
@@ -60,16 +62,16 @@ export function editCopy(
 	return makeChange(collection, async (record, tx) => {
 		const found = await readCopy(tx, id);
 		if (!found) return refused([noCopy]);
-		const { releaseId } = found;
+		const { releaseId, release } = found;
 		const wanted = version ?? found.copy.version;
 		const [before] = await tx.select().from(copies).where(eq(copies.id, id));
 		const row = { ...placeOf(releaseId, wanted), ...fieldsAsRow(fields) };
-		const problems = await problemsOf(tx, releaseId, wanted, { ...before, ...row });
+		const problems = problemsOf(release, wanted, { ...before, ...row });
 		if (problems.length > 0) return refused(problems);
 		await record.update(copies, id, row);
 		return {
 			value: good({ id }, await warningsOf(tx, releaseId, wanted)),
-			label: `Change a copy: ${await titleOf(tx, releaseId, wanted)}`,
+			label: `Change a copy: ${titleOf(release, wanted)}`,
 			touches: [releaseId]
 		};
 	});
@@ -103,34 +105,28 @@ export function removeCopy(collection: Collection, id: number): Promise<Done> {
 		await removeCopyRows(record, tx, [id]);
 		return {
 			value: good({ id }),
-			label: `Take out a copy: ${await titleOf(tx, found.releaseId, found.copy.version)}`,
+			label: `Take out a copy: ${titleOf(found.release, found.copy.version)}`,
 			touches: [found.releaseId]
 		};
 	});
 }
 
-async function problemsOf(
-	tx: Transaction,
-	releaseId: number,
+function problemsOf(
+	release: Release,
 	version: string,
 	row: Partial<typeof copies.$inferInsert>
-): Promise<readonly Problem[]> {
-	const [stored] = await loadReleases(tx, [releaseId]);
-	const printRun = stored ? printRunOf(stored.release, version) : undefined;
-	if (!stored || printRun === undefined) {
+): readonly Problem[] {
+	const printRun = printRunOf(release, version);
+	if (printRun === undefined) {
 		return [{ field: 'version', message: `"${version}" is no version of this release` }];
 	}
-	const copy = toCopy(stored.release.key, {
-		...EMPTY,
-		...row
-	} as typeof copies.$inferSelect);
+	const copy = toCopy(release.key, { ...EMPTY, ...row } as typeof copies.$inferSelect);
 	return checkCopy(copy, printRun);
 }
 
 /** "Harbour Lights 1994, 27, Verdigris" */
-async function titleOf(tx: Transaction, releaseId: number, version: string): Promise<string> {
-	const [stored] = await loadReleases(tx, [releaseId]);
-	return stored ? `${stored.release.name}, ${nameVersion(stored.release, version)}` : version;
+function titleOf(release: Release, version: string): string {
+	return `${release.name}, ${nameVersion(release, version)}`;
 }
 
 const EMPTY = { id: 0, isAuthentic: false, status: 'kept', attributes: [] };

@@ -2,7 +2,8 @@ import { asc, sql } from 'drizzle-orm';
 import { wholeSections } from '../../core/checklist/edition.ts';
 import { cardsOf } from '../../core/checklist/release.ts';
 import type { Reader } from '../database/open.ts';
-import { cards, releases } from '../database/tables/index.ts';
+import { cards } from '../database/tables/index.ts';
+import { listReleaseNames } from '../releases/list-releases.ts';
 import { loadRelease } from '../releases/load-release.ts';
 
 /** What the rules of a goal can be chosen from, seen from one release. */
@@ -10,10 +11,6 @@ export async function goalOptions(db: Reader, releaseKey: string) {
 	const stored = await loadRelease(db, releaseKey);
 	if (!stored) return null;
 	const { release } = stored;
-	const all = await db
-		.select({ key: releases.key, name: releases.name })
-		.from(releases)
-		.orderBy(asc(releases.year), asc(releases.name));
 	const subjects = await db.all<{ value: string }>(
 		sql`select distinct value from ${cards}, json_each(${cards.subjects}) order by value limit 5000`
 	);
@@ -23,10 +20,10 @@ export async function goalOptions(db: Reader, releaseKey: string) {
 		.orderBy(asc(cards.group))
 		.limit(5000);
 	const variants = new Set(release.variants.map(({ kind }) => kind));
-	const own = cardsOf(release).map(({ card }) => card);
+	const own = cardsOf(release);
 	return {
 		release: { key: release.key, name: release.name },
-		releases: all,
+		releases: await listReleaseNames(db),
 		sections: wholeSections(release).map(({ key, name, kind, edition, cards: held }) => ({
 			key: `${release.key}/${key}`,
 			name,
@@ -35,9 +32,11 @@ export async function goalOptions(db: Reader, releaseKey: string) {
 			cards: held.length
 		})),
 		parallels: release.parallels.map(({ key, name }) => ({ key, name })),
-		cards: own.map(({ key, number, title }) => ({
+		cards: own.map(({ section, card: { key, number, title } }) => ({
 			key: `${release.key}/${key}`,
-			name: [number, title].filter(Boolean).join(' ')
+			number,
+			title,
+			section: section.name
 		})),
 		subjects: subjects.map(({ value }) => value),
 		groups: groups.flatMap(({ group }) => group ?? []),
@@ -45,7 +44,7 @@ export async function goalOptions(db: Reader, releaseKey: string) {
 		hasVariations: ['image variation', 'print variation', 'quirk', 'piece'].some((kind) =>
 			variants.has(kind as never)
 		),
-		hasPanels: own.some(({ panelOf }) => panelOf.length > 0),
+		hasPanels: own.some(({ card }) => card.panelOf.length > 0),
 		hasStrips: release.sections.some(({ arrangement }) => arrangement?.kind === 'strip')
 	};
 }

@@ -53,6 +53,16 @@ export async function listReleases(db: Reader): Promise<readonly ReleaseSummary[
 	}));
 }
 
+/** Only what a choice of releases shows, in the same order. */
+export async function listReleaseNames(
+	db: Reader
+): Promise<readonly Pick<ReleaseSummary, 'key' | 'name'>[]> {
+	return db
+		.select({ key: releases.key, name: releases.name })
+		.from(releases)
+		.orderBy(asc(releases.year), asc(releases.name));
+}
+
 export async function countReleases(db: Reader): Promise<number> {
 	const [row] = await db.select({ count: count() }).from(releases);
 	return row?.count ?? 0;

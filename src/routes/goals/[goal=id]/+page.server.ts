@@ -2,8 +2,8 @@ import { error, redirect } from '@sveltejs/kit';
 import { runsOf } from '$lib/core/checklist/production';
 import { explainSpares, nameQuality, slotsToUpgrade } from '$lib/core/goal/explain-copies';
 import { isAtHand } from '$lib/core/goal/copy-record';
-import { resolveRules, spansAll } from '$lib/core/goal/goal-rules';
-import { missingList } from '$lib/core/goal/missing-list';
+import { goalGroups } from '$lib/core/goal/goal-groups';
+import { resolveRules } from '$lib/core/goal/goal-rules';
 import { obtainableOf } from '$lib/core/goal/obtainable';
 import { totalProgress } from '$lib/core/goal/progress';
 import { listBinders, makeBinder } from '$lib/server/binders/binders';
@@ -21,16 +21,10 @@ export const load = async ({ params, depends }) => {
 	const rules = resolveRules(goal.rules);
 	const atHand = copies.filter(isAtHand);
 	const copyOf = new Map(copies.map((copy) => [copy.key, copy]));
-	// At home a section goes by its own name.
-	const isAtHome = (i: number) => i === 0 && !spansAll(rules);
-	const groups = releases.flatMap((release, i) =>
-		missingList(release, slots, filling).map(({ cards: _, section, name, ...group }) => ({
-			...group,
-			releaseKey: release.key,
-			kind: section.kind,
-			name: isAtHome(i) ? name : `${release.name}, ${name}`
-		}))
-	);
+	const groups = goalGroups(releases, slots, filling).map(({ cards: _, section, ...group }) => ({
+		...group,
+		kind: section.kind
+	}));
 	return {
 		goal: { id: goal.id, name: goal.name, rules: goal.rules },
 		releases,

@@ -1,5 +1,5 @@
 import { error } from '@sveltejs/kit';
-import { missingList } from '$lib/core/goal/missing-list';
+import { goalGroups } from '$lib/core/goal/goal-groups';
 import { totalProgress } from '$lib/core/goal/progress';
 import { theCollection } from '$lib/server/collection';
 import { countOwned } from '$lib/server/copies/read-copies';
@@ -11,20 +11,18 @@ export const load = async ({ params, depends }) => {
 	const found = await readGoal((await theCollection()).db, Number(params.goal));
 	if (!found) error(404, 'There is no such goal. It may have been removed; undo brings it back.');
 	const { goal, releases, copies, slots, filling } = found;
-	const groups = releases.flatMap((release, i) =>
-		missingList(release, slots, filling).map(({ name, have, need, cards }) => ({
-			name: i === 0 ? name : `${release.name}, ${name}`,
-			have,
-			need,
-			cards: cards.map(({ version, card, variant, quantity }) => ({
-				version,
-				number: card.number,
-				title: card.title,
-				variant,
-				quantity
-			}))
+	const groups = goalGroups(releases, slots, filling).map(({ name, have, need, cards }) => ({
+		name,
+		have,
+		need,
+		cards: cards.map(({ version, card, variant, quantity }) => ({
+			version,
+			number: card.number,
+			title: card.title,
+			variant,
+			quantity
 		}))
-	);
+	}));
 	return {
 		goal: { id: goal.id, name: goal.name },
 		/** What is there already: a copy that fills another set, or is not good enough for this one. */

@@ -1,37 +1,67 @@
 <script lang="ts">
 	import { CONDITIONS, GRADES } from '$lib/core/goal/condition';
 	import { COPY_STATUSES, type CopyRecord } from '$lib/core/goal/copy-record';
+	import { formatMinor, toMinor } from '$lib/core/worth/money';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import type { CopyDesk } from './copy-desk.svelte';
 
+	interface Field {
+		readonly name: string;
+		readonly label: string;
+		readonly value: string | undefined;
+		readonly type?: 'date';
+		readonly inputmode?: 'numeric' | 'decimal';
+		readonly placeholder?: string;
+	}
 	interface Props {
 		copy: CopyRecord & { readonly id: number };
 		desk: CopyDesk;
 	}
 	let { copy, desk }: Props = $props();
-	const TEXTS = [
-		['house', 'Graded by'],
-		['certificate', 'Certificate'],
-		['serial', 'Serial, as printed'],
-		['place', 'Kept in'],
-		['source', 'Came from']
-	] as const;
-	const today = new Date().toISOString().slice(0, 10);
+	const currency = $derived(copy.currency ?? 'EUR');
+	const amount = (minor: number | undefined) =>
+		minor === undefined ? '' : formatMinor(minor, currency);
+	/** The fields that are typed, in order; dates and amounts know their keyboard. */
+	const FIELDS = $derived([
+		{ name: 'house', label: 'Graded by', value: copy.house },
+		{ name: 'certificate', label: 'Certificate', value: copy.certificate },
+		{ name: 'serial', label: 'Serial, as printed', value: copy.serial },
+		{ name: 'place', label: 'Kept in', value: copy.place },
+		{ name: 'source', label: 'Came from', value: copy.source },
+		{ name: 'quantity', label: 'Quantity', value: String(copy.quantity), inputmode: 'numeric' },
+		{
+			name: 'attributes',
+			label: 'Attributes',
+			value: (copy.attributes ?? []).join('; '),
+			placeholder: 'autograph; hand-cut'
+		},
+		{ name: 'cost', label: 'Cost of one', value: amount(copy.costMinor), inputmode: 'decimal' },
+		{ name: 'value', label: 'Value of one', value: amount(copy.valueMinor), inputmode: 'decimal' },
+		{ name: 'currency', label: 'Currency', value: copy.currency, placeholder: 'EUR' },
+		{ name: 'valueSource', label: 'Value from', value: copy.valueSource },
+		{ name: 'valueOn', label: 'Valued on', value: copy.valueOn, type: 'date' },
+		{ name: 'acquiredOn', label: 'Got it on', value: copy.acquiredOn, type: 'date' }
+	] as const satisfies readonly Field[]);
 
 	/** The form as fields; what is empty is taken away. */
 	function fieldsOf(form: FormData) {
 		const text = (name: string) => String(form.get(name) ?? '').trim() || null;
 		const number = (name: string) => (text(name) === null ? null : Number(text(name)));
+		const money = text('currency')?.toUpperCase() ?? null;
 		const minor = (name: string) => {
-			const amount = number(name);
-			return amount === null || Number.isNaN(amount) ? null : Math.round(amount * 100);
+			const typed = number(name);
+			return typed === null || Number.isNaN(typed) ? null : toMinor(typed, money ?? '');
 		};
 		return {
 			quantity: number('quantity') ?? 1,
 			condition: text('condition'),
 			grade: text('grade') === 'authentic' ? null : number('grade'),
 			isAuthentic: text('grade') === 'authentic',
-			...Object.fromEntries(TEXTS.map(([name]) => [name, text(name)])),
+			house: text('house'),
+			certificate: text('certificate'),
+			serial: text('serial'),
+			place: text('place'),
+			source: text('source'),
 			attributes: (text('attributes') ?? '')
 				.split(/[;,]/)
 				.map((one) => one.trim())
@@ -39,7 +69,7 @@
 			status: text('status') ?? 'kept',
 			costMinor: minor('cost'),
 			valueMinor: minor('value'),
-			currency: text('currency')?.toUpperCase() ?? null,
+			currency: money,
 			valueSource: text('valueSource'),
 			valueOn: text('valueOn'),
 			acquiredOn: text('acquiredOn'),
@@ -73,89 +103,24 @@
 			{#each GRADES as grade (grade)}<option value={String(grade)}>{grade}</option>{/each}
 		</select></label
 	>
-	{#each TEXTS as [name, label] (name)}
-		<label class="block"
-			><span class="block text-sm quiet">{label}</span><input
-				class="input w-full input-sm"
-				{name}
-				value={copy[name] ?? ''}
-				maxlength="200"
-			/></label
-		>
-	{/each}
-	<label class="block"
-		><span class="block text-sm quiet">Quantity</span><input
-			class="input w-full input-sm"
-			type="number"
-			name="quantity"
-			min="1"
-			max="10000"
-			value={copy.quantity}
-		/></label
-	>
 	<label class="block"
 		><span class="block text-sm quiet">What becomes of it</span>
 		<select class="select w-full select-sm" name="status" value={copy.status}>
 			{#each COPY_STATUSES as word (word)}<option value={word}>{word}</option>{/each}
 		</select></label
 	>
-	<label class="block"
-		><span class="block text-sm quiet">Attributes</span><input
-			class="input w-full input-sm"
-			name="attributes"
-			placeholder="autograph; hand-cut"
-			value={(copy.attributes ?? []).join('; ')}
-		/></label
-	>
-	<label class="block"
-		><span class="block text-sm quiet">Cost of one</span><input
-			class="input w-full input-sm"
-			name="cost"
-			inputmode="decimal"
-			value={copy.costMinor === undefined ? '' : (copy.costMinor / 100).toFixed(2)}
-		/></label
-	>
-	<label class="block"
-		><span class="block text-sm quiet">Value of one</span><input
-			class="input w-full input-sm"
-			name="value"
-			inputmode="decimal"
-			value={copy.valueMinor === undefined ? '' : (copy.valueMinor / 100).toFixed(2)}
-		/></label
-	>
-	<label class="block"
-		><span class="block text-sm quiet">Currency</span><input
-			class="input w-full input-sm"
-			name="currency"
-			maxlength="3"
-			placeholder="EUR"
-			value={copy.currency ?? ''}
-		/></label
-	>
-	<label class="block"
-		><span class="block text-sm quiet">Value from</span><input
-			class="input w-full input-sm"
-			name="valueSource"
-			value={copy.valueSource ?? ''}
-		/></label
-	>
-	<label class="block"
-		><span class="block text-sm quiet">Valued on</span><input
-			class="input w-full input-sm"
-			type="date"
-			name="valueOn"
-			max={today}
-			value={copy.valueOn ?? ''}
-		/></label
-	>
-	<label class="block"
-		><span class="block text-sm quiet">Got it on</span><input
-			class="input w-full input-sm"
-			type="date"
-			name="acquiredOn"
-			value={copy.acquiredOn ?? ''}
-		/></label
-	>
+	{#each FIELDS as { name, label, value, ...more } (name)}
+		<label class="block"
+			><span class="block text-sm quiet">{label}</span><input
+				class="input w-full input-sm"
+				{name}
+				value={value ?? ''}
+				maxlength="200"
+				autocomplete="off"
+				{...more}
+			/></label
+		>
+	{/each}
 	<label class="col-span-2 block sm:col-span-3"
 		><span class="block text-sm quiet">Note</span><input
 			class="input w-full input-sm"
