@@ -2,7 +2,8 @@ import { describe, expect, test } from 'vitest';
 import { resolveRelease } from '../checklist/resolve-release.ts';
 import { indexCards } from './card-index.ts';
 import { complete } from './complete.ts';
-import { readShorthand, type EntryContext } from './read-shorthand.ts';
+import type { EntryContext } from './entry-context.ts';
+import { readShorthand } from './read-shorthand.ts';
 import { lettersOff, nearestPhrase, normalPhrase, vocabularyOf } from './vocabulary.ts';
 
 const numbers = (from: number, to: number, prefix = '') =>

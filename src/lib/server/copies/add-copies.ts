@@ -1,5 +1,5 @@
 import { isPlain } from '../../core/goal/copy-record.ts';
-import type { EntryAddition } from '../../core/shorthand/read-shorthand.ts';
+import type { EntryAddition } from '../../core/shorthand/named-cards.ts';
 import { copies } from '../database/tables/index.ts';
 import type { Recorder } from '../journal/record.ts';
 import type { StoredRelease } from '../releases/load-release.ts';
