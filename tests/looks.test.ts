@@ -63,6 +63,8 @@ test('the first load of each view sends at most 130 kB of compressed script', as
 	browser,
 	demo
 }) => {
+	// Every view in a context of its own takes some seconds on a busy machine; only sizes are asserted.
+	test.setTimeout(240_000);
 	for (const path of VIEWS) {
 		// A context of its own each time: nothing is in the cache yet.
 		const context = await browser.newContext();
