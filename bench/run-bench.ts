@@ -13,8 +13,11 @@ import type { Slot } from '../src/lib/core/goal/slot.ts';
 import { indexCards } from '../src/lib/core/shorthand/card-index.ts';
 import { readShorthand } from '../src/lib/core/shorthand/read-shorthand.ts';
 import { vocabularyOf } from '../src/lib/core/shorthand/vocabulary.ts';
+import { benchBinders } from './bench-binders.ts';
+import { benchBoxes } from './bench-boxes.ts';
 import { benchCollection } from './bench-collection.ts';
 import { madeUpRelease } from './made-up-release.ts';
+import { report } from './report.ts';
 
 /** ● 500 cards, 25 parallels, a variant on every tenth card: the size that the checklist must bear. */
 async function benchOddities(): Promise<void> {
@@ -107,22 +110,7 @@ export async function runBench(): Promise<void> {
 	}
 	await benchOddities();
 	await benchMatching();
+	await benchBinders();
+	await benchBoxes();
 	await benchCollection();
-}
-
-function report(title: string, bench: Bench): void {
-	const medianMs = (name: string) => {
-		const result = bench.getTask(name)?.result;
-		if (!result || !('latency' in result)) throw new RangeError(`report: "${name}" did not run`);
-		return result.latency.p50 ?? result.latency.mean;
-	};
-	const baseline = medianMs('plain sort');
-	console.log(title);
-	for (const { name } of bench.tasks) {
-		const median = medianMs(name);
-		console.log(
-			`  ${name.padEnd(28)} ${median.toFixed(3).padStart(9)} ms  × ${(median / baseline).toFixed(2)}`
-		);
-	}
-	console.log();
 }

@@ -34,11 +34,6 @@ export const VIEWS = [
 		act: (page) => page.getByText('Fresnel', { exact: true }).first().scrollIntoViewIfNeeded()
 	},
 	{
-		name: 'release-oddities',
-		path: '/releases/signal-year-2019',
-		act: (page) => page.getByText('What can exist').click()
-	},
-	{
 		name: 'edit',
 		path: '/releases/harbour-lights-1994/edit',
 		act: async (page) => {
@@ -53,15 +48,6 @@ export const VIEWS = [
 		act: (page) => page.getByLabel('Strict master').check()
 	},
 	{ name: 'goal', path: '/goals/1' },
-	{
-		name: 'goal-night',
-		path: '/goals/1',
-		theme: 'jade-night',
-		act: (page) =>
-			page
-				.getByRole('heading', { name: 'Harbour Lights 1994', level: 2 })
-				.evaluate((h) => h.scrollIntoView())
-	},
 	{
 		name: 'log',
 		path: '/log',
@@ -86,12 +72,9 @@ export const VIEWS = [
 			await page.keyboard.press('ArrowRight');
 		}
 	},
-	{
-		name: 'binder-rarity',
-		path: '/binders/2',
-		theme: 'jade-night',
-		act: (page) => page.keyboard.press('ArrowRight')
-	},
+	{ name: 'boxes', path: '/boxes' },
+	{ name: 'moves', path: '/binders/1/moves' },
+	{ name: 'supplies', path: '/binders/1/supplies', theme: 'jade-night' },
 	{
 		name: 'phone-stack',
 		path: '/log/stack?release=harbour-lights-1994',

@@ -24,7 +24,16 @@ const VIEWS = [
 	'/search?q=harbour',
 	'/journal',
 	'/binders',
-	'/binders/1'
+	'/binders/1',
+	'/binders/2',
+	'/binders/1/moves',
+	'/binders/1/supplies',
+	'/binders/1/print',
+	'/binders/1/show',
+	'/binders/kinds',
+	'/binders/side-by-side',
+	'/boxes',
+	'/boxes/sorting'
 ];
 
 for (const theme of ['jade-day', 'jade-night']) {

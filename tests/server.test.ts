@@ -88,7 +88,7 @@ test('the compute API over HTTP: an answer, and a problem document for every bad
 		paths: object;
 	};
 	expect(description.openapi).toBe('3.1.0');
-	expect(Object.keys(description.paths)).toHaveLength(11);
+	expect(Object.keys(description.paths)).toHaveLength(20);
 });
 
 test('forms and uploads of 50 MB work at every local address, foreign ones do not', async ({
@@ -141,6 +141,14 @@ test('no address gives a 500, whatever stands in it', async ({ demo, request }) 
 		'/goals/-1',
 		'/binders/NaN',
 		'/binders/99',
+		'/binders/99/moves',
+		'/boxes?school=x&fill=-1&have=1e9&growth=%00',
+		'/boxes/sorting?release=nix',
+		'/binders/99/supplies',
+		'/binders/side-by-side?left=binder-x&right=%00',
+		'/api/binders/99/sheets/index.pdf',
+		'/api/binders/1/sheets/nix.pdf',
+		'/api/binders/1/sheets/spine.pdf?paper=a9&width=-1',
 		'/log?release=nix',
 		'/goals/new?release=%F0%9F',
 		'/api/releases/nix/checklist.csv',
@@ -156,6 +164,12 @@ test('no address gives a 500, whatever stands in it', async ({ demo, request }) 
 		['/binders', { goal: 'x' }],
 		['/binders/1?/layout', { order: 'mood' }],
 		['/binders/99?/remove', {}],
+		['/binders/1?/swap', { one: 'x', other: '1/99' }],
+		['/binders/1?/correct', { one: '1/1/3x3/1' }],
+		['/binders/1/moves?/done', { count: '1e9', last: '' }],
+		['/binders/1/supplies', { key: 'x', price: '1e9', currency: '€' }],
+		['/binders/kinds?/add', { sort: 'page', name: '', rows: '-1' }],
+		['/binders/kinds?/remove', { sort: 'page', key: '3x3' }],
 		['/releases/import?/preview', { text: '' }],
 		['/releases/import?/create', { text: 'number\n1\n1' }],
 		['/theme', { theme: 'pink', back: '//evil.example' }]

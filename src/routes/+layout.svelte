@@ -23,8 +23,13 @@
 	const journalAt = $derived(`${data.undo?.id ?? ''} ${data.redo?.id ?? ''}`);
 	const message = $derived(told.at === journalAt ? told.text : '');
 
-	async function move(direction: 'undo' | 'redo') {
-		if (busy) return;
+	/** Keys may come faster than steps are taken back: each waits for the one before it. */
+	let moves = Promise.resolve();
+	function move(direction: 'undo' | 'redo') {
+		moves = moves.then(() => takeStep(direction));
+	}
+
+	async function takeStep(direction: 'undo' | 'redo') {
 		busy = true;
 		const outcome = await send<{ label: string }>('POST', `/api/journal/${direction}`);
 		await invalidateAll();
@@ -60,7 +65,7 @@
 		if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
 			if (holdsText || target instanceof HTMLTextAreaElement) return;
 			event.preventDefault();
-			void move(event.shiftKey ? 'redo' : 'undo');
+			move(event.shiftKey ? 'redo' : 'undo');
 		} else if (isTyping(target) || event.ctrlKey || event.metaKey || event.altKey) {
 			return;
 		} else if (event.key === '?') {

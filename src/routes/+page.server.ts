@@ -1,6 +1,6 @@
 import { goalGroups } from '$lib/core/goal/goal-groups';
 import { nextBest } from '$lib/core/goal/next-best';
-import { listBinders } from '$lib/server/binders/binders';
+import { listBinders } from '$lib/server/binders/read-binder';
 import { theCollection } from '$lib/server/collection';
 import { listGoals } from '$lib/server/goals/read-goals';
 import { workOutGoals } from '$lib/server/goals/work-out-goals';

@@ -3,8 +3,9 @@ import { CARD_MARKS } from '../core/checklist/card.ts';
 import type { ReleaseDraft } from '../core/checklist/draft.ts';
 import { CONFIDENCES } from '../core/checklist/confidence.ts';
 import { SWATCHES } from '../core/checklist/parallel.ts';
-import { CARD_SHAPES, SECTION_KINDS } from '../core/checklist/section.ts';
+import { SECTION_KINDS } from '../core/checklist/section.ts';
 import { VARIANT_KIND_NAMES } from '../core/checklist/variant.ts';
+import { FormatSchema } from './card-format.ts';
 
 const closed = { additionalProperties: false } as const;
 
@@ -99,17 +100,7 @@ const SectionSchema = Type.Object(
 		statedTotal: Type.Optional(
 			Type.Integer({ minimum: 1, maximum: 100_000, description: 'What the checklist card says.' })
 		),
-		format: Type.Optional(
-			Type.Object(
-				{
-					widthMm: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 1000 })),
-					heightMm: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 1000 })),
-					stockPt: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 1000 })),
-					shape: Type.Optional(Type.Enum([...CARD_SHAPES]))
-				},
-				closed
-			)
-		),
+		format: Type.Optional(FormatSchema),
 		arrangement: Type.Optional(
 			Type.Object(
 				{

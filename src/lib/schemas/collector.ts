@@ -1,5 +1,5 @@
 import { Type, type Static } from 'typebox';
-import { BinderLayoutSchema } from './compute.ts';
+import { BinderLayoutSchema, SupplyPriceSchema } from './binder.ts';
 import { ConditionSchema, GoalRulesSchema } from './goal-rules.ts';
 import { NewCopySchema, SynonymSchema } from './requests.ts';
 
@@ -41,6 +41,7 @@ export const CollectorSchema = Type.Object(
 			)
 		),
 		synonyms: Type.Array(SynonymSchema),
+		prices: Type.Array(SupplyPriceSchema),
 		goals: Type.Array(
 			Type.Object(
 				{
@@ -48,7 +49,17 @@ export const CollectorSchema = Type.Object(
 					rules: GoalRulesSchema,
 					name: Type.String(),
 					binder: Type.Optional(
-						Type.Object({ name: Type.String(), layout: BinderLayoutSchema }, closed)
+						Type.Object(
+							{
+								name: Type.String(),
+								layout: BinderLayoutSchema,
+								/** When the cards were put in as planned; left out: they never were. */
+								laid: Type.Optional(Moment),
+								/** Pockets, by name, whose cards were mixed up since. */
+								misfiled: Type.Optional(Type.Array(Type.Array(Key, { minItems: 2, maxItems: 2 })))
+							},
+							closed
+						)
 					)
 				},
 				closed

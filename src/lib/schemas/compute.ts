@@ -1,6 +1,4 @@
 import { Type, type Static, type TSchema } from 'typebox';
-import { BINDER_ORDERS, BLOCK_STARTS } from '../core/binder/binder-layout.ts';
-import { PAGE_KINDS } from '../core/binder/page-kind.ts';
 import { SWATCHES } from '../core/checklist/parallel.ts';
 import { LONGEST_LINE } from '../core/shorthand/parse-entry-line.ts';
 import { ChecklistBodySchema } from './checklist.ts';
@@ -127,55 +125,6 @@ export const ShorthandOutput = Type.Object(
 	closed
 );
 
-export const BinderLayoutSchema = Type.Object(
-	{
-		pageKind: Type.Enum(PAGE_KINDS.map(({ key }) => key)),
-		order: Type.Enum([...BINDER_ORDERS]),
-		blockStart: Type.Enum([...BLOCK_STARTS])
-	},
-	closed
-);
-export const PlanBinderInput = Type.Object(
-	{
-		slots: list(
-			Type.Object(
-				{
-					key: Word,
-					number: Type.Union([Type.String({ maxLength: 60 }), Type.Null()]),
-					title: Type.String({ maxLength: 300 }),
-					rarity: Type.Optional(Word),
-					subject: Type.Optional(Word),
-					group: Type.Optional(Word),
-					block: Word
-				},
-				closed
-			)
-		),
-		layout: BinderLayoutSchema,
-		rarities: Type.Optional(Type.Array(Word, { maxItems: 1000 }))
-	},
-	closed
-);
-export const PlanBinderOutput = Type.Object(
-	{
-		pages: Type.Array(
-			Type.Object(
-				{
-					page: Type.Integer({ minimum: 1 }),
-					blocks: Type.Array(Word),
-					pockets: Type.Array(Type.Union([Word, Type.Null()]))
-				},
-				closed
-			)
-		),
-		leaves: Whole,
-		emptyPockets: Whole,
-		leastPages: Type.Optional(Whole)
-	},
-	closed
-);
-
 export type ExpandRequest = Static<typeof ExpandInput>;
 export type FillRequest = Static<typeof FillInput>;
 export type ShorthandRequest = Static<typeof ShorthandInput>;
-export type PlanBinderRequest = Static<typeof PlanBinderInput>;

@@ -6,7 +6,8 @@ import { afterEach, beforeEach, describe, expect, test } from 'vitest';
 import { resolveRelease } from '../core/checklist/resolve-release.ts';
 import { good } from '../core/problem.ts';
 import { progressOf } from '../core/goal/progress.ts';
-import { makeBinder, listBinders, readBinder, setLayout } from './binders/binders.ts';
+import { makeBinder } from './binders/change-binder.ts';
+import { listBinders, readBinder } from './binders/read-binder.ts';
 import { logLine, logOwned } from './copies/log.ts';
 import { countOwned, readCopies } from './copies/read-copies.ts';
 import { openCollection, type Collection } from './database/open.ts';
@@ -310,17 +311,6 @@ describe('goals and binders', () => {
 		expect(await listBinders(collection.db)).toEqual([]);
 		await undo(collection);
 		expect(await listBinders(collection.db)).toHaveLength(1);
-	});
-
-	test('a layout is changed once, and undone', async () => {
-		await makeGoal(collection, { release: 'r', rules: { preset: 'complete' }, name: '' });
-		const id = (await makeBinder(collection, { goalId: 1, name: 'B' })) ?? 0;
-		const layout = { pageKind: '3x3', order: 'rarity', blockStart: 'runs-on' } as const;
-		await setLayout(collection, id, layout);
-		await setLayout(collection, id, layout);
-		expect((await readBinder(collection.db, id))?.binder.layout).toEqual(layout);
-		await undo(collection);
-		expect((await readBinder(collection.db, id))?.binder.layout.order).toBe('number');
 	});
 });
 

@@ -14,8 +14,8 @@ import { makeGoal } from './goals/make-goal.ts';
 import { readGoal, readHistory } from './goals/read-goals.ts';
 import { importHoldings, listUnmatched } from './holdings/import-holdings.ts';
 import { settleRow } from './holdings/settle-row.ts';
-import { recentSteps, undo } from './journal/undo.ts';
-import { undoStep } from './journal/undo-step.ts';
+import { nextSteps, recentSteps, undo } from './journal/undo.ts';
+import { takeBack, undoStep } from './journal/undo-step.ts';
 import { addPhoto, photosOf, preparePhoto, readPicture } from './media/photos.ts';
 import { importRelease } from './releases/import-release.ts';
 import { removeRelease } from './releases/remove-release.ts';
@@ -279,4 +279,23 @@ test('holdings come in as one step; rows that fit nothing wait, and are settled 
 	await undo(collection);
 	expect(await copies()).toEqual([]);
 	expect(await listUnmatched(collection.db)).toEqual([]);
+});
+
+test('a step is taken back by its id: as undo where it is the last, else alone, or not at all', async () => {
+	const step = async (line: string) => {
+		const outcome = await log(line);
+		return outcome.ok ? (outcome.value.step ?? 0) : 0;
+	};
+	const [first, second] = [await step('1'), await step('1')];
+	await addPile(collection, 'to sort', 'Elsewhere', 3);
+	// Something else was done since: only this step goes, and the pile stays.
+	expect(await takeBack(collection, second)).toMatchObject({ ok: true });
+	expect(await copies()).toEqual(['base-1 1']);
+	expect((await listTrays(collection.db)).length).toBeGreaterThan(0);
+	// The first is built on by the second and by its taking back.
+	expect(await takeBack(collection, first)).toMatchObject({ ok: false });
+	const last = await step('2');
+	expect(await takeBack(collection, last)).toMatchObject({ ok: true });
+	expect((await nextSteps(collection.db)).redo?.id).toBe(last);
+	expect(await takeBack(collection, 999)).toMatchObject({ ok: false });
 });

@@ -1,6 +1,7 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { match as isId } from '../../params/id';
-import { listBinders, makeBinder, readBinder } from '$lib/server/binders/binders';
+import { makeBinder } from '$lib/server/binders/change-binder';
+import { listBinders, readBinder } from '$lib/server/binders/read-binder';
 import { theCollection } from '$lib/server/collection';
 import { listGoals } from '$lib/server/goals/read-goals';
 import { countReleases } from '$lib/server/releases/list-releases';
@@ -10,10 +11,10 @@ export const load = async () => {
 	const binders = await Promise.all(
 		(await listBinders(db)).map(async ({ id, name, goalName }) => {
 			const found = await readBinder(db, id);
-			const pages = found?.plan.pages.length ?? 0;
-			const missing = found?.filling.missing.length ?? 0;
+			const pages = found?.plan.cardPages ?? 0;
 			const pockets = found?.slots.length ?? 0;
-			return { id, name, goalName, pages, leaves: found?.plan.leaves ?? 0, missing, pockets };
+			const filled = found?.cards.size ?? 0;
+			return { id, name, goalName, pages, leaves: found?.plan.leaves ?? 0, filled, pockets };
 		})
 	);
 	return { binders, goals: await listGoals(db), releases: await countReleases(db) };

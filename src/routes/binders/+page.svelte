@@ -13,12 +13,16 @@
 {#if data.releases === 0}
 	<EmptyCollection title="No binder yet" />
 {:else}
-	<h1 class="mt-4 mb-6">Binders</h1>
+	<div class="mt-4 mb-6 flex flex-wrap items-end gap-x-6 gap-y-2">
+		<h1>Binders</h1>
+		<a class="prose-link" href={resolve('/binders/side-by-side')}>Side by side</a>
+		<a class="prose-link" href={resolve('/binders/kinds')}>Pages and binders</a>
+	</div>
 	{#if form?.problems}<div class="mb-6" role="alert">
 			<ProblemList problems={form.problems} />
 		</div>{/if}
 	<ul class="mb-10 flex flex-wrap gap-8">
-		{#each data.binders as { id, name, goalName, pages, leaves, missing, pockets } (id)}
+		{#each data.binders as { id, name, goalName, pages, leaves, filled, pockets } (id)}
 			<li class="w-60">
 				<a
 					class="group block"
@@ -32,7 +36,7 @@
 						></span>
 						<span class="font-serif text-2xl leading-tight wrap-anywhere">{name}</span>
 						<span
-							><span class="font-serif text-4xl">{pockets - missing}</span>
+							><span class="font-serif text-4xl">{filled}</span>
 							<span class="opacity-80">of {pockets}</span></span
 						>
 					</span>

@@ -1,49 +1,112 @@
-import { numberingsOf } from '../checklist/numbering.ts';
+import type { Card } from '../checklist/card.ts';
+import type { Version } from '../checklist/expand.ts';
+import { numberingsOf, type NumberedCard } from '../checklist/numbering.ts';
 import type { Release } from '../checklist/release.ts';
+import type { CardFormat, Section } from '../checklist/section.ts';
 import { groupName } from '../goal/missing-list.ts';
 import type { ScopedSlot } from '../goal/scope-goal.ts';
-import type { BinderSlot } from './order-blocks.ts';
+import type { BinderSlot, PuzzlePlace } from './binder-slot.ts';
+import { SWATCH_STOCK_PT } from './card-fit.ts';
 
-/** The slots of a goal as a binder lays them: release by release, the base finish first, then parallel by parallel. */
+/** What is known of the card that fills a slot. */
+export interface SlotCard {
+	/** ISO 8601 date */
+	readonly arrivedOn?: string;
+}
+
+/**
+ * The slots of a goal as a binder lays them: release by release, the base finish first, then parallel
+ * by parallel. `cards` names the slots that are filled.
+ */
 export function binderSlots(
 	releases: readonly Release[],
-	slots: readonly ScopedSlot[]
+	slots: readonly ScopedSlot[],
+	cards: ReadonlyMap<string, SlotCard> = new Map()
 ): readonly BinderSlot[] {
-	return releases.flatMap((release) => slotsOfRelease(release, slots, releases.length > 1));
+	return releases.flatMap((release) => slotsOfRelease(release, slots, cards, releases.length > 1));
 }
 
 function slotsOfRelease(
 	release: Release,
 	slots: readonly ScopedSlot[],
+	filled: ReadonlyMap<string, SlotCard>,
 	isOneOfMany: boolean
 ): readonly BinderSlot[] {
 	const numberings = numberingsOf(release);
 	const cards = new Map(
 		numberings.flatMap((numbering) =>
-			numbering.cards.map(({ card }) => [card.key, { card, owner: numbering.owner }] as const)
+			numbering.cards.map((one) => [one.card.key, { ...one, owner: numbering.owner }] as const)
 		)
 	);
+	const places = puzzlePlaces(numberings.flatMap((numbering) => numbering.cards));
 	const finish = new Map(
 		[null, ...release.parallels.map(({ key }) => key)].map((key, i) => [key, i])
 	);
+	/** The first slot of a card in a finish; what follows are its variants. */
+	const nameOf = ({ release: home, version, set }: ScopedSlot) =>
+		`${home} ${version.cardKey} ${version.parallelKey} ${set}`;
+	const firsts = new Map([...slots].reverse().map((slot) => [nameOf(slot), slot.key]));
+	const isFirst = (slot: ScopedSlot) => firsts.get(nameOf(slot)) === slot.key;
+	const title = isOneOfMany ? `${release.name}, ` : '';
 	return slots
 		.filter((slot) => slot.release === release.key)
 		.sort(
 			(a, b) => (finish.get(a.version.parallelKey) ?? 0) - (finish.get(b.version.parallelKey) ?? 0)
 		)
-		.map(({ key, version }) => {
+		.map((slot): BinderSlot => {
+			const { key, version, set } = slot;
 			const found = cards.get(version.cardKey);
 			if (!found)
 				throw new RangeError(`binderSlots: no card "${version.cardKey}" in ${release.key}`);
-			const { number, title, rarity, subjects, group } = found.card;
+			const { card, section, owner } = found;
+			const known = filled.get(key);
+			const place = places.get(card);
+			const format = formatOf(section, version);
 			return {
 				key,
-				number,
-				title,
-				...(rarity === undefined ? {} : { rarity }),
-				subject: subjects[0] ?? title,
-				...(group === undefined ? {} : { group }),
-				block: `${isOneOfMany ? `${release.name}, ` : ''}${groupName(release, found.owner, version.parallelKey)}`
+				number: card.number,
+				title: card.title,
+				...(card.rarity === undefined ? {} : { rarity: card.rarity }),
+				subject: card.subjects[0] ?? card.title,
+				...(card.group === undefined ? {} : { group: card.group }),
+				block: `${title}${groupName(release, owner, version.parallelKey)}`,
+				numbering: `${title}${owner.name}`,
+				year: release.year,
+				...(isFirst(slot) ? {} : { isVariant: true }),
+				isFilled: known !== undefined,
+				...(known?.arrivedOn ? { arrivedOn: known.arrivedOn } : {}),
+				...(format ? { format } : {}),
+				...(place && isFirst(slot)
+					? { puzzle: { ...place, key: `${place.key}~${version.parallelKey ?? ''}#${set}` } }
+					: {})
 			};
 		});
+}
+
+function formatOf(section: Section, { swatch }: Version): CardFormat | undefined {
+	return swatch === 'with' && section.format?.stockPt === undefined
+		? { ...section.format, stockPt: SWATCH_STOCK_PT }
+		: section.format;
+}
+
+/** The places of cards in the pictures of their sections; where none is stated, in number order. */
+function puzzlePlaces(cards: readonly NumberedCard[]): ReadonlyMap<Card, PuzzlePlace> {
+	const sections = new Map<Section, Card[]>();
+	for (const { card, section } of cards) {
+		if (section.arrangement?.kind !== 'puzzle') continue;
+		const own = sections.get(section);
+		if (own) own.push(card);
+		else sections.set(section, [card]);
+	}
+	const places = new Map<Card, PuzzlePlace>();
+	for (const [{ key, arrangement }, own] of sections) {
+		if (!arrangement) continue;
+		const { columns, rows } = arrangement;
+		const isStated = own.some(({ place }) => place !== undefined);
+		own.forEach((card, i) => {
+			const place = isStated ? card.place : i + 1;
+			places.set(card, { key, columns, rows, ...(place === undefined ? {} : { place }) });
+		});
+	}
+	return places;
 }

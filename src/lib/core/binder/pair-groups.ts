@@ -29,9 +29,10 @@ const MOST_PAGES = 1000;
 /**
  * Lays subjects out on pages so that the fewest pages are used and no group is split: 4 + 5 fill one
  * page of nine. It is bin packing (NP-hard); the number of pages is found exactly by completing one
- * page after the other (Korf, 2002) as long as the search stays small, else by first fit decreasing,
- * which needs at most 11/9 of the fewest pages, and 6/9 more (Dósa, 2007; sources from memory). Which groups of one size go
- * together is chosen by label, then by nearness in the order given; that choice is a good one, not the best.
+ * page after the other (Korf, 2002) as long as the search stays small, else by best fit decreasing,
+ * which needs at most 11/9 of the fewest pages, and 4 more (Johnson et al., 1974; sources from memory).
+ * Which groups of one size go together is chosen by label, then by nearness in the order given; that
+ * choice is a good one, not the best.
  *
  * @param capacity pockets of a page, at least 1
  * @throws RangeError where the capacity or a size is no whole number ≥ 1, or a key stands twice
@@ -84,7 +85,7 @@ function packSizes(
 	capacity: number,
 	bound: number
 ): { readonly pages: readonly (readonly number[])[]; readonly isExact: boolean } {
-	const greedy = firstFitDecreasing(sizes, capacity);
+	const greedy = bestFitDecreasing(sizes, capacity);
 	if (greedy.length === bound) return { pages: greedy, isExact: true };
 	if (greedy.length > MOST_PAGES) return { pages: greedy, isExact: false };
 	const counts = new Array<number>(capacity + 1).fill(0);
@@ -138,22 +139,63 @@ function packSizes(
 	}
 }
 
-function firstFitDecreasing(
+/** Largest first, each onto the fullest page that still takes it. */
+function bestFitDecreasing(
 	sizes: readonly number[],
 	capacity: number
 ): readonly (readonly number[])[] {
-	const pages: { sizes: number[]; room: number }[] = [];
+	const pages: number[][] = [];
+	/** Pages by how many pockets they have left. */
+	const byRoom = Array.from({ length: capacity + 1 }, (): number[][] => []);
 	for (const size of [...sizes].sort((a, b) => b - a)) {
-		const page = pages.find(({ room }) => room >= size);
-		if (page) {
-			page.sizes.push(size);
-			page.room -= size;
-		} else pages.push({ sizes: [size], room: capacity - size });
+		let room = size;
+		while (room < capacity && byRoom[room]?.length === 0) room++;
+		const page = byRoom[room]?.pop() ?? [];
+		if (page.length === 0) pages.push(page);
+		page.push(size);
+		byRoom[room - size]?.push(page);
 	}
-	return pages.map((page) => page.sizes);
+	return pages;
 }
 
 type Waiting = SubjectGroup & { readonly order: number };
+
+/** Groups of one size in their order, and the one nearest to a place that is not taken yet. */
+interface Shelf {
+	readonly groups: Waiting[];
+	readonly nearest: (order: number) => Waiting | undefined;
+}
+
+/** Skips over what is taken with pointers that grow shorter as they are used: near to constant time. */
+function openShelf(taken: ReadonlySet<Waiting>): Shelf {
+	const groups: Waiting[] = [];
+	const jumps = { 1: new Map<number, number>(), [-1]: new Map<number, number>() };
+	const skip = (from: number, by: 1 | -1): number => {
+		const passed: number[] = [];
+		let at = from;
+		for (let group = groups[at]; group && taken.has(group); group = groups[at]) {
+			passed.push(at);
+			at = jumps[by].get(at) ?? at + by;
+		}
+		for (const one of passed) jumps[by].set(one, at);
+		return at;
+	};
+	return {
+		groups,
+		nearest(order) {
+			let low = 0;
+			let high = groups.length;
+			while (low < high) {
+				const middle = (low + high) >> 1;
+				if ((groups[middle]?.order ?? 0) < order) low = middle + 1;
+				else high = middle;
+			}
+			const [before, after] = [groups[skip(low - 1, -1)], groups[skip(low, 1)]];
+			if (!before || !after) return before ?? after;
+			return after.order - order < order - before.order ? after : before;
+		}
+	};
+}
 
 /** Gives each place of the pages a group of its size: with the label of the first, then the nearest. */
 function assignGroups(
@@ -161,17 +203,22 @@ function assignGroups(
 	patterns: readonly (readonly number[])[],
 	capacity: number
 ): readonly SharedPage[] {
-	const waiting = [...groups];
+	const taken = new Set<Waiting>();
+	const shelves = new Map<string, Shelf>();
+	for (const group of groups) {
+		for (const name of [`${group.size}`, `${group.size} ${group.label ?? ''}`]) {
+			const shelf = shelves.get(name) ?? openShelf(taken);
+			shelf.groups.push(group);
+			shelves.set(name, shelf);
+		}
+	}
 	const take = (size: number, near: Waiting | undefined): Waiting => {
-		const fits = waiting.filter((group) => group.size === size);
-		const distance = (group: Waiting) =>
-			near === undefined
-				? group.order
-				: (near.label !== undefined && near.label === group.label ? 0 : groups.length) +
-					Math.abs(group.order - near.order);
-		const best = fits.reduce((a, b) => (distance(b) < distance(a) ? b : a));
-		waiting.splice(waiting.indexOf(best), 1);
-		return best;
+		const order = near?.order ?? -1;
+		const kin = near?.label === undefined ? undefined : shelves.get(`${size} ${near.label}`);
+		const group = kin?.nearest(order) ?? shelves.get(`${size}`)?.nearest(order);
+		if (!group) throw new RangeError(`pairGroups: no group of ${size} is left`);
+		taken.add(group);
+		return group;
 	};
 	return patterns
 		.map((sizes) => {

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import type { BinderLayout } from './binder-layout.ts';
-import type { BinderSlot } from './order-blocks.ts';
+import type { LayoutChoice } from './binder-layout.ts';
+import type { BinderSlot } from './binder-slot.ts';
 import { planBinder } from './plan-binder.ts';
-import { spreadAt, spreadCount, spreadOfPage } from './spread.ts';
+import { spreadOfPage, spreadsOf } from './spread.ts';
 
-const layout = (rest: Partial<BinderLayout> = {}): BinderLayout => ({
+const layout = (rest: Partial<LayoutChoice> = {}): LayoutChoice => ({
 	pageKind: '3x3',
 	order: 'number',
 	blockStart: 'new-page',
@@ -48,10 +48,9 @@ describe('planBinder', () => {
 			block: 'x',
 			...(rarity ? { rarity } : {})
 		}));
-		const plan = planBinder(slots, layout({ order: 'rarity', blockStart: 'runs-on' }), [
-			'common',
-			'rare'
-		]);
+		const plan = planBinder(slots, layout({ order: 'rarity', blockStart: 'runs-on' }), {
+			rarities: ['common', 'rare']
+		});
 		expect(plan.pages[0]?.blocks).toEqual(['common', 'rare', 'No rarity class', 'odd']);
 		expect(plan.pages[0]?.pockets.slice(0, 5)).toEqual(['2', '3', '1', '4', '5']);
 	});
@@ -94,28 +93,46 @@ describe('planBinder', () => {
 });
 
 describe('spreads', () => {
+	const pages = (...volumes: number[]) => {
+		const all = volumes.flatMap((count, i) => Array<number>(count).fill(i + 1));
+		return all.map((volume, i) => ({ page: i + 1, volume }));
+	};
 	test.each([
-		[0, 5, { left: null, right: 1 }],
-		[1, 5, { left: 2, right: 3 }],
-		[2, 5, { left: 4, right: 5 }],
-		[2, 4, { left: 4, right: null }],
-		[0, 0, { left: null, right: null }]
-	])('spread %i of %i pages', (index, pages, spread) => {
-		expect(spreadAt(index, pages)).toEqual(spread);
+		[[0], [[null, null]]],
+		[[1], [[null, 1]]],
+		[
+			[4],
+			[
+				[null, 1],
+				[2, 3],
+				[4, null]
+			]
+		],
+		// Two volumes: the last page of one never lies beside the first of the next.
+		[
+			[2, 3],
+			[
+				[null, 1],
+				[2, null],
+				[null, 3],
+				[4, 5]
+			]
+		]
+	])('volumes of %j pages', (volumes, spreads) => {
+		expect(spreadsOf(pages(...volumes)).map(({ left, right }) => [left, right])).toEqual(spreads);
 	});
 
 	test('for all binders: every page lies on its spread, and no page twice', () => {
+		const whole = fc.integer({ min: 1, max: 40 }).map((leaves) => 2 * leaves);
 		fc.assert(
-			fc.property(fc.integer({ min: 1, max: 200 }), (pages) => {
-				const seen = Array.from({ length: spreadCount(pages) }, (_, i) =>
-					spreadAt(i, pages)
-				).flatMap(({ left, right }, i) =>
+			fc.property(fc.array(whole, { maxLength: 4 }), fc.nat(41), (volumes, last) => {
+				const all = pages(...volumes, last);
+				const spreads = spreadsOf(all);
+				const seen = spreads.flatMap(({ left, right }, i) =>
 					[left, right].flatMap((page) => (page === null ? [] : [{ page, i }]))
 				);
-				expect(seen.map(({ page }) => page)).toEqual(
-					Array.from({ length: pages }, (_, i) => i + 1)
-				);
-				expect(seen.every(({ page, i }) => spreadOfPage(page) === i)).toBe(true);
+				expect(seen.map(({ page }) => page)).toEqual(all.map(({ page }) => page));
+				expect(seen.every(({ page, i }) => spreadOfPage(spreads, page) === i)).toBe(true);
 			})
 		);
 	});

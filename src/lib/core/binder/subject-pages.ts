@@ -1,15 +1,14 @@
 import { compareTitles } from '../checklist/compare-card-numbers.ts';
-import type { BinderSlot } from './order-blocks.ts';
+import type { BinderSlot } from './binder-slot.ts';
 import { pairGroups } from './pair-groups.ts';
 
 /** Pages of slots by subject, before they are numbered. */
 export interface SubjectPages {
-	readonly pages: readonly {
-		readonly blocks: readonly string[];
-		readonly pockets: readonly string[];
-	}[];
+	readonly pages: readonly (readonly { readonly subject: string; readonly slot: BinderSlot }[])[];
 	/** No arrangement that splits no subject has fewer. */
 	readonly leastPages: number;
+	/** Whether it is certain that no arrangement has fewer than these. */
+	readonly isExact: boolean;
 }
 
 /**
@@ -24,21 +23,22 @@ export function subjectPages(slots: readonly BinderSlot[], pocketsAPage: number)
 		if (own) own.push(slot);
 		else subjects.set(name, [slot]);
 	}
-	const inOrder = [...subjects].sort(([a], [b]) => compareTitles(a, b) || (a < b ? -1 : 1));
-	const { pages, leastPages } = pairGroups(
+	const inOrder = [...subjects].sort(([a], [b]) => compareTitles(a, b));
+	const { pages, leastPages, isExact } = pairGroups(
 		inOrder.map(([key, own]) => ({ key, size: own.length, label: own[0]?.group })),
 		pocketsAPage
 	);
 	const laid = new Map<string, number>();
 	return {
 		leastPages,
-		pages: pages.map(({ groups }) => ({
-			blocks: groups.map(({ key }) => key),
-			pockets: groups.flatMap(({ key, pockets }) => {
+		isExact,
+		pages: pages.map(({ groups }) =>
+			groups.flatMap(({ key, pockets }) => {
 				const from = laid.get(key) ?? 0;
 				laid.set(key, from + pockets);
-				return (subjects.get(key) ?? []).slice(from, from + pockets).map((slot) => slot.key);
+				const own = (subjects.get(key) ?? []).slice(from, from + pockets);
+				return own.map((slot) => ({ subject: key, slot }));
 			})
-		}))
+		)
 	};
 }

@@ -14,7 +14,7 @@ export interface GoalSlots {
 const TIERS_A_GOAL = 1000;
 
 /**
- * Fills several goals from the same copies. Goals that keep their own compete: they are matched in
+ * Fills several goals from the same copies; `heldIn` of a copy names the slot as `slotName` does. Goals that keep their own compete: they are matched in
  * one assignment, most slots first, then the goal named first gets the best. The others share what
  * is left among them: each is filled as if it were alone.
  */
@@ -27,7 +27,7 @@ export function fillGoals(
 		keepers.flatMap(({ key, slots }, order) =>
 			slots.map((slot) => ({
 				...slot,
-				key: nameIn(key, slot.key),
+				key: slotName(key, slot.key),
 				tier: order * TIERS_A_GOAL + (slot.tier ?? 0)
 			}))
 		),
@@ -41,13 +41,22 @@ export function fillGoals(
 	return new Map(
 		goals.map(({ key, slots, keepsOwn }) => [
 			key,
-			keepsOwn ? ownPart(key, slots, joint, copies) : fillSlots(slots, left)
+			keepsOwn ? ownPart(key, slots, joint, copies) : fillSlots(slots, heldFor(key, left))
 		])
 	);
 }
 
-function nameIn(goal: string, slot: string): string {
+/** The name of a goal's slot among those of all goals. */
+export function slotName(goal: string, slot: string): string {
 	return `${goal} ${slot}`;
+}
+
+/** Copies as one goal sees them: those that lie in its slots lie there, others nowhere. */
+function heldFor(goal: string, copies: readonly Copy[]): readonly Copy[] {
+	const start = slotName(goal, '');
+	return copies.map(({ heldIn, ...copy }) =>
+		heldIn?.startsWith(start) ? { ...copy, heldIn: heldIn.slice(start.length) } : copy
+	);
 }
 
 /** What of a joint filling concerns one goal. */
@@ -57,7 +66,7 @@ function ownPart(
 	joint: Filling,
 	copies: readonly Copy[]
 ): Filling {
-	const own = new Map(slots.map((slot) => [nameIn(goal, slot.key), slot.key]));
+	const own = new Map(slots.map((slot) => [slotName(goal, slot.key), slot.key]));
 	const versions = new Set(slots.flatMap((slot) => slot.versions));
 	const versionOf = new Map(copies.map(({ key, version }) => [key, version]));
 	const isOurs = (copy: string) => versions.has(versionOf.get(copy) ?? '');

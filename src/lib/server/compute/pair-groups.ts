@@ -5,6 +5,7 @@ import {
 	PairGroupsOutput,
 	type PairGroupsRequest
 } from '../../schemas/compute-binder.ts';
+import { repeated } from './repeated.ts';
 
 export const pairGroupsComputation = {
 	name: 'pair-groups',
@@ -12,16 +13,7 @@ export const pairGroupsComputation = {
 	input: PairGroupsInput,
 	output: PairGroupsOutput,
 	run({ groups, capacity }: PairGroupsRequest) {
-		const seen = new Set<string>();
-		const twice = groups.findIndex(({ key }) => seen.has(key) || !seen.add(key));
-		return twice < 0
-			? good(pairGroups(groups, capacity))
-			: bad([
-					{
-						pointer: `/groups/${twice}/key`,
-						field: 'key',
-						message: `the key "${groups[twice]?.key ?? ''}" stands twice`
-					}
-				]);
+		const problems = repeated('groups', 'key', groups);
+		return problems.length > 0 ? bad(problems) : good(pairGroups(groups, capacity));
 	}
 } as const;

@@ -8,6 +8,7 @@ import { compute, COMPUTATIONS } from './registry.ts';
 const checklist = JSON.parse(
 	readFileSync('demo/harbour-lights-1994.checklist.json', 'utf8')
 ) as unknown;
+const card = { key: 's', number: '1', title: 'A', block: 'b' };
 const layout = { pageKind: '3x3', order: 'number', blockStart: 'new-page' };
 
 /** A body for every computation, and what its answer must hold. */
@@ -73,8 +74,83 @@ const EXAMPLES: Readonly<Record<string, { body: unknown; holds: unknown }>> = {
 		holds: { skipped: 480 }
 	},
 	'plan-binder': {
-		body: { slots: [{ key: 's', number: '1', title: 'A', block: 'b' }], layout },
-		holds: { leaves: 1, emptyPockets: 8 }
+		body: { slots: [card], layout },
+		holds: { leaves: 1, cardPages: 1, emptyPockets: 8, volumes: [{ leaves: 1, isOverfull: false }] }
+	},
+	'plan-moves': {
+		body: {
+			now: [
+				{ item: 'a', pocket: '1' },
+				{ item: 'b', pocket: '2' },
+				{ item: 'c', pocket: '6' }
+			],
+			target: [
+				{ item: 'a', pocket: '2' },
+				{ item: 'b', pocket: '1' }
+			],
+			runs: [{ pockets: ['4', '5', '6', '7'], items: ['c', 'd'] }]
+		},
+		// Two cards that change places take three moves: a closed cycle has no empty pocket.
+		holds: { misplaced: 2, cycles: 1, stays: 1, putIn: 1, steps: { length: 4 } }
+	},
+	'plan-boxes': {
+		body: {
+			sets: [
+				{ key: 'a', name: 'A', year: '1994', maker: 'M', cards: 480, need: 480, have: 480 },
+				{ key: 'b', name: 'B', year: '1994', maker: 'M', cards: 2, need: 90, have: 2 }
+			]
+		},
+		holds: {
+			boxes: [{ kind: '500' }, { kind: '5000' }],
+			choices: [{ choice: 'own box' }, { choice: 'stray' }]
+		}
+	},
+	'choose-box': {
+		// ● A 660-card set of thin stock fits a box of 550. Common practice, no source.
+		body: { set: { cards: 656, need: 656, have: 656, stockPt: 15 } },
+		holds: { choice: 'own box', kind: '550' }
+	},
+	'choose-holder': {
+		// ● 1 to 20: sleeve and top loader. Common practice, no source.
+		body: { card: { valueMinor: 500, format: { stockPt: 60 } } },
+		holds: { holder: 'top-loader-75', isSleeved: true }
+	},
+	'plan-sorting': {
+		body: { cards: 800, mostPiles: 3, numbers: ['1', '2', '9'] },
+		// Three numbers on three piles: one pass, 800 cards of 1.2 s and three piles of 4 s.
+		holds: { ways: { 0: { way: 'passes', seconds: 972, piles: [3] } }, borders: { length: 3 } }
+	},
+	'put-away': {
+		body: {
+			cards: [{ key: 'c', set: 's', number: '115', title: '' }],
+			places: [{ box: 'Long box 4', row: 2, divider: 'D', set: 's', numbers: ['112', '118'] }]
+		},
+		holds: { lines: [{ after: '112', before: '118' }], homeless: [] }
+	},
+	'stack-height': {
+		// Fifty cards of 20 pt are an inch, which is 25.4 mm.
+		body: { parts: [{ count: 50, stockPt: 20 }], gauge: { value: 1, unit: 'in', count: 50 } },
+		holds: { heightMm: 25.4, cards: 50, stockPt: 20, topLoader: 'top-loader-35' }
+	},
+	'box-weight': {
+		// ● 5,000 cards weigh 9 kg. Common practice, no source.
+		body: { parts: [{ count: 5000 }], shelf: { otherBoxesG: [9000], ratingG: 15_000 } },
+		holds: { grams: 9000, lift: 'with care', shelf: { grams: 18_000, isOver: true } }
+	},
+	supplies: {
+		body: {
+			slots: [card],
+			layout,
+			prices: [{ key: 'page:3x3', priceMinor: 250, currency: 'EUR', packOf: 10 }]
+		},
+		// ● One sleeve a card. Common practice, no source.
+		holds: {
+			lines: [
+				{ key: 'sleeve:63.5x88.9', count: 1 },
+				{ key: 'page:3x3', count: 1, packs: 1, costMinor: 250 },
+				{ key: 'binder:rings-50', count: 1 }
+			]
+		}
 	}
 };
 
@@ -132,7 +208,26 @@ describe('the compute registry', () => {
 			['/copies/1/key']
 		],
 		['read-shorthand', { checklist, line: '1', numbering: 'nix' }, ['/numbering']],
-		['plan-binder', { slots: [], layout: { ...layout, order: 'mood' } }, ['/layout/order']]
+		['plan-binder', { slots: [], layout: { ...layout, order: 'mood' } }, ['/layout/order']],
+		[
+			'plan-binder',
+			{ slots: [card, card], layout: { ...layout, pageKind: '9x9', binderKind: 'bag' } },
+			['/slots/1/key', '/layout/pageKind', '/layout/binderKind']
+		],
+		['plan-boxes', { sets: [], sharedKind: 'shoe' }, ['/sharedKind']],
+		['choose-holder', { card: { tier: 'nix' } }, ['/card/tier']],
+		['supplies', { slots: [], layout, whatIf: [{}, { pageKind: '9x9' }] }, ['/whatIf/1/pageKind']],
+		[
+			'plan-moves',
+			{
+				now: [
+					{ item: 'a', pocket: '1' },
+					{ item: 'a', pocket: '1' }
+				],
+				runs: [{ pockets: ['1'], items: ['a', 'b'] }]
+			},
+			['/runs/0/items', '/now/1/item', '/now/1/pocket']
+		]
 	])('%s names what is wrong with %#', (name, body, pointers) => {
 		const answer = compute(name, body);
 		expect(answer.kind).toBe('invalid');

@@ -1,6 +1,13 @@
 import type { TSchema } from 'typebox';
 import type { Outcome, Problem } from '../../core/problem.ts';
 import { checkAgainst } from '../../schemas/validator.ts';
+import { boxWeightComputation } from './box-weight.ts';
+import { chooseBoxComputation } from './choose-box.ts';
+import { chooseHolderComputation } from './choose-holder.ts';
+import { planBoxesComputation } from './plan-boxes.ts';
+import { planSortingComputation } from './plan-sorting.ts';
+import { putAwayComputation } from './put-away.ts';
+import { stackHeightComputation } from './stack-height.ts';
 import { checkChecklist } from './check-checklist.ts';
 import { compareReleasesComputation } from './compare-releases.ts';
 import { expandChecklist } from './expand-checklist.ts';
@@ -8,10 +15,12 @@ import { fillSlotsComputation } from './fill-slots.ts';
 import { matchHoldingsComputation } from './match-holdings.ts';
 import { pairGroupsComputation } from './pair-groups.ts';
 import { planBinderComputation } from './plan-binder.ts';
+import { planMovesComputation } from './plan-moves.ts';
 import { production } from './production.ts';
 import { readOutlineComputation } from './read-outline.ts';
 import { readShorthandComputation } from './read-shorthand.ts';
 import { scopeGoalComputation } from './scope-goal.ts';
+import { suppliesComputation } from './supplies.ts';
 
 /** A computation of the core under its stable name. `run` gets a body that fits `input`. */
 export interface Computation {
@@ -33,7 +42,16 @@ export const COMPUTATIONS: readonly Computation[] = [
 	readOutlineComputation,
 	scopeGoalComputation,
 	matchHoldingsComputation,
-	pairGroupsComputation
+	pairGroupsComputation,
+	planMovesComputation,
+	suppliesComputation,
+	planBoxesComputation,
+	chooseBoxComputation,
+	chooseHolderComputation,
+	planSortingComputation,
+	putAwayComputation,
+	stackHeightComputation,
+	boxWeightComputation
 ];
 
 export type Answer =

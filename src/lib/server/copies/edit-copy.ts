@@ -3,10 +3,10 @@ import { nameVersion } from '../../core/checklist/name-version.ts';
 import { parseVersionKey } from '../../core/checklist/version-key.ts';
 import type { Release } from '../../core/checklist/release.ts';
 import { checkCopy, repeatedSerials } from '../../core/goal/check-copy.ts';
-import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
+import { good, type Outcome, type Problem } from '../../core/problem.ts';
 import type { Collection, Transaction } from '../database/open.ts';
 import { copies } from '../database/tables/index.ts';
-import { makeChange } from '../journal/change.ts';
+import { makeChange, refused } from '../journal/change.ts';
 import { loadRelease } from '../releases/load-release.ts';
 import { fieldsAsRow, placeOf, printRunOf, readCopy, type CopyFields } from './copy-rows.ts';
 import { readCopies, toCopy } from './read-copies.ts';
@@ -17,11 +17,6 @@ const noCopy: Problem = {
 	message: 'there is no such copy',
 	remedy: 'It may have been taken out; undo brings it back.'
 };
-const refused = (problems: readonly Problem[]) => ({
-	value: bad(problems),
-	label: '',
-	touches: []
-});
 
 /** Records a copy with all that is known of it, apart from the piles. */
 export function addCopy(

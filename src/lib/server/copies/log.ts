@@ -3,9 +3,9 @@ import type { Condition } from '../../core/goal/condition.ts';
 import { indexCards } from '../../core/shorthand/card-index.ts';
 import { readShorthand } from '../../core/shorthand/read-shorthand.ts';
 import { vocabularyOf } from '../../core/shorthand/vocabulary.ts';
-import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
+import { good, type Outcome, type Problem } from '../../core/problem.ts';
 import type { Collection } from '../database/open.ts';
-import { makeChange } from '../journal/change.ts';
+import { makeChange, makeStep, refused } from '../journal/change.ts';
 import { loadRelease } from '../releases/load-release.ts';
 import { countOwned, readCopies } from './read-copies.ts';
 import { addCopies } from './add-copies.ts';
@@ -17,6 +17,11 @@ import { movePile } from './trays.ts';
 export interface Logged {
 	readonly versions: number;
 	readonly cards: number;
+}
+
+/** The same, with the step of the journal that takes it back; null where nothing changed. */
+export interface LoggedStep extends Logged {
+	readonly step: number | null;
 }
 
 export interface EntryRequest {
@@ -34,43 +39,47 @@ const noRelease: Problem = {
 };
 
 /** Applies an entry line in one transaction, or, with any problem in it, not at all. */
-export function logLine(
+export async function logLine(
 	collection: Collection,
 	releaseKey: string,
 	request: EntryRequest
-): Promise<Outcome<Logged>> {
-	return makeChange(collection, async (record, tx) => {
-		const stored = await loadRelease(tx, releaseKey);
-		if (!stored) return refused([noRelease]);
-		const there = await readCopies(tx, stored.id);
-		const reading = readShorthand(request.line, {
-			release: stored.release,
-			index: indexCards(stored.release),
-			vocabulary: vocabularyOf(stored.release),
-			synonyms: synonymMap(await listSynonyms(tx)),
-			numberingKey: request.numbering,
-			parallelKey: request.parallel,
-			condition: request.condition,
-			owned: countOwned(there)
-		});
-		if (reading.problems.length > 0) return refused(reading.problems);
-		await addCopies(record, stored, there, reading.additions, collection.now());
-		const cards = reading.additions.reduce((sum, { quantity }) => sum + quantity, 0);
-		if (request.pile !== undefined && cards > 0) {
-			await movePile(record, tx, request.pile, cards, collection.now());
+): Promise<Outcome<LoggedStep>> {
+	const { value: outcome, step } = await makeStep<Outcome<Logged>>(
+		collection,
+		async (record, tx) => {
+			const stored = await loadRelease(tx, releaseKey);
+			if (!stored) return refused([noRelease]);
+			const there = await readCopies(tx, stored.id);
+			const reading = readShorthand(request.line, {
+				release: stored.release,
+				index: indexCards(stored.release),
+				vocabulary: vocabularyOf(stored.release),
+				synonyms: synonymMap(await listSynonyms(tx)),
+				numberingKey: request.numbering,
+				parallelKey: request.parallel,
+				condition: request.condition,
+				owned: countOwned(there)
+			});
+			if (reading.problems.length > 0) return refused(reading.problems);
+			await addCopies(record, stored, there, reading.additions, collection.now());
+			const cards = reading.additions.reduce((sum, { quantity }) => sum + quantity, 0);
+			if (request.pile !== undefined && cards > 0) {
+				await movePile(record, tx, request.pile, cards, collection.now());
+			}
+			return {
+				value: good(
+					{
+						versions: reading.changes.length,
+						cards
+					},
+					reading.notes
+				),
+				label: `${stored.release.name}: log ${clip(request.line)}${finishName(stored.release, request.parallel)}`,
+				touches: [stored.id]
+			};
 		}
-		return {
-			value: good(
-				{
-					versions: reading.changes.length,
-					cards
-				},
-				reading.notes
-			),
-			label: `${stored.release.name}: log ${clip(request.line)}${finishName(stored.release, request.parallel)}`,
-			touches: [stored.id]
-		};
-	});
+	);
+	return outcome.ok ? good({ ...outcome.value, step }, outcome.notes) : outcome;
 }
 
 /** Sets how many copies there are of some versions, in one transaction. Every version must exist. */
@@ -120,10 +129,6 @@ export function logOwned(
 			touches: [stored.id]
 		};
 	});
-}
-
-function refused(problems: readonly Problem[]) {
-	return { value: bad(problems), label: '', touches: [] };
 }
 
 function clip(line: string): string {

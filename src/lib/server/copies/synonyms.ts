@@ -1,9 +1,9 @@
 import { asc, eq } from 'drizzle-orm';
 import { normalPhrase } from '../../core/shorthand/vocabulary.ts';
-import { bad, good, type Outcome } from '../../core/problem.ts';
+import { good, type Outcome } from '../../core/problem.ts';
 import type { Collection, Reader } from '../database/open.ts';
 import { synonyms } from '../database/tables/index.ts';
-import { makeChange } from '../journal/change.ts';
+import { makeChange, refused } from '../journal/change.ts';
 
 /** A word of the user's own, and the words of the entry line it stands for. */
 export interface Synonym {
@@ -32,7 +32,7 @@ export function setSynonym(
 		if (!/\p{L}/u.test(typed) || means.trim() === '') {
 			const remedy = 'Write a word with a letter in it, and what it stands for.';
 			const problem = { field: 'word', message: 'this defines nothing', remedy };
-			return { value: bad([problem]), label: '', touches: [] };
+			return refused([problem]);
 		}
 		const [there] = await tx.select().from(synonyms).where(eq(synonyms.word, word));
 		const values = { word, means: means.trim() };

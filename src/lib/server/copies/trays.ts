@@ -1,8 +1,8 @@
 import { and, asc, eq } from 'drizzle-orm';
-import { bad, good, type Outcome } from '../../core/problem.ts';
+import { good, type Outcome } from '../../core/problem.ts';
 import type { Collection, Reader, Transaction } from '../database/open.ts';
 import { trayPiles } from '../database/tables/index.ts';
-import { makeChange } from '../journal/change.ts';
+import { makeChange, refused } from '../journal/change.ts';
 import type { Recorder } from '../journal/record.ts';
 
 export const TRAYS = ['to log', 'to sort'] as const;
@@ -23,7 +23,7 @@ export function addPile(
 	return makeChange(collection, async (record) => {
 		if (name.trim() === '' || !Number.isInteger(cards) || cards < 1 || cards > 1_000_000) {
 			const remedy = 'Give it a name, and say how many cards it has, at least roughly.';
-			return { value: bad([{ message: 'this is no pile', remedy }]), label: '', touches: [] };
+			return refused([{ message: 'this is no pile', remedy }]);
 		}
 		const [pile] = await record.insert(trayPiles, [
 			{ tray, name: name.trim(), cards, since: collection.now() }

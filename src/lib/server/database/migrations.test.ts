@@ -6,6 +6,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { afterEach, beforeEach, expect, test } from 'vitest';
+import { lieAsPlanned } from '../binders/move-cards.ts';
+import { readBinder } from '../binders/read-binder.ts';
 import { countOwned, readCopies } from '../copies/read-copies.ts';
 import { listGoals } from '../goals/read-goals.ts';
 import { redo, undo } from '../journal/undo.ts';
@@ -83,6 +85,25 @@ test('a collection of the third migration keeps its goals with their progress, a
 		{ version: 'r/base-1', quantity: 2, condition: 'mint', status: 'kept', attributes: [] }
 	]);
 	expect(await search(collection.db, 'ada gull')).toMatchObject([{ title: 'Ada', owned: 2 }]);
+	collection.close();
+});
+
+test('a binder of the fifth migration lies as it did, and learns what lies in it', async () => {
+	await earlierCollection(5, [
+		`INSERT INTO releases VALUES (1, 'r', 'Gull Row', 'M', '1994', NULL, '[]', '[]')`,
+		`INSERT INTO sections (id, release_id, key, position, name, kind, series, odds) VALUES (1, 1, 'base', 0, 'Base', 'base', '[]', '[]')`,
+		`INSERT INTO cards (id, release_id, section_id, key, position, number, title, subjects, marks) VALUES (1, 1, 1, 'base-1', 0, '1', 'Ada', '[]', '[]'), (2, 1, 1, 'base-2', 1, '2', 'Bram', '[]', '[]')`,
+		`INSERT INTO copies (id, release_id, card_key, quantity, condition, logged_at) VALUES (1, 1, 'base-2', 1, 'mint', 't')`,
+		`INSERT INTO goals VALUES (1, 1, 'All', '{"preset":"complete"}', 't')`,
+		`INSERT INTO binders VALUES (1, 1, 'B', '{"pageKind":"3x3","order":"number","blockStart":"new-page"}', 't')`
+	]);
+	const collection = await openCollection(readSettings({ JADE_DATA: folder }));
+	const binder = await readBinder(collection.db, 1);
+	expect(binder?.layout).toMatchObject({ order: 'number', cardsAPocket: 2, missing: 'keep' });
+	expect(binder?.plan.pages[0]?.pockets.slice(0, 3)).toEqual(['r/base-1', 'r/base-2', null]);
+	expect(binder?.now).toEqual([]);
+	await lieAsPlanned(collection, 1);
+	expect((await readBinder(collection.db, 1))?.now).toMatchObject([{ pocket: '1/1/3x3/2' }]);
 	collection.close();
 });
 

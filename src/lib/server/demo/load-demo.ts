@@ -2,14 +2,15 @@ import { formatProblem, type Outcome } from '../../core/problem.ts';
 import { readChecklistJson } from '../../formats/checklist-json.ts';
 import { CollectorSchema, type Collector } from '../../schemas/collector.ts';
 import { checkAgainst } from '../../schemas/validator.ts';
-import { makeBinder } from '../binders/binders.ts';
+import { makeBinder } from '../binders/change-binder.ts';
+import { lieAsPlanned, swapLying } from '../binders/move-cards.ts';
+import { setPrices } from '../binders/supply-prices.ts';
 import { addCopy } from '../copies/edit-copy.ts';
 import { logLine } from '../copies/log.ts';
 import { setSynonym } from '../copies/synonyms.ts';
 import { addPile } from '../copies/trays.ts';
 import type { Collection } from '../database/open.ts';
 import { makeGoal } from '../goals/make-goal.ts';
-import { listGoals } from '../goals/read-goals.ts';
 import { importRelease } from '../releases/import-release.ts';
 import { countReleases } from '../releases/list-releases.ts';
 
@@ -57,14 +58,41 @@ export async function loadDemo(collection: Collection): Promise<boolean> {
 				take: async (then: Collection) => must(await addCopy(then, version, fields))
 			}))
 		];
+	steps.push(
+		{
+			when: collector.begun,
+			take: (then) =>
+				setPrices(
+					then,
+					collector.prices.map(({ key, ...price }) => [key, price])
+				)
+		},
+		...collector.goals.flatMap(({ binder }, i) =>
+			binder
+				? [
+						{
+							when: binder.laid ?? collector.now,
+							take: (then: Collection) => lay(then, i + 1, binder)
+						}
+					]
+				: []
+		)
+	);
 	const inOrder = [...steps].sort((a, b) => a.when.localeCompare(b.when));
 	for (const { when, take } of inOrder) await take(at(when));
-	const goals = await listGoals(collection.db);
-	for (const [i, { binder }] of collector.goals.entries()) {
-		const goalId = goals[i]?.id ?? 0;
-		if (binder) await makeBinder(at(collector.now), { goalId, ...binder });
-	}
 	return true;
+}
+
+/** Makes a binder for a goal, and puts its cards in where the demo says so. */
+async function lay(
+	collection: Collection,
+	goalId: number,
+	{ name, layout, laid, misfiled = [] }: NonNullable<Collector['goals'][number]['binder']>
+): Promise<void> {
+	const id = await makeBinder(collection, { goalId, name, layout });
+	if (id === null) throw new RangeError(`loadDemo: goal ${goalId} is not there`);
+	if (laid !== undefined) await lieAsPlanned(collection, id);
+	for (const [one = '', other = ''] of misfiled) must(await swapLying(collection, id, one, other));
 }
 
 async function readCollector(): Promise<Collector> {

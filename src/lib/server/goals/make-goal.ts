@@ -2,10 +2,11 @@ import { eq } from 'drizzle-orm';
 import type { Release } from '../../core/checklist/release.ts';
 import { resolveRules, type GoalChoice } from '../../core/goal/goal-rules.ts';
 import { presetOf } from '../../core/goal/preset.ts';
-import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
+import { good, type Outcome, type Problem } from '../../core/problem.ts';
+import { removeBindersOf } from '../binders/remove-binder-rows.ts';
 import type { Collection } from '../database/open.ts';
-import { binders, goals } from '../database/tables/index.ts';
-import { makeChange } from '../journal/change.ts';
+import { goals } from '../database/tables/index.ts';
+import { makeChange, refused } from '../journal/change.ts';
 import { loadRelease } from '../releases/load-release.ts';
 
 export interface GoalRequest {
@@ -24,7 +25,7 @@ export function makeGoal(
 		const stored = await loadRelease(tx, request.release);
 		const problem = stored ? checkChoice(stored.release, request.rules) : noRelease;
 		if (!stored || problem) {
-			return { value: bad([problem ?? noRelease]), label: '', touches: [] };
+			return refused([problem ?? noRelease]);
 		}
 		const name = request.name.trim() || usualName(stored.release, request.rules);
 		const [goal] = await record.insert(goals, [
@@ -43,7 +44,7 @@ export function changeGoal(
 ): Promise<Outcome<{ readonly id: number }>> {
 	return makeChange(collection, async (record, tx) => {
 		const [goal] = await tx.select().from(goals).where(eq(goals.id, id));
-		if (!goal) return { value: bad([noGoal]), label: '', touches: [] };
+		if (!goal) return refused([noGoal]);
 		const name = wanted.name.trim() || goal.name;
 		await record.update(goals, id, { name, rules: wanted.rules });
 		return { value: good({ id }), label: `Decide ${name} anew`, touches: [goal.releaseId] };
@@ -99,11 +100,7 @@ export function removeGoal(collection: Collection, id: number): Promise<boolean>
 	return makeChange(collection, async (record, tx) => {
 		const [goal] = await tx.select().from(goals).where(eq(goals.id, id));
 		if (!goal) return { value: false, label: '', touches: [] };
-		const own = await tx.select({ id: binders.id }).from(binders).where(eq(binders.goalId, id));
-		await record.remove(
-			binders,
-			own.map((binder) => binder.id)
-		);
+		await removeBindersOf(record, tx, [id]);
 		await record.remove(goals, [id]);
 		return { value: true, label: `Remove goal ${goal.name}`, touches: [goal.releaseId] };
 	});

@@ -1,13 +1,13 @@
-import { asc } from 'drizzle-orm';
+import { asc, desc, eq } from 'drizzle-orm';
 import type { Release } from '../../core/checklist/release.ts';
 import { isAtHand } from '../../core/goal/copy-record.ts';
-import { fillGoals } from '../../core/goal/fill-goals.ts';
+import { fillGoals, slotName } from '../../core/goal/fill-goals.ts';
 import type { Filling } from '../../core/goal/fill-slots.ts';
 import { resolveRules } from '../../core/goal/goal-rules.ts';
 import { scopeGoals, type Scope } from '../../core/goal/scope-goal.ts';
 import { readCopies, type StoredCopy } from '../copies/read-copies.ts';
 import type { Reader } from '../database/open.ts';
-import { goals } from '../database/tables/index.ts';
+import { binderPockets, binders, goals } from '../database/tables/index.ts';
 import { loadReleases, type StoredRelease } from '../releases/load-release.ts';
 import { onlySections, releasesOf, sharedWith } from './goal-scope.ts';
 
@@ -57,9 +57,13 @@ export async function workOutGoals(
 		})
 	);
 	const everything = new Map(scoped.flatMap(({ copies }) => copies.map((copy) => [copy.id, copy])));
+	const held = await heldInBinders(db);
 	const filled = fillGoals(
 		scoped.map(({ goal, slots, keepsOwn }) => ({ key: String(goal.id), slots, keepsOwn })),
-		[...everything.values()].filter(isAtHand)
+		[...everything.values()].filter(isAtHand).map((copy) => {
+			const heldIn = held.get(copy.id);
+			return heldIn === undefined ? copy : { ...copy, heldIn };
+		})
 	);
 	return scoped.flatMap(({ keepsOwn: _, ...state }) => {
 		const filling = filled.get(String(state.goal.id));
@@ -67,6 +71,20 @@ export async function workOutGoals(
 			? [{ ...state, filling }]
 			: [];
 	});
+}
+
+/** The slot in whose pocket a copy lies; of a pile in several pockets, the first. */
+async function heldInBinders(db: Reader): Promise<ReadonlyMap<number, string>> {
+	const rows = await db
+		.select({
+			copyId: binderPockets.copyId,
+			goalId: binders.goalId,
+			slot: binderPockets.slotKey
+		})
+		.from(binderPockets)
+		.innerJoin(binders, eq(binderPockets.binderId, binders.id))
+		.orderBy(desc(binderPockets.id));
+	return new Map(rows.map(({ copyId, goalId, slot }) => [copyId, slotName(String(goalId), slot)]));
 }
 
 /** Reads each release and its copies once. */

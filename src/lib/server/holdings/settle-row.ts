@@ -2,11 +2,11 @@ import { eq } from 'drizzle-orm';
 import { indexCards } from '../../core/shorthand/card-index.ts';
 import { readShorthand } from '../../core/shorthand/read-shorthand.ts';
 import { vocabularyOf } from '../../core/shorthand/vocabulary.ts';
-import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
+import { good, type Outcome } from '../../core/problem.ts';
 import type { Collection } from '../database/open.ts';
 import { copies, unmatchedRows } from '../database/tables/index.ts';
 import { fieldsAsRow, placeOf, type CopyFields } from '../copies/copy-rows.ts';
-import { makeChange } from '../journal/change.ts';
+import { makeChange, refused } from '../journal/change.ts';
 import { loadRelease } from '../releases/load-release.ts';
 
 /** Fields of a kept row that are numbers. */
@@ -24,11 +24,6 @@ export function settleRow(
 	line: string
 ): Promise<Outcome<{ readonly version: string }>> {
 	return makeChange(collection, async (record, tx) => {
-		const refused = (problems: readonly Problem[]) => ({
-			value: bad(problems),
-			label: '',
-			touches: []
-		});
 		const [row] = await tx.select().from(unmatchedRows).where(eq(unmatchedRows.id, id));
 		const stored = await loadRelease(tx, releaseKey);
 		if (!row || !stored) return refused([{ message: 'this row, or the release, is not there' }]);

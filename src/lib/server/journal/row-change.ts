@@ -1,13 +1,16 @@
 import { getTableName } from 'drizzle-orm';
 import {
+	binderPockets,
 	binders,
 	cards,
 	copies,
 	goals,
+	ownKinds,
 	parallels,
 	photos,
 	releases,
 	sections,
+	supplyPrices,
 	synonyms,
 	trayPiles,
 	unmatchedRows,
@@ -26,6 +29,9 @@ export const JOURNALLED = {
 	binders,
 	photos,
 	synonyms,
+	binder_pockets: binderPockets,
+	own_kinds: ownKinds,
+	supply_prices: supplyPrices,
 	tray_piles: trayPiles,
 	unmatched_rows: unmatchedRows
 } as const;

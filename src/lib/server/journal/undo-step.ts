@@ -4,7 +4,7 @@ import type { Collection } from '../database/open.ts';
 import { journal } from '../database/tables/index.ts';
 import { refreshProgress } from '../goals/refresh-progress.ts';
 import type { RowChange } from './row-change.ts';
-import { turn, type Step } from './undo.ts';
+import { turn, undo, type Step } from './undo.ts';
 
 /**
  * Takes back any one step, however long ago. Where a later step changed the same rows, it is refused,
@@ -48,6 +48,12 @@ export function undoStep(collection: Collection, id: number): Promise<Outcome<St
 		await refreshProgress(tx, entry.releaseIds, at);
 		return good({ id: step?.id ?? 0, at, label });
 	});
+}
+
+/** Takes a step back: as undo does where it is the last one, so that redo makes it again; else by itself. */
+export async function takeBack(collection: Collection, id: number): Promise<Outcome<Step>> {
+	const step = await undo(collection, id);
+	return step ? good(step) : undoStep(collection, id);
 }
 
 function rowsOf(changes: readonly RowChange[]): ReadonlySet<string> {

@@ -42,9 +42,12 @@ export async function recentSteps(db: Reader, count: number): Promise<readonly S
 		.limit(count);
 }
 
-/** Takes back the latest change; null where there is nothing to undo. Works across restarts. */
-export function undo(collection: Collection): Promise<Step | null> {
-	return move(collection, 'undo');
+/**
+ * Takes back the latest change; null where there is nothing to undo, or where `only` names a step that
+ * is not the latest. Works across restarts.
+ */
+export function undo(collection: Collection, only?: number): Promise<Step | null> {
+	return move(collection, 'undo', only);
 }
 
 /** Makes the change again that was undone last; null where there is none. */
@@ -52,10 +55,14 @@ export function redo(collection: Collection): Promise<Step | null> {
 	return move(collection, 'redo');
 }
 
-function move(collection: Collection, direction: 'undo' | 'redo'): Promise<Step | null> {
+function move(
+	collection: Collection,
+	direction: 'undo' | 'redo',
+	only?: number
+): Promise<Step | null> {
 	return collection.write(async (tx) => {
 		const next = (await nextSteps(tx))[direction];
-		if (!next) return null;
+		if (!next || (only !== undefined && next.id !== only)) return null;
 		const [entry] = await tx.select().from(journal).where(eq(journal.id, next.id));
 		if (!entry) throw new RangeError(`${direction}: step ${next.id} is gone`);
 		if (direction === 'undo') {

@@ -2,9 +2,10 @@ import { asc, count, eq, inArray } from 'drizzle-orm';
 import { createHash } from 'node:crypto';
 import sharp from 'sharp';
 import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
+import { chunks } from '../database/chunks.ts';
 import type { Collection, Reader } from '../database/open.ts';
 import { copies, media, photos } from '../database/tables/index.ts';
-import { makeChange } from '../journal/change.ts';
+import { makeChange, refused } from '../journal/change.ts';
 
 /** The largest file, in bytes, and the most pixels, that are taken in. */
 const LARGEST_PHOTO_BYTES = 20 * 1024 * 1024;
@@ -74,7 +75,7 @@ export async function addPhoto(
 			.from(copies)
 			.where(eq(copies.id, copyId));
 		const problem: Problem = { message: 'there is no such copy' };
-		if (!copy) return { value: bad([problem]), label: '', touches: [] };
+		if (!copy) return refused([problem]);
 		await tx.insert(media).values(prepared.value).onConflictDoNothing();
 		const [there] = await tx
 			.select({ photos: count() })
@@ -97,12 +98,17 @@ export function removePhoto(collection: Collection, id: number): Promise<boolean
 
 /** The photos of some copies, in order. */
 export async function photosOf(db: Reader, copyIds: readonly number[]) {
-	if (copyIds.length === 0) return [];
-	return db
-		.select({ id: photos.id, copyId: photos.copyId, hash: photos.hash })
-		.from(photos)
-		.where(inArray(photos.copyId, [...copyIds]))
-		.orderBy(asc(photos.position), asc(photos.id));
+	const found: { id: number; copyId: number; hash: string }[] = [];
+	for (const some of chunks(copyIds, 5000)) {
+		found.push(
+			...(await db
+				.select({ id: photos.id, copyId: photos.copyId, hash: photos.hash })
+				.from(photos)
+				.where(inArray(photos.copyId, [...some]))
+				.orderBy(asc(photos.position), asc(photos.id)))
+		);
+	}
+	return found;
 }
 
 export async function readPicture(

@@ -1,10 +1,10 @@
 import { and, eq, or } from 'drizzle-orm';
 import type { Release } from '../../core/checklist/release.ts';
 import { keepUnsaid } from '../../core/checklist/replace-release.ts';
-import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
+import { good, type Outcome, type Problem } from '../../core/problem.ts';
 import type { Collection, Reader } from '../database/open.ts';
 import { releases } from '../database/tables/index.ts';
-import { makeChange } from '../journal/change.ts';
+import { makeChange, refused } from '../journal/change.ts';
 import { loadRelease, type StoredRelease } from './load-release.ts';
 import { saveRelease } from './save-release.ts';
 import { insertRelease } from './write-release.ts';
@@ -46,7 +46,7 @@ export async function importRelease(
 				message: `"${there.release.name}" is already in the collection under the key ${there.release.key}`,
 				remedy: 'Replace its checklist, or give this one another name, year or key.'
 			};
-			return { value: bad([problem]), label: '', touches: [] };
+			return refused([problem]);
 		}
 		const id = await insertRelease(record, tx, release);
 		return {

@@ -1,7 +1,7 @@
-import { eq, inArray } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
+import { removeBindersOf } from '../binders/remove-binder-rows.ts';
 import type { Collection } from '../database/open.ts';
 import {
-	binders,
 	cards,
 	copies,
 	goals,
@@ -31,17 +31,8 @@ export function removeRelease(collection: Collection, key: string): Promise<bool
 			if (next === undefined) ownGoals.push(goal);
 			else await record.update(goals, goal.id, { releaseId: next });
 		}
-		const ownBinders = await tx
-			.select({ id: binders.id })
-			.from(binders)
-			.where(
-				inArray(
-					binders.goalId,
-					ownGoals.map(({ id }) => id)
-				)
-			);
 		const ids = (rows: readonly { id: number }[]) => rows.map(({ id }) => id);
-		await record.remove(binders, ids(ownBinders));
+		await removeBindersOf(record, tx, ids(ownGoals));
 		await record.remove(goals, ids(ownGoals));
 		const ownCopies = await tx
 			.select({ id: copies.id })

@@ -1,10 +1,10 @@
 import { checkRelease } from '../../core/checklist/check-release.ts';
 import { expand } from '../../core/checklist/expand.ts';
 import type { Release } from '../../core/checklist/release.ts';
-import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
+import { good, type Outcome, type Problem } from '../../core/problem.ts';
 import { countOwned, readCopies } from '../copies/read-copies.ts';
 import type { Collection, Reader } from '../database/open.ts';
-import { makeChange } from '../journal/change.ts';
+import { makeChange, refused } from '../journal/change.ts';
 import { loadRelease } from './load-release.ts';
 import { writeRelease } from './write-release.ts';
 
@@ -21,11 +21,6 @@ export function saveRelease(
 ): Promise<Outcome<{ readonly key: string }>> {
 	return makeChange(collection, async (record, tx) => {
 		const stored = await loadRelease(tx, key);
-		const refused = (problems: readonly Problem[]) => ({
-			value: bad(problems),
-			label: '',
-			touches: []
-		});
 		if (!stored) return refused([{ message: 'this release is not in the collection' }]);
 		const outcome = edit(stored.release);
 		if (!outcome.ok) return refused(outcome.problems);

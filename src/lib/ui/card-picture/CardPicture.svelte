@@ -12,8 +12,18 @@
 		number?: string | null;
 		/** With name plate and number, for pictures large enough to read. */
 		plate?: boolean;
+		/** Fills a box of another shape than a usual card's, cut at its edges. */
+		cover?: boolean;
 	}
-	let { seed, title, group, finish = null, number = null, plate = false }: Props = $props();
+	let {
+		seed,
+		title,
+		group,
+		finish = null,
+		number = null,
+		plate = false,
+		cover = false
+	}: Props = $props();
 	const scene = $derived(sceneOf(seed, title, group, finish));
 	const bottom = $derived(plate ? 286 : 336);
 	const clip = $props.id();
@@ -21,7 +31,12 @@
 </script>
 
 <!-- 2.5 × 3.5 in, in hundredths: the usual card. -->
-<svg viewBox="0 0 250 350" class="block h-auto w-full" aria-hidden="true">
+<svg
+	viewBox="0 0 250 350"
+	preserveAspectRatio={cover ? 'xMidYMid slice' : undefined}
+	class={['block w-full', cover ? 'h-full' : 'h-auto']}
+	aria-hidden="true"
+>
 	<rect
 		x="0.75"
 		y="0.75"

@@ -36,7 +36,14 @@ describe('the keys of a view', () => {
 });
 
 test('the menu follows the work, and marks the view that is open', () => {
-	expect(MENU.map(({ name }) => name)).toEqual(['Desk', 'Releases', 'Goals', 'Log', 'Binders']);
+	expect(MENU.map(({ name }) => name)).toEqual([
+		'Desk',
+		'Releases',
+		'Goals',
+		'Log',
+		'Binders',
+		'Boxes'
+	]);
 	const current = (pathname: string) =>
 		MENU.filter(({ path }) => isCurrent(path, pathname)).map(({ name }) => name);
 	expect(current('/')).toEqual(['Desk']);

@@ -35,7 +35,18 @@ const STACK: readonly KeyHint[] = [
 
 const SPREAD: readonly KeyHint[] = [
 	{ keys: '← →', does: 'leaf back, leaf on' },
-	{ keys: 'Home  End', does: 'first page, last page' }
+	{ keys: 'PgUp PgDn', does: 'the same, from a pocket too' },
+	{ keys: 'Home  End', does: 'first page, last page' },
+	{ keys: 'Tab  arrows', does: 'to the pockets, from pocket to pocket' },
+	{ keys: 'Space', does: 'pick a card up, put it down: they change places' },
+	{ keys: 'Enter', does: 'open the card of a pocket' },
+	{ keys: 'Esc', does: 'let go' }
+];
+
+const SHOW: readonly KeyHint[] = [
+	{ keys: '← →  Space', does: 'page by page' },
+	{ keys: 'f', does: 'full screen' },
+	{ keys: 'Esc', does: 'leave the show' }
 ];
 
 export function keysOf(pathname: string): readonly KeyHint[] {
@@ -50,6 +61,7 @@ export function keysOf(pathname: string): readonly KeyHint[] {
 		return [{ keys: 'x', does: 'take one card off a pile' }, ...EVERYWHERE];
 	}
 	if (/^\/log\/stack/.test(pathname)) return [...STACK, ...EVERYWHERE];
-	if (/^\/binders\/\d/.test(pathname)) return [...SPREAD, ...EVERYWHERE];
+	if (/^\/binders\/\d+\/show$/.test(pathname)) return [...SHOW, ...EVERYWHERE];
+	if (/^\/binders\/(\d+|side-by-side)$/.test(pathname)) return [...SPREAD, ...EVERYWHERE];
 	return EVERYWHERE;
 }

@@ -1,4 +1,5 @@
 import { resolve } from '$app/paths';
+import Archive from '@lucide/svelte/icons/archive';
 import BookOpen from '@lucide/svelte/icons/book-open';
 import LampDesk from '@lucide/svelte/icons/lamp-desk';
 import Library from '@lucide/svelte/icons/library';
@@ -11,7 +12,8 @@ export const MENU = [
 	{ path: '/releases', href: resolve('/releases'), name: 'Releases', icon: Library },
 	{ path: '/goals', href: resolve('/goals'), name: 'Goals', icon: Target },
 	{ path: '/log', href: resolve('/log'), name: 'Log', icon: PencilLine },
-	{ path: '/binders', href: resolve('/binders'), name: 'Binders', icon: BookOpen }
+	{ path: '/binders', href: resolve('/binders'), name: 'Binders', icon: BookOpen },
+	{ path: '/boxes', href: resolve('/boxes'), name: 'Boxes', icon: Archive }
 ] as const;
 
 export function isCurrent(path: string, pathname: string): boolean {

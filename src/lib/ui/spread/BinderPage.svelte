@@ -1,21 +1,34 @@
 <script lang="ts">
-	import type { BinderPage } from '$lib/core/binder/plan-binder';
+	import type { BinderPage } from '$lib/core/binder/binder-page';
 	import type { PageKind } from '$lib/core/binder/page-kind';
+	import type { PocketFace } from '$lib/core/binder/pocket-face';
 	import BinderPocket from './BinderPocket.svelte';
-	import type { PocketCard } from './pocket';
+	import type { PocketHand } from './pocket-hand.svelte';
 
 	interface Props {
 		page: BinderPage | null;
+		/** Kind of its leaf; of a cover, that of the page beside it. */
 		kind: PageKind;
 		side: 'left' | 'right';
-		pockets: ReadonlyMap<string, PocketCard>;
+		faces: ReadonlyMap<string, PocketFace>;
+		/** Left out: the page is only looked at. */
+		hand?: PocketHand;
+		hasVolumes?: boolean;
 	}
-	let { page, kind, side, pockets }: Props = $props();
+	let { page, kind, side, faces, hand, hasVolumes = false }: Props = $props();
 	const ratio = $derived((kind.columns * kind.pocketWidthMm) / (kind.rows * kind.pocketHeightMm));
+	const marks = $derived(new Map((page?.marks ?? []).map((mark) => [mark.pocket, mark])));
+	const BLANK = { backs: 'the backs of the page before', blank: 'left blank' } as const;
+	const use = $derived(page?.use ?? 'blank');
+	const name = $derived(
+		page
+			? `Page ${page.pageInVolume}${hasVolumes ? ` of volume ${page.volume}` : ''}, ${side}`
+			: 'Inside of the cover'
+	);
 </script>
 
 <section
-	aria-label={page ? `Page ${page.page}, ${side}` : 'Inside of the cover'}
+	aria-label={name}
 	class={[
 		'min-w-0 flex-1',
 		page
@@ -26,19 +39,31 @@
 	style:aspect-ratio={page ? undefined : ratio}
 >
 	{#if page}
-		<div
-			class="grid gap-[1%] p-[1%]"
-			style:aspect-ratio={ratio}
-			style:grid-template-columns="repeat({kind.columns}, minmax(0, 1fr))"
-			style:grid-template-rows="repeat({kind.rows}, minmax(0, 1fr))"
-		>
-			{#each page.pockets as slot, i (i)}
-				<BinderPocket card={slot === null ? null : (pockets.get(slot) ?? null)} />
-			{/each}
+		<div class="relative">
+			<div
+				class={['grid gap-[1%] p-[1%]', use !== 'cards' && 'opacity-45']}
+				style:aspect-ratio={ratio}
+				style:grid-template-columns="repeat({kind.columns}, minmax(0, 1fr))"
+				style:grid-template-rows="repeat({kind.rows}, minmax(0, 1fr))"
+				aria-hidden={use === 'cards' ? undefined : true}
+			>
+				{#each page.pockets as slot, pocket (pocket)}
+					{@const at = { page: page.page, pocket }}
+					<BinderPocket
+						face={slot === null ? null : (faces.get(slot) ?? null)}
+						mark={marks.get(pocket) ?? null}
+						{kind}
+						{...use === 'cards' && hand ? hand.of(at) : {}}
+					/>
+				{/each}
+			</div>
+			{#if use !== 'cards'}
+				<p class="absolute inset-0 flex items-center justify-center quiet">{BLANK[use]}</p>
+			{/if}
 		</div>
 		<p class="flex justify-between gap-2 px-3 py-1 text-sm quiet">
 			<span class="truncate">{page.blocks.join(' · ')}</span><span class="shrink-0"
-				>page {page.page}</span
+				>{hasVolumes ? `vol. ${page.volume}, ` : ''}page {page.pageInVolume}</span
 			>
 		</p>
 	{:else}

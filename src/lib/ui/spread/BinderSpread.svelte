@@ -1,92 +1,140 @@
 <script lang="ts">
-	import ChevronLeft from '@lucide/svelte/icons/chevron-left';
-	import ChevronRight from '@lucide/svelte/icons/chevron-right';
-	import type { BinderPlan } from '$lib/core/binder/plan-binder';
+	import type { BinderPage as Page } from '$lib/core/binder/binder-page';
+	import type { PagePocket } from '$lib/core/binder/order-by-hand';
 	import type { PageKind } from '$lib/core/binder/page-kind';
-	import { spreadAt, spreadCount, spreadOfPage } from '$lib/core/binder/spread';
+	import type { PocketFace } from '$lib/core/binder/pocket-face';
+	import { spreadOfPage, spreadsOf } from '$lib/core/binder/spread';
+	import { thumbnailOf } from '$lib/ui/card-picture/thumbnail';
 	import BinderPage from './BinderPage.svelte';
-	import type { PocketCard } from './pocket';
+	import { createPocketHand } from './pocket-hand.svelte';
+	import SpreadBar from './SpreadBar.svelte';
 
 	interface Props {
-		plan: BinderPlan;
-		kind: PageKind;
-		pockets: ReadonlyMap<string, PocketCard>;
+		pages: readonly Page[];
+		kinds: readonly PageKind[];
+		faces: readonly PocketFace[];
+		/** Height of what stands above and below, so that a spread fits the screen. */
+		chromeRem?: number;
+		open: (face: PocketFace) => void;
+		swap?: (one: PagePocket, other: PagePocket) => void;
+		/** The spread that lies open; bound where two leaf together. */
+		index?: number;
+		/** Whether arrow keys leaf it wherever the focus is. */
+		hasKeys?: boolean;
 	}
-	let { plan, kind, pockets }: Props = $props();
+	let {
+		pages,
+		kinds,
+		faces,
+		chromeRem = 15,
+		open,
+		swap,
+		index = $bindable(0),
+		hasKeys = true
+	}: Props = $props();
 
-	let wanted = $state(0);
-	const pages = $derived(plan.pages.length);
-	const count = $derived(spreadCount(pages));
-	const index = $derived(Math.min(wanted, count - 1));
-	const spread = $derived(spreadAt(index, pages));
-	const pageAt = (number: number | null) =>
-		number === null ? null : (plan.pages[number - 1] ?? null);
-	/** Where each block begins, to jump to. */
-	const blocks = $derived(
-		plan.pages.flatMap(({ page, blocks }, i) =>
-			blocks
-				.filter((name) => !plan.pages[i - 1]?.blocks.includes(name))
-				.map((name) => ({ name, page }))
-		)
+	const spreads = $derived(spreadsOf(pages));
+	const at = $derived(Math.max(0, Math.min(index, spreads.length - 1)));
+	const spread = $derived(spreads[at] ?? { left: null, right: null });
+	const bySlot = $derived(new Map(faces.map((face) => [face.slot, face])));
+	const pageAt = (page: number | null) => (page === null ? undefined : pages[page - 1]);
+	const kindOf = (page: number): PageKind =>
+		kinds.find(({ key }) => key === pageAt(page)?.kind) ?? (kinds[0] as PageKind);
+	const volumes = $derived(pages.at(-1)?.volume ?? 1);
+	/** Height to width of the open spread: two pages of the kind that lies open. */
+	const kind = $derived(kindOf(spread.right ?? spread.left ?? 1));
+	const shape = $derived(
+		(2 * kind.columns * kind.pocketWidthMm) / (kind.rows * kind.pocketHeightMm)
 	);
+	let said = $state('');
+
+	const hand = createPocketHand({
+		spread: () => spread,
+		pageAt,
+		kindOf,
+		open: (slot) => {
+			const face = bySlot.get(slot);
+			if (face) open(face);
+		},
+		get swap() {
+			return swap;
+		},
+		say: (words) => (said = words)
+	});
 
 	function go(to: number) {
-		wanted = Math.max(0, Math.min(count - 1, to));
+		index = Math.max(0, Math.min(spreads.length - 1, to));
+	}
+
+	function jumpTo(page: number, pocket = 0) {
+		go(spreadOfPage(spreads, page));
+		void hand.focus({ page, pocket });
 	}
 
 	function onkeydown(event: KeyboardEvent) {
 		const { target } = event;
-		if (target instanceof HTMLElement && target.matches('input, select, textarea')) return;
+		if (!hasKeys || (target instanceof HTMLElement && target.matches('input, select, textarea')))
+			return;
 		if (event.ctrlKey || event.metaKey || event.altKey) return;
-		const to = { ArrowLeft: index - 1, ArrowRight: index + 1, Home: 0, End: count - 1 }[event.key];
+		if (event.key === 'Escape') {
+			hand.letGo();
+			said = '';
+			return;
+		}
+		const to = {
+			ArrowLeft: at - 1,
+			ArrowRight: at + 1,
+			PageUp: at - 1,
+			PageDown: at + 1,
+			Home: 0,
+			End: spreads.length - 1
+		}[event.key];
 		if (to === undefined) return;
 		event.preventDefault();
 		go(to);
 	}
+
+	/** The photos of the next and the last spread are fetched before one leafs there. */
+	$effect(() => {
+		for (const near of [spreads[at + 1], spreads[at - 1]]) {
+			for (const page of [near?.left ?? null, near?.right ?? null]) {
+				for (const slot of pageAt(page)?.pockets ?? []) {
+					const photo = bySlot.get(slot ?? '')?.photo;
+					if (photo) new Image().src = thumbnailOf(photo);
+				}
+			}
+		}
+	});
 </script>
 
 <svelte:window {onkeydown} />
 
-<div class="mb-2 flex flex-wrap items-center gap-2">
-	<button
-		class="btn btn-square btn-sm"
-		aria-label="Leaf back"
-		disabled={index === 0}
-		onclick={() => go(index - 1)}><ChevronLeft class="size-4" aria-hidden="true" /></button
-	>
-	<button
-		class="btn btn-square btn-sm"
-		aria-label="Leaf on"
-		disabled={index === count - 1}
-		onclick={() => go(index + 1)}><ChevronRight class="size-4" aria-hidden="true" /></button
-	>
-	<p role="status" class="min-w-36 text-lg">
-		{[spread.left, spread.right].filter((page) => page !== null).length === 2 ? 'Pages' : 'Page'}
-		{[spread.left, spread.right].filter((page) => page !== null).join(' and ')}
-		<span class="quiet">of {pages}</span>
-	</p>
-	<label class="ml-auto flex items-center gap-2"
-		><span class="text-sm quiet">Go to</span>
-		<select
-			class="select w-56 select-sm"
-			value=""
-			onchange={(event) => {
-				go(spreadOfPage(Number(event.currentTarget.value)));
-				event.currentTarget.value = '';
-			}}
-		>
-			<option value="" disabled>a section</option>
-			{#each blocks as { name, page }, i (i)}<option value={page}>{name}, page {page}</option
-				>{/each}
-		</select></label
-	>
-</div>
+<SpreadBar {pages} {spread} {faces} index={at} count={spreads.length} {go} {jumpTo} />
+<p class="sr-only" role="status">{said}</p>
 
 <!-- As wide as two pages may be while a whole spread stays on the screen. -->
 <div
-	class="mx-auto flex max-w-[calc((100dvh-13.5rem)*1.42)] min-w-64 flex-col gap-1 max-sm:max-w-none sm:flex-row"
+	class="mx-auto flex min-w-64 flex-col gap-1 max-sm:max-w-none! sm:flex-row"
+	style:max-width="calc((100dvh - {chromeRem}rem) * {shape})"
 	data-testid="spread"
 >
-	<BinderPage page={pageAt(spread.left)} {kind} side="left" {pockets} />
-	<BinderPage page={pageAt(spread.right)} {kind} side="right" {pockets} />
+	<BinderPage
+		page={pageAt(spread.left) ?? null}
+		kind={kindOf(spread.left ?? spread.right ?? 1)}
+		side="left"
+		faces={bySlot}
+		{hand}
+		hasVolumes={volumes > 1}
+	/>
+	<BinderPage
+		page={pageAt(spread.right) ?? null}
+		kind={kindOf(spread.right ?? spread.left ?? 1)}
+		side="right"
+		faces={bySlot}
+		{hand}
+		hasVolumes={volumes > 1}
+	/>
 </div>
+{#if hand.picked}
+	<p class="mt-2 text-center text-sm quiet">{said}</p>
+{/if}

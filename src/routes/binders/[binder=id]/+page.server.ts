@@ -1,67 +1,36 @@
 import { error, fail, redirect } from '@sveltejs/kit';
-import { cardsOf } from '$lib/core/checklist/release';
-import { groupName } from '$lib/core/goal/missing-list';
-import { BinderLayoutSchema } from '$lib/schemas/compute';
-import { checkAgainst } from '$lib/schemas/validator';
-import { readBinder, removeBinder, setLayout } from '$lib/server/binders/binders';
-import type { BinderLayout } from '$lib/core/binder/binder-layout';
+import { changeBinder, removeBinder, swapPockets } from '$lib/server/binders/change-binder';
+import { swapLying } from '$lib/server/binders/move-cards';
+import { readLayoutForm } from '$lib/server/binders/read-layout-form';
 import { theCollection } from '$lib/server/collection';
-
-export const load = async ({ params }) => {
-	const found = await readBinder((await theCollection()).db, Number(params.binder));
-	if (!found) error(404, 'There is no such binder. It may have been removed; undo brings it back.');
-	const { binder, plan, goal, releases, slots, filling } = found;
-	const missing = new Set(filling.missing.map(({ slot }) => slot));
-	const cards = new Map(
-		releases.flatMap((release) =>
-			cardsOf(release).map(
-				(found) => [`${release.key}/${found.card.key}`, { release, ...found }] as const
-			)
-		)
-	);
-	return {
-		binder: { id: binder.id, name: binder.name, layout: binder.layout },
-		goal: { id: goal.id, name: goal.name },
-		releases: releases.map(({ name }) => name),
-		hasRarities: releases.some(({ rarities }) => rarities.length > 0),
-		plan,
-		have: slots.length - missing.size,
-		pockets: slots.map(({ key, release: home, version }) => {
-			const found = cards.get(`${home}/${version.cardKey}`);
-			if (!found) throw new RangeError(`binder ${binder.id}: no card ${version.cardKey}`);
-			const { card, section, release } = found;
-			return {
-				slot: key,
-				seed: `${release.key}/${card.key}`,
-				number: card.number,
-				title: card.title,
-				group: card.group ?? '',
-				place: [groupName(release, section, version.parallelKey), card.rarity]
-					.filter(Boolean)
-					.join(', '),
-				finish: version.parallelKey,
-				printRun: version.printRun,
-				filled: !missing.has(key)
-			};
-		})
-	};
-};
 
 export const actions = {
 	layout: async ({ params, request }) => {
 		const form = await request.formData();
-		const layout = {
-			pageKind: form.get('pageKind'),
-			order: form.get('order'),
-			blockStart: form.get('blockStart')
-		};
-		const problems = checkAgainst(BinderLayoutSchema, layout);
-		if (problems.length > 0) return fail(400, { problems });
-		const collection = await theCollection();
-		if (!(await setLayout(collection, Number(params.binder), layout as BinderLayout))) {
-			error(404, 'There is no such binder.');
-		}
-		return {};
+		const layout = readLayoutForm(form);
+		if (!layout.ok) return fail(400, { problems: layout.problems });
+		const name = form.has('name') ? { name: String(form.get('name')).slice(0, 200) } : {};
+		const done = await changeBinder(await theCollection(), Number(params.binder), {
+			...name,
+			layout: layout.value
+		});
+		return done.ok ? { done: true } : fail(400, { problems: done.problems });
+	},
+	swap: async ({ params, request }) => {
+		const form = await request.formData();
+		const [one, other] = ['one', 'other'].map((field) => readPocket(String(form.get(field) ?? '')));
+		const done =
+			one && other
+				? await swapPockets(await theCollection(), Number(params.binder), one, other)
+				: null;
+		if (done?.ok) return { done: true };
+		return fail(400, { problems: done?.problems ?? [{ message: 'name two pockets' }] });
+	},
+	correct: async ({ params, request }) => {
+		const form = await request.formData();
+		const [one = '', other = ''] = ['one', 'other'].map((field) => String(form.get(field) ?? ''));
+		const done = await swapLying(await theCollection(), Number(params.binder), one, other);
+		return done.ok ? { done: true } : fail(400, { problems: done.problems });
 	},
 	remove: async ({ params }) => {
 		if (!(await removeBinder(await theCollection(), Number(params.binder)))) {
@@ -70,3 +39,9 @@ export const actions = {
 		redirect(303, '/binders');
 	}
 };
+
+/** "3/0": the first pocket of page 3; null where the text is none. */
+function readPocket(text: string) {
+	const [, page, pocket] = /^(\d{1,6})\/(\d{1,4})$/.exec(text) ?? [];
+	return page === undefined ? null : { page: Number(page), pocket: Number(pocket) };
+}

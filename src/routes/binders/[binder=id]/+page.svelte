@@ -1,95 +1,101 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { deserialize, enhance } from '$app/forms';
+	import { goto } from '$app/navigation';
 	import { resolve } from '$app/paths';
-	import { PAGE_KINDS, pageKindOf } from '$lib/core/binder/page-kind';
-	import { countOf } from '$lib/ui/numerals';
+	import type { PagePocket } from '$lib/core/binder/order-by-hand';
+	import { pagesAsTheyLie } from '$lib/core/binder/pages-as-they-lie';
+	import { pocketName } from '$lib/core/binder/pocket-name';
+	import type { PocketFace } from '$lib/core/binder/pocket-face';
+	import { formatProblem, type Problem } from '$lib/core/problem';
+	import { refreshCopies } from '$lib/ui/refresh-copies';
 	import BinderSpread from '$lib/ui/spread/BinderSpread.svelte';
+	import LayoutForm from '$lib/ui/spread/LayoutForm.svelte';
+	import PlanNotes from '$lib/ui/spread/PlanNotes.svelte';
 
-	let { data } = $props();
-	const kind = $derived(pageKindOf(data.binder.layout.pageKind));
-	const pockets = $derived(new Map(data.pockets.map((pocket) => [pocket.slot, pocket])));
-	let layoutForm: HTMLFormElement;
-	const relay = () => layoutForm.requestSubmit();
+	let { data, form } = $props();
+	let shows = $state<'plan' | 'lies'>('plan');
+	let problem = $state('');
+	const hasLying = $derived(data.lying.length > 0);
+	const asItLies = $derived(shows === 'lies' && hasLying);
+	const pages = $derived(
+		asItLies ? pagesAsTheyLie(data.plan.pages, data.lying, data.pageKinds) : data.plan.pages
+	);
+
+	function open({ releaseKey, cardKey }: PocketFace) {
+		void goto(resolve('/releases/[release]/cards/[card]', { release: releaseKey, card: cardKey }));
+	}
+
+	async function swap(one: PagePocket, other: PagePocket) {
+		const body = new FormData();
+		for (const [field, at] of Object.entries({ one, other })) {
+			const page = pages[at.page - 1];
+			const name = page ? pocketName({ ...page, pocket: at.pocket }) : '';
+			body.set(field, asItLies ? name : `${at.page}/${at.pocket}`);
+		}
+		const answer = await fetch(asItLies ? '?/correct' : '?/swap', {
+			method: 'POST',
+			body,
+			headers: { 'x-sveltekit-action': 'true' }
+		});
+		const result = deserialize(await answer.text());
+		const problems = result.type === 'failure' ? (result.data?.problems as Problem[]) : [];
+		problem = problems.map(formatProblem).join(' ');
+		await refreshCopies();
+	}
 </script>
 
-<svelte:head><title>{data.binder.name} · Jade Binder</title></svelte:head>
+<LayoutForm
+	layout={data.layout}
+	name={data.binder.name}
+	pageKinds={data.pageKinds}
+	binderKinds={data.binderKinds}
+	problems={form?.problems}
+/>
 
-<header class="mb-3 flex flex-wrap items-end justify-between gap-x-8 gap-y-2">
-	<div>
-		<h1 class="text-2xl wrap-break-word">{data.binder.name}</h1>
-		<p class="quiet">
-			<a class="prose-link" href={resolve('/goals/[goal=id]', { goal: String(data.goal.id) })}
-				>{data.goal.name}</a
-			>
-			· <strong class="font-semibold text-base-content">{data.have}</strong> of {data.pockets
-				.length}
-			pockets filled · {countOf(data.plan.pages.length, 'page')} on {countOf(
-				data.plan.leaves,
-				'leaf',
-				'leaves'
-			)}{#if data.plan.leastPages !== undefined}, {data.plan.leastPages === data.plan.pages.length
-					? 'the fewest there can be'
-					: `${data.plan.leastPages} at the least`}{/if}
-		</p>
-	</div>
-	<form
-		method="POST"
-		action="?/layout"
-		bind:this={layoutForm}
-		use:enhance={() =>
-			({ update }) =>
-				update({ reset: false })}
-		class="flex flex-wrap items-end gap-3"
-	>
-		<label class="block"
-			><span class="block text-sm quiet">Pages</span>
-			<select
-				class="select w-24 select-sm"
-				name="pageKind"
-				value={data.binder.layout.pageKind}
-				onchange={relay}
-			>
-				{#each PAGE_KINDS as { key, name } (key)}<option value={key}>{name}</option>{/each}
-			</select></label
-		>
-		<label class="block"
-			><span class="block text-sm quiet">Order</span>
-			<select
-				class="select w-52 select-sm"
-				name="order"
-				value={data.binder.layout.order}
-				onchange={relay}
-			>
-				<option value="number">Number</option>
-				<option value="rarity">Rarity class, then alphabet</option>
-				<option value="subject">Subject by subject, paired</option>
-			</select></label
-		>
-		<label class="block"
-			><span class="block text-sm quiet">Each section</span>
-			<select
-				class="select w-44 select-sm"
-				name="blockStart"
-				value={data.binder.layout.blockStart}
-				onchange={relay}
-			>
-				<option value="new-page">starts a new page</option>
-				<option value="runs-on">runs on</option>
-			</select></label
-		>
-		<noscript><button class="btn btn-sm">Lay out</button></noscript>
-	</form>
-</header>
-
-{#if data.plan.pages.length === 0}
-	<p class="max-w-xl text-lg">The goal asks for no card, so there is nothing to lay.</p>
+{#if data.plan.pages.length === 0 && data.plan.odd.length === 0}
+	<p class="max-w-xl text-lg">
+		{data.need === 0
+			? 'The goal asks for no card, so there is nothing to lay.'
+			: 'Nothing is there yet, and gaps are closed up: choose "keep their pockets" to see the places of what is missing.'}
+	</p>
 {:else}
-	<BinderSpread plan={data.plan} {kind} {pockets} />
+	{#if hasLying}
+		<div role="group" aria-label="What to show" class="mb-2 flex flex-wrap items-center gap-1">
+			{#each [['plan', 'As it should be'], ['lies', 'As it lies']] as const as [value, text] (value)}
+				<button
+					class={['btn btn-sm', shows === value ? 'btn-primary' : 'btn-ghost']}
+					aria-pressed={shows === value}
+					onclick={() => (shows = value)}>{text}</button
+				>
+			{/each}
+			<span class="pl-2 text-sm quiet max-sm:hidden"
+				>{asItLies
+					? 'What is known to lie in the pockets. Drag a card to correct it.'
+					: 'Drag a card to another pocket, and the order is your own.'}</span
+			>
+		</div>
+	{/if}
+	{#if problem}<p role="alert" class="mb-2 text-error">{problem}</p>{/if}
+	<BinderSpread
+		{pages}
+		kinds={data.pageKinds}
+		faces={data.faces}
+		chromeRem={hasLying ? 20.5 : 18.5}
+		{open}
+		{swap}
+	/>
+	<PlanNotes plan={data.plan} faces={data.faces} kinds={data.pageKinds} />
 {/if}
 
-<form method="POST" action="?/remove" class="mt-6 text-right" use:enhance>
-	<button
-		class="btn btn-ghost text-error btn-sm"
-		title="Takes the plan away; no copy is touched. Undo brings it back.">Remove binder</button
+<div class="mt-6 flex items-center justify-between gap-4">
+	<!-- eslint-disable-next-line svelte/no-navigation-without-resolve -- resolved, with a query behind it -->
+	<a class="prose-link" href={`${resolve('/binders/side-by-side')}?left=binder-${data.binder.id}`}
+		>Side by side with another</a
 	>
-</form>
+	<form method="POST" action="?/remove" use:enhance>
+		<button
+			class="btn btn-ghost text-error btn-sm"
+			title="Takes the plan away; no copy is touched. Undo brings it back.">Remove binder</button
+		>
+	</form>
+</div>

@@ -53,7 +53,8 @@ export function createStackBook(options: StackOptions) {
 		readonly owned: typeof owned;
 		readonly slots: typeof slots;
 		readonly ids: readonly number[];
-		readonly logged: Promise<void>;
+		/** The step of the journal; null where the line was not logged. */
+		readonly logged: Promise<number | null>;
 	}[] = [];
 	const read = (line: string) =>
 		readShorthand(line, {
@@ -101,9 +102,13 @@ export function createStackBook(options: StackOptions) {
 		async undo() {
 			const step = steps.pop();
 			if (!step) return;
-			await step.logged;
-			const outcome = await send<unknown>('POST', '/api/journal/undo');
-			if (!outcome.ok) return;
+			const id = await step.logged;
+			const outcome = id === null ? null : await send<unknown>('DELETE', `/api/journal/${id}`);
+			if (outcome && !outcome.ok) {
+				steps.push(step);
+				problems = outcome.problems;
+				return;
+			}
 			({ owned, slots } = step);
 			taken = taken.filter(({ id }) => !step.ids.includes(id));
 			await invalidate('jade:journal');
@@ -137,16 +142,21 @@ export function createStackBook(options: StackOptions) {
 
 	async function log(line: string, ids: readonly number[]) {
 		const condition = options.condition();
-		const outcome = await send('POST', `/api/releases/${release.key}/log`, {
-			line,
-			numbering: options.numberingKey(),
-			parallel: options.parallelKey(),
-			...(condition ? { condition } : {}),
-			...(pile === undefined ? {} : { pile })
-		});
+		const outcome = await send<{ step: number | null }>(
+			'POST',
+			`/api/releases/${release.key}/log`,
+			{
+				line,
+				numbering: options.numberingKey(),
+				parallel: options.parallelKey(),
+				...(condition ? { condition } : {}),
+				...(pile === undefined ? {} : { pile })
+			}
+		);
 		settle(ids, outcome.ok ? 'logged' : 'failed');
 		if (!outcome.ok) problems = outcome.problems;
 		await invalidate('jade:journal');
+		return outcome.ok ? outcome.value.step : null;
 	}
 }
 

@@ -13,7 +13,9 @@ vi.mock('$app/navigation', () => ({ invalidate: async () => {} }));
 vi.mock('$lib/ui/send', () => ({
 	send: async (_method: string, path: string, body: unknown) => {
 		server.sent.push({ path, body });
-		return server.refuses ? bad([{ message: 'the server does not answer' }]) : good({});
+		return server.refuses
+			? bad([{ message: 'the server does not answer' }])
+			: good({ step: server.sent.length });
 	}
 }));
 beforeEach(() => {
@@ -100,7 +102,28 @@ test('taking the last line back judges as before it', async () => {
 	expect(book.taken).toEqual([]);
 	book.take('1');
 	expect(told(book)).toEqual(['1: for G']);
-	expect(server.sent.filter(({ path }) => path === '/api/journal/undo')).toHaveLength(2);
+	// Each by the step that logged it, the last first, and nothing else's.
+	expect(server.sent.flatMap(({ path }) => path.match(/^\/api\/journal\/\d+$/) ?? [])).toEqual([
+		'/api/journal/2',
+		'/api/journal/1'
+	]);
+});
+
+test('a step that cannot be taken back stays, with the reason; what was never logged only goes', async () => {
+	const book = bookOf();
+	book.take('1');
+	await Promise.resolve();
+	server.refuses = true;
+	await book.undo();
+	expect(book.taken).toHaveLength(1);
+	expect(book.problems).toHaveLength(1);
+	book.take('3');
+	await book.undo();
+	expect(told(book)).toEqual(['1: for G']);
+	server.refuses = false;
+	await book.undo();
+	expect(book.taken).toEqual([]);
+	expect(server.sent.filter(({ path }) => path.startsWith('/api/journal/'))).toHaveLength(2);
 });
 
 test('what is not understood is not taken; what the server refuses is marked', async () => {

@@ -1,7 +1,8 @@
 import type { Problem } from '../../problem.ts';
-import { isCardNumber } from './is-card-number.ts';
-import type { NumberRun, OutlineLine, RunTarget, SectionOptions } from './outline.ts';
-import { parseOdds, type SectionKind } from '../section.ts';
+import { readerOf, type Reader } from './line-reader.ts';
+import type { OutlineLine, RunTarget } from './outline.ts';
+import { partsOf, readRun, readRuns } from './read-runs.ts';
+import { readSection } from './read-section-line.ts';
 import { VARIANT_KIND_NAMES, type VariantKindName } from '../variant.ts';
 
 /** A line of an outline with its number in the text, from 1. */
@@ -41,21 +42,6 @@ export function parseOutline(text: string): ParsedOutline {
 		if (line) lines.push({ ...line, line: i + 1 });
 	});
 	return { lines, problems };
-}
-
-interface Reader {
-	/** Notes a problem with a part of the line; gives null, so that it can be returned. */
-	readonly wrong: (part: string, message: string, remedy: string) => null;
-}
-
-function readerOf(line: string, start: number, number: number, problems: Problem[]): Reader {
-	return {
-		wrong(part, message, remedy) {
-			const at = start + Math.max(0, line.indexOf(part));
-			problems.push({ line: number, start: at, end: at + part.length, message, remedy });
-			return null;
-		}
-	};
 }
 
 function readLine(text: string, reader: Reader): OutlineLine | null {
@@ -132,62 +118,6 @@ function readSeries(name: string, tail: string, reader: Reader): OutlineLine | n
 	return { kind: 'series', name, ...run };
 }
 
-function readSection(match: RegExpExecArray, tail: string, reader: Reader): OutlineLine | null {
-	const [, kind = '', name = '', numberedIn, of] = match;
-	const options = readOptions(tail, reader);
-	if (!options) return null;
-	return {
-		kind: 'section',
-		section: kind.toLowerCase() as SectionKind,
-		name,
-		...(numberedIn ? { numberedIn } : {}),
-		...(of ? { editionOf: of.split(/\s*\+\s*/) } : {}),
-		...options
-	};
-}
-
-function readOptions(tail: string, reader: Reader): SectionOptions | null {
-	const runs: NumberRun[] = [];
-	const without: NumberRun[] = [];
-	const odds: { pack: string; odds: string }[] = [];
-	const rest: {
-		count?: number;
-		printRun?: number;
-		statedTotal?: number;
-		listed?: boolean;
-		grid?: { columns: number; rows: number };
-		strip?: number;
-	} = {};
-	for (const part of partsOf(tail)) {
-		const [, count] = /^([1-9]\d{0,4}) cards?$/i.exec(part) ?? [];
-		const [, printRun] = /^\/\s*([1-9]\d{0,7})$/.exec(part) ?? [];
-		const [, stated] = /^stated ([1-9]\d{0,4})$/i.exec(part) ?? [];
-		const [, columns, rows] = /^grid ([1-9]\d?)\s*x\s*([1-9]\d?)$/i.exec(part) ?? [];
-		const [, strip] = /^strip ([1-9]\d?)$/i.exec(part) ?? [];
-		const [, left] = /^without (.+)$/i.exec(part) ?? [];
-		const [, pack, ratio] = /^(.+?)\s+(\d+:\d+)$/.exec(part) ?? [];
-		const leftRun = left ? readRun(left) : null;
-		const run = readRun(part);
-		if (count) rest.count = Number(count);
-		else if (printRun) rest.printRun = Number(printRun);
-		else if (stated) rest.statedTotal = Number(stated);
-		else if (columns && rows) rest.grid = { columns: Number(columns), rows: Number(rows) };
-		else if (strip) rest.strip = Number(strip);
-		else if (/^(un)?listed$/i.test(part)) rest.listed = !/^un/i.test(part);
-		else if (leftRun) without.push(leftRun);
-		else if (pack && ratio && parseOdds(ratio)) odds.push({ pack, odds: ratio });
-		else if (run) runs.push(run);
-		else {
-			reader.wrong(
-				part,
-				'this is not understood of a section',
-				'Write numbers (1-160, F1-F15), "10 cards", "hobby 1:6", "/500", "stated 120", "unlisted", "grid 3x3", "strip 10".'
-			);
-		}
-	}
-	return { runs, odds, ...rest, without };
-}
-
 function readParallel(name: string, tail: string, reader: Reader): OutlineLine | null {
 	if (name === '')
 		return reader.wrong(
@@ -239,28 +169,4 @@ function readShortVariant(head: string, tail: string, reader: Reader): OutlineLi
 		return reader.wrong(head, 'this line is not understood', 'Write: 27: home town, two printings');
 	}
 	return { kind: 'variant', variant: twice.test(tail) ? 'error' : 'uncorrected', runs, name };
-}
-
-function partsOf(list: string): string[] {
-	return list
-		.split(',')
-		.map((part) => part.trim())
-		.filter(Boolean);
-}
-
-function readRuns(list: string): readonly NumberRun[] | null {
-	const runs = list.split(/\s*[,+]\s*|\s+and\s+/).map(readRun);
-	return runs.every((run) => run !== null) ? runs : null;
-}
-
-function readRun(text: string): NumberRun | null {
-	const [, from = '', to = from] = /^(\S+?)\s*(?:[–—]|\s-\s|\sto\s)\s*(\S+)$/.exec(text) ?? [];
-	if (isCardNumber(from) && isCardNumber(to)) return { from, to };
-	if (isCardNumber(text)) return { from: text, to: text };
-	const hyphens = [...text.matchAll(/-/g)].map(({ index }) => index);
-	for (const at of hyphens) {
-		const pair = { from: text.slice(0, at), to: text.slice(at + 1) };
-		if (isCardNumber(pair.from) && isCardNumber(pair.to)) return pair;
-	}
-	return null;
 }

@@ -1,5 +1,5 @@
 import { sqliteTable, index, integer, text } from 'drizzle-orm/sqlite-core';
-import type { BinderLayout } from '../../../core/binder/binder-layout.ts';
+import type { LayoutChoice } from '../../../core/binder/binder-layout.ts';
 import { goals } from './goals.ts';
 
 export const binders = sqliteTable(
@@ -10,7 +10,7 @@ export const binders = sqliteTable(
 			.notNull()
 			.references(() => goals.id),
 		name: text().notNull(),
-		layout: text({ mode: 'json' }).$type<BinderLayout>().notNull(),
+		layout: text({ mode: 'json' }).$type<LayoutChoice>().notNull(),
 		/** ISO 8601 */
 		createdAt: text().notNull()
 	},

@@ -1,3 +1,4 @@
+export { binderPockets } from './binder-pockets.ts';
 export { binders } from './binders.ts';
 export { cards } from './cards.ts';
 export { copies } from './copies.ts';
@@ -5,10 +6,12 @@ export { goalHistory } from './goal-history.ts';
 export { goalProgress } from './goal-progress.ts';
 export { goals } from './goals.ts';
 export { journal } from './journal.ts';
+export { ownKinds } from './own-kinds.ts';
 export { parallels } from './parallels.ts';
 export { media, photos } from './photos.ts';
 export { releases } from './releases.ts';
 export { sections } from './sections.ts';
+export { supplyPrices } from './supply-prices.ts';
 export { synonyms } from './synonyms.ts';
 export { trayPiles } from './trays.ts';
 export { unmatchedRows } from './unmatched.ts';

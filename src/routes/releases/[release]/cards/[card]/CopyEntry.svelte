@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { resolve } from '$app/paths';
+	import { thumbnailOf } from '$lib/ui/card-picture/thumbnail';
 	import type { CopyRecord } from '$lib/core/goal/copy-record';
 	import { nameQuality } from '$lib/core/goal/explain-copies';
 	import { formatMoney } from '$lib/ui/numerals';
@@ -60,7 +61,7 @@
 					<a href={resolve('/api/media/[hash]', { hash })} target="_blank" rel="noopener">
 						<img
 							class="h-24 rounded-sm border border-base-300"
-							src="{resolve('/api/media/[hash]', { hash })}?size=thumbnail"
+							src={thumbnailOf(hash)}
 							alt="This copy"
 						/></a
 					>

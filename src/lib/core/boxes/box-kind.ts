@@ -1,0 +1,57 @@
+/** A box of rows in which cards stand. */
+export interface BoxKind {
+	readonly key: string;
+	readonly name: string;
+	/** Outer size in millimetres: along the rows, across them, upright. */
+	readonly lengthMm: number;
+	readonly widthMm: number;
+	readonly heightMm: number;
+	readonly rows: number;
+	/** Inner length of a row. */
+	readonly rowMm: number;
+	/** How many cards the maker says it holds, and of which stock (in points). */
+	readonly nominalCount: number;
+	readonly countStockPt: number;
+	/** Its own weight. */
+	readonly tareG: number;
+}
+
+/**
+ * The kinds that come with the program; own ones are added. Counts are the trade's (common practice, no
+ * source), and taken for 18 pt; lengths follow from them. Outer sizes and weights are assumptions of ours.
+ */
+export const BOX_KINDS: readonly BoxKind[] = [
+	kind('500', 'Box of 500', 500, 1, 85),
+	kind('550', 'Box of 550', 550, 1, 90),
+	kind('660', 'Box of 660', 660, 1, 105),
+	kind('800', 'Box of 800', 800, 1, 120),
+	kind('5000', 'Long box of 5,000', 5000, 5, 620)
+];
+
+function kind(key: string, name: string, count: number, rows: number, tareG: number): BoxKind {
+	const countStockPt = 18;
+	const rowMm = (count / rows) * countStockPt * 0.0254;
+	return {
+		key,
+		name,
+		lengthMm: Math.round(rowMm + 8),
+		widthMm: rows * 72 + 8,
+		heightMm: 98,
+		rows,
+		rowMm: Math.round(rowMm * 1000) / 1000,
+		nominalCount: count,
+		countStockPt,
+		tareG
+	};
+}
+
+/**
+ * A box kind by its key, among one's own ones first.
+ *
+ * @throws RangeError for an unknown key
+ */
+export function boxKindOf(key: string, own: readonly BoxKind[] = []): BoxKind {
+	const found = [...own, ...BOX_KINDS].find((known) => known.key === key);
+	if (!found) throw new RangeError(`boxKindOf: no box kind "${key}"`);
+	return found;
+}

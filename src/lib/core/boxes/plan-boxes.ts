@@ -1,0 +1,209 @@
+import { compareTitles } from '../checklist/compare-card-numbers.ts';
+import { cardUm } from '../measuring/stock.ts';
+import { BOX_KINDS, boxKindOf, type BoxKind } from './box-kind.ts';
+import {
+	chooseBox,
+	completeUm,
+	DIVIDER_UM,
+	USUAL_BOX_RULES,
+	type BoxChoice,
+	type BoxedSet,
+	type BoxRules
+} from './choose-box.ts';
+import { fillRows, type RowRun } from './fill-rows.ts';
+
+export const BOX_SCHOOLS = ['year', 'maker', 'theme'] as const;
+/** What boxes are ordered by first; the others follow. */
+export type BoxSchool = (typeof BOX_SCHOOLS)[number];
+
+/** A release as it stands in boxes. */
+export interface ShelvedSet extends BoxedSet {
+	readonly key: string;
+	readonly name: string;
+	readonly year: string;
+	readonly maker: string;
+	/** Sport, film, game …; left out: none. */
+	readonly theme?: string;
+	/** Kept apart from all others: the personal collection. */
+	readonly isApart?: boolean;
+}
+
+/** A part of a row: a set behind its divider, or the strays of a year. */
+export interface RowEntry {
+	readonly sets: readonly string[];
+	readonly label: string;
+	/** With its divider and its growth slack. */
+	readonly um: number;
+	/** Whether it goes on from the row before. */
+	readonly isContinued: boolean;
+}
+
+export interface PlannedBox {
+	readonly box: number;
+	readonly kind: string;
+	readonly isApart: boolean;
+	readonly rows: readonly { readonly entries: readonly RowEntry[]; readonly usedUm: number }[];
+	/** Share of its rows that cards, dividers and slack take. */
+	readonly fill: number;
+}
+
+export interface BoxPlan {
+	readonly boxes: readonly PlannedBox[];
+	/** Why each set stands where it does. */
+	readonly choices: readonly ({ readonly set: string } & BoxChoice)[];
+	readonly brokenOverBoxes: readonly string[];
+	readonly brokenOverRows: readonly string[];
+}
+
+export interface BoxPlanOptions {
+	readonly school?: BoxSchool;
+	readonly rules?: BoxRules;
+	readonly kinds?: readonly BoxKind[];
+	/** Key of the box that smaller sets share. */
+	readonly sharedKind?: string;
+	/** Share of a set's missing numbers for which room is kept in a shared row. */
+	readonly growth?: number;
+}
+
+/**
+ * Plans boxes for sets: own boxes for those that fill one, shared long boxes for smaller runs in the
+ * order of the school, strays behind the divider of their year. Sets apart have boxes of their own.
+ *
+ * @throws RangeError for an unknown box kind
+ */
+export function planBoxes(sets: readonly ShelvedSet[], options: BoxPlanOptions = {}): BoxPlan {
+	const {
+		school = 'year',
+		rules = USUAL_BOX_RULES,
+		kinds = BOX_KINDS,
+		sharedKind = '5000',
+		growth = 0.5
+	} = options;
+	const shared = boxKindOf(sharedKind, kinds);
+	const ordered = orderSets(
+		sets.filter(({ cards }) => cards > 0),
+		school
+	);
+	const chosen = new Map(ordered.map((set) => [set.key, chooseBox(set, rules, kinds)]));
+	const brokenOverBoxes: string[] = [];
+	const brokenOverRows: string[] = [];
+	const boxes: Omit<PlannedBox, 'box'>[] = [];
+	for (const isApart of [false, true]) {
+		const own = ordered.filter((set) => (set.isApart ?? false) === isApart);
+		for (const set of own) {
+			const kind = chosen.get(set.key)?.kind;
+			if (kind) boxes.push(ownBox(set, boxKindOf(kind, kinds), isApart));
+		}
+		const entries = entriesOf(own, chosen, school, growth);
+		const rowUm = Math.floor(shared.rowMm * 1000);
+		const runs = entries.map((entry, i): RowRun => ({ key: String(i), um: entry.um }));
+		const filled = fillRows(runs, rowUm, shared.rows);
+		const name = (i: string) => entries[Number(i)]?.label ?? '';
+		brokenOverBoxes.push(...filled.brokenOverBoxes.map(name));
+		brokenOverRows.push(...filled.brokenOverRows.map(name));
+		const seen = new Set<string>();
+		for (let b = 0; b < filled.boxes; b++) {
+			const rows = Array.from({ length: shared.rows }, (_, r) => {
+				const parts = filled.rows[b * shared.rows + r] ?? [];
+				return {
+					usedUm: parts.reduce((sum, { um }) => sum + um, 0),
+					entries: parts.map(({ key, um }) => {
+						const isContinued = seen.has(key);
+						seen.add(key);
+						const { sets: keys, label } = entries[Number(key)] as Entry;
+						return { sets: keys, label, um, isContinued };
+					})
+				};
+			});
+			const used = rows.reduce((sum, { usedUm }) => sum + usedUm, 0);
+			boxes.push({ kind: shared.key, isApart, rows, fill: used / (rowUm * shared.rows) });
+		}
+	}
+	return {
+		boxes: boxes.map((box, i) => ({ box: i + 1, ...box })),
+		choices: ordered.map(({ key }) => ({ set: key, ...(chosen.get(key) as BoxChoice) })),
+		brokenOverBoxes,
+		brokenOverRows
+	};
+}
+
+interface Entry {
+	readonly sets: readonly string[];
+	readonly label: string;
+	readonly um: number;
+}
+
+function ownBox(set: ShelvedSet, kind: BoxKind, isApart: boolean): Omit<PlannedBox, 'box'> {
+	const um = completeUm(set);
+	const entry = { sets: [set.key], label: labelOf(set), um, isContinued: false };
+	return {
+		kind: kind.key,
+		isApart,
+		rows: [{ entries: [entry], usedUm: um }],
+		fill: um / (kind.rowMm * 1000)
+	};
+}
+
+/** What stands in shared rows, in order: sets with a divider each, and the strays of a year behind one. */
+function entriesOf(
+	sets: readonly ShelvedSet[],
+	chosen: ReadonlyMap<string, BoxChoice>,
+	school: BoxSchool,
+	growth: number
+): readonly Entry[] {
+	const entries: Entry[] = [];
+	const strays: { key: string; sets: ShelvedSet[] }[] = [];
+	const flush = () => {
+		for (const { key, sets: own } of strays.splice(0)) {
+			const um = own.reduce((sum, { cards, stockPt }) => sum + cards * cardUm(stockPt), DIVIDER_UM);
+			entries.push({ sets: own.map((set) => set.key), label: `${key}, strays`, um });
+		}
+	};
+	const placeOf = (set: ShelvedSet) =>
+		school === 'year' ? set.year : school === 'maker' ? set.maker : (set.theme ?? '');
+	let place: string | null = null;
+	for (const set of sets) {
+		const here = placeOf(set);
+		if (place !== null && here !== place) flush();
+		place = here;
+		const choice = chosen.get(set.key)?.choice;
+		if (choice === 'stray') {
+			const last = strays.find(({ key }) => key === set.year);
+			if (last) last.sets.push(set);
+			else strays.push({ key: set.year, sets: [set] });
+		} else if (choice === 'shared') {
+			const missing = Math.max(0, set.need - set.have);
+			const room = set.cards + Math.ceil(growth * missing);
+			entries.push({
+				sets: [set.key],
+				label: labelOf(set),
+				um: DIVIDER_UM + room * cardUm(set.stockPt)
+			});
+		}
+	}
+	flush();
+	return entries;
+}
+
+function labelOf({ name, year }: ShelvedSet): string {
+	return name.includes(year) ? name : `${name} ${year}`;
+}
+
+/** Sets in the order of a school: its own mark first, then the others, then the name. */
+function orderSets(sets: readonly ShelvedSet[], school: BoxSchool): readonly ShelvedSet[] {
+	const marks: Readonly<Record<BoxSchool, (set: ShelvedSet) => readonly string[]>> = {
+		year: ({ year, maker, theme = '' }) => [year, maker, theme],
+		maker: ({ year, maker, theme = '' }) => [maker, year, theme],
+		theme: ({ year, maker, theme = '' }) => [theme, year, maker]
+	};
+	return sets
+		.map((set) => ({ set, marks: [...marks[school](set), set.name, set.key] }))
+		.sort((a, b) => {
+			for (const [i, mark] of a.marks.entries()) {
+				const by = compareTitles(mark, b.marks[i] ?? '');
+				if (by !== 0) return by;
+			}
+			return 0;
+		})
+		.map(({ set }) => set);
+}

@@ -1,0 +1,65 @@
+import { parseOdds, type SectionKind } from '../section.ts';
+import type { Reader } from './line-reader.ts';
+import type { NumberRun, OutlineLine, SectionOptions } from './outline.ts';
+import { partsOf, readRun } from './read-runs.ts';
+
+/** A section with its name and, behind the colon, what is said of it. */
+export function readSection(
+	match: RegExpExecArray,
+	tail: string,
+	reader: Reader
+): OutlineLine | null {
+	const [, kind = '', name = '', numberedIn, of] = match;
+	const options = readOptions(tail, reader);
+	if (!options) return null;
+	return {
+		kind: 'section',
+		section: kind.toLowerCase() as SectionKind,
+		name,
+		...(numberedIn ? { numberedIn } : {}),
+		...(of ? { editionOf: of.split(/\s*\+\s*/) } : {}),
+		...options
+	};
+}
+
+function readOptions(tail: string, reader: Reader): SectionOptions | null {
+	const runs: NumberRun[] = [];
+	const without: NumberRun[] = [];
+	const odds: { pack: string; odds: string }[] = [];
+	const rest: {
+		count?: number;
+		printRun?: number;
+		statedTotal?: number;
+		listed?: boolean;
+		grid?: { columns: number; rows: number };
+		strip?: number;
+	} = {};
+	for (const part of partsOf(tail)) {
+		const [, count] = /^([1-9]\d{0,4}) cards?$/i.exec(part) ?? [];
+		const [, printRun] = /^\/\s*([1-9]\d{0,7})$/.exec(part) ?? [];
+		const [, stated] = /^stated ([1-9]\d{0,4})$/i.exec(part) ?? [];
+		const [, columns, rows] = /^grid ([1-9]\d?)\s*x\s*([1-9]\d?)$/i.exec(part) ?? [];
+		const [, strip] = /^strip ([1-9]\d?)$/i.exec(part) ?? [];
+		const [, left] = /^without (.+)$/i.exec(part) ?? [];
+		const [, pack, ratio] = /^(.+?)\s+(\d+:\d+)$/.exec(part) ?? [];
+		const leftRun = left ? readRun(left) : null;
+		const run = readRun(part);
+		if (count) rest.count = Number(count);
+		else if (printRun) rest.printRun = Number(printRun);
+		else if (stated) rest.statedTotal = Number(stated);
+		else if (columns && rows) rest.grid = { columns: Number(columns), rows: Number(rows) };
+		else if (strip) rest.strip = Number(strip);
+		else if (/^(un)?listed$/i.test(part)) rest.listed = !/^un/i.test(part);
+		else if (leftRun) without.push(leftRun);
+		else if (pack && ratio && parseOdds(ratio)) odds.push({ pack, odds: ratio });
+		else if (run) runs.push(run);
+		else {
+			reader.wrong(
+				part,
+				'this is not understood of a section',
+				'Write numbers (1-160, F1-F15), "10 cards", "hobby 1:6", "/500", "stated 120", "unlisted", "grid 3x3", "strip 10".'
+			);
+		}
+	}
+	return { runs, odds, ...rest, without };
+}

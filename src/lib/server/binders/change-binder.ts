@@ -1,0 +1,129 @@
+import { eq } from 'drizzle-orm';
+import {
+	resolveLayout,
+	USUAL_LAYOUT,
+	type BinderLayout,
+	type LayoutChoice
+} from '../../core/binder/binder-layout.ts';
+import { BINDER_KINDS } from '../../core/binder/binder-kind.ts';
+import { orderOf, swapInOrder, type PagePocket } from '../../core/binder/order-by-hand.ts';
+import { PAGE_KINDS } from '../../core/binder/page-kind.ts';
+import { good, type Outcome, type Problem } from '../../core/problem.ts';
+import type { Collection, Transaction } from '../database/open.ts';
+import { binders, goals } from '../database/tables/index.ts';
+import { makeChange, refused } from '../journal/change.ts';
+import { readBinder, readOwnKinds } from './read-binder.ts';
+import { removeBinderRows } from './remove-binder-rows.ts';
+
+const noBinder: Problem = {
+	message: 'there is no such binder',
+	remedy: 'It may have been removed; undo brings it back.'
+};
+
+/** Plans a binder for a goal; null where there is no such goal. */
+export function makeBinder(
+	collection: Collection,
+	request: { readonly goalId: number; readonly name: string; readonly layout?: LayoutChoice }
+): Promise<number | null> {
+	return makeChange(collection, async (record, tx) => {
+		const [goal] = await tx.select().from(goals).where(eq(goals.id, request.goalId));
+		if (!goal) return { value: null, label: '', touches: [] };
+		const name = request.name.trim() || goal.name;
+		const [binder] = await record.insert(binders, [
+			{ goalId: goal.id, name, layout: request.layout ?? USUAL_LAYOUT, createdAt: collection.now() }
+		]);
+		return { value: binder?.id ?? null, label: `Binder ${name}`, touches: [] };
+	});
+}
+
+/** Changes name and layout; what is left out of `change` stays. */
+export function changeBinder(
+	collection: Collection,
+	id: number,
+	change: { readonly name?: string; readonly layout?: Partial<LayoutChoice> }
+): Promise<Outcome<{ readonly id: number }>> {
+	return makeChange(collection, async (record, tx) => {
+		const [binder] = await tx.select().from(binders).where(eq(binders.id, id));
+		if (!binder) return refused([noBinder]);
+		const name = change.name?.trim() || binder.name;
+		const chosen = resolveLayout({ ...binder.layout, ...change.layout });
+		const layout = await withOwnOrder(tx, binder, chosen);
+		const problems = await unknownKinds(tx, layout);
+		if (problems.length > 0) return refused(problems);
+		const isSame = JSON.stringify(resolveLayout(binder.layout)) === JSON.stringify(layout);
+		const value = good({ id });
+		if (isSame && name === binder.name) return { value, label: '', touches: [] };
+		await record.update(binders, id, { name, layout });
+		return {
+			value,
+			label: isSame ? `Rename ${binder.name} to ${name}` : `Lay out ${name}`,
+			touches: []
+		};
+	});
+}
+
+/**
+ * Lets what lies in two pockets of the plan change places: from then on the binder lies by hand, in
+ * the order that the plan shows.
+ */
+export function swapPockets(
+	collection: Collection,
+	id: number,
+	one: PagePocket,
+	other: PagePocket
+): Promise<Outcome<{ readonly id: number }>> {
+	return makeChange(collection, async (record, tx) => {
+		const state = await readBinder(tx, id);
+		if (!state) return refused([noBinder]);
+		const { binder, layout, plan } = state;
+		const ownOrder = swapInOrder(plan.pages, layout.pageKind, one, other);
+		if (!ownOrder) {
+			return refused([
+				{
+					message: 'only pockets of the binder’s own pages can change places',
+					remedy: 'Cards on other pages keep their order.'
+				}
+			]);
+		}
+		await record.update(binders, id, { layout: { ...layout, order: 'by-hand', ownOrder } });
+		return { value: good({ id }), label: `${binder.name}: two pockets swapped`, touches: [] };
+	});
+}
+
+export function removeBinder(collection: Collection, id: number): Promise<boolean> {
+	return makeChange(collection, async (record, tx) => {
+		const [binder] = await tx.select().from(binders).where(eq(binders.id, id));
+		if (!binder) return { value: false, label: '', touches: [] };
+		await removeBinderRows(record, tx, [id]);
+		return { value: true, label: `Remove binder ${binder.name}`, touches: [] };
+	});
+}
+
+/** Laid by hand for the first time, a binder begins with the order in which it lay. */
+async function withOwnOrder(
+	tx: Transaction,
+	binder: typeof binders.$inferSelect,
+	layout: BinderLayout
+): Promise<BinderLayout> {
+	if (layout.order !== 'by-hand' || binder.layout.order === 'by-hand') return layout;
+	if (layout.ownOrder.length > 0) return layout;
+	const state = await readBinder(tx, binder.id);
+	return state ? { ...layout, ownOrder: orderOf(state.plan.pages, state.layout.pageKind) } : layout;
+}
+
+async function unknownKinds(
+	tx: Transaction,
+	layout: Pick<LayoutChoice, 'pageKind' | 'binderKind'>
+): Promise<readonly Problem[]> {
+	const own = await readOwnKinds(tx);
+	const isKnown = (key: string | undefined, kinds: readonly { readonly key: string }[]) =>
+		kinds.some((kind) => kind.key === key);
+	return [
+		...(isKnown(layout.pageKind, [...PAGE_KINDS, ...own.pageKinds])
+			? []
+			: [{ field: 'pageKind', message: `there is no page kind "${layout.pageKind}"` }]),
+		...(isKnown(layout.binderKind, [...BINDER_KINDS, ...own.binderKinds])
+			? []
+			: [{ field: 'binderKind', message: `there is no binder kind "${layout.binderKind ?? ''}"` }])
+	];
+}

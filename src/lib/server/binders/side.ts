@@ -1,0 +1,52 @@
+import { USUAL_LAYOUT } from '../../core/binder/binder-layout.ts';
+import { binderSlots } from '../../core/binder/binder-slots.ts';
+import { PAGE_KINDS } from '../../core/binder/page-kind.ts';
+import { planBinder } from '../../core/binder/plan-binder.ts';
+import { pocketCards } from '../../core/binder/pocket-cards.ts';
+import { isAtHand } from '../../core/goal/copy-record.ts';
+import { fillSlots } from '../../core/goal/fill-slots.ts';
+import { scopeGoal } from '../../core/goal/scope-goal.ts';
+import { readCopies } from '../copies/read-copies.ts';
+import type { Reader } from '../database/open.ts';
+import { loadRelease } from '../releases/load-release.ts';
+import { arrivals, readBinder, raritiesOf } from './read-binder.ts';
+import { pocketFaces } from './pocket-faces.ts';
+
+/**
+ * One side of a comparison: "binder-3" as it is planned, or "release-harbour-lights-1994" with all that
+ * comes in packs, as numbered on nine-pocket pages. Null where there is none.
+ */
+export async function openSide(db: Reader, key: string) {
+	const [, sort, name = ''] = /^(binder|release)-(.+)$/.exec(key) ?? [];
+	if (sort === 'binder' && /^\d{1,9}$/.test(name)) return openBinder(db, Number(name));
+	return sort === 'release' ? openRelease(db, name) : null;
+}
+
+async function openBinder(db: Reader, id: number) {
+	const state = await readBinder(db, id);
+	if (!state) return null;
+	const { goal, cards, plan, binder, setting } = state;
+	return {
+		name: binder.name,
+		pages: plan.pages,
+		faces: await pocketFaces(db, goal.releases, goal.slots, cards),
+		kinds: [...PAGE_KINDS, ...setting.pageKinds]
+	};
+}
+
+async function openRelease(db: Reader, key: string) {
+	const stored = await loadRelease(db, key);
+	if (!stored) return null;
+	const { id, release } = stored;
+	const copies = await readCopies(db, id);
+	const slots = scopeGoal(release, { preset: 'with-inserts' });
+	const filling = fillSlots(slots, copies.filter(isAtHand));
+	const cards = pocketCards(slots, filling, copies, 'placeholder', '');
+	const laid = binderSlots([release], slots, arrivals({ copies }, cards));
+	return {
+		name: release.name,
+		pages: planBinder(laid, USUAL_LAYOUT, { rarities: raritiesOf([release]) }).pages,
+		faces: await pocketFaces(db, [release], slots, cards),
+		kinds: PAGE_KINDS
+	};
+}

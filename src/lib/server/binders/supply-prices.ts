@@ -1,0 +1,69 @@
+import { eq } from 'drizzle-orm';
+import type { SupplyPrice } from '../../core/binder/supplies.ts';
+import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
+import { minorDigits, toMinor } from '../../core/worth/money.ts';
+import type { Collection } from '../database/open.ts';
+import { supplyPrices } from '../database/tables/index.ts';
+import { makeChange } from '../journal/change.ts';
+
+/** What a pack costs, or null to take the price away. */
+export type PriceChange = readonly [key: string, price: Omit<SupplyPrice, 'key'> | null];
+
+/** Sets prices, all in one step. */
+export function setPrices(collection: Collection, changes: readonly PriceChange[]): Promise<void> {
+	return makeChange(collection, async (record, tx) => {
+		for (const [key, price] of changes) {
+			const [row] = await tx.select().from(supplyPrices).where(eq(supplyPrices.key, key));
+			if (!price) {
+				if (row) await record.remove(supplyPrices, [row.id]);
+				continue;
+			}
+			const { priceMinor, currency, packOf } = price;
+			const isSame =
+				row?.priceMinor === priceMinor && row.currency === currency && row.packOf === packOf;
+			if (isSame) continue;
+			if (row) await record.update(supplyPrices, row.id, price);
+			else await record.insert(supplyPrices, [{ key, ...price }]);
+		}
+		return { value: undefined, label: 'Prices of supplies', touches: [] };
+	});
+}
+
+/** Prices out of a form: `key`, `price` and `packOf` line by line, and one `currency`. All problems at once. */
+export function readPriceForm(form: FormData): Outcome<readonly PriceChange[]> {
+	const texts = (field: string) => form.getAll(field).map((value) => String(value).trim());
+	const [keys, prices, packs] = [texts('key'), texts('price'), texts('packOf')];
+	const currency = String(form.get('currency') ?? '')
+		.trim()
+		.toUpperCase();
+	const problems: Problem[] = [];
+	if (!/^[A-Z]{3}$/.test(currency)) {
+		problems.push({
+			field: 'currency',
+			message: `"${currency}" is no currency`,
+			remedy: 'Three letters, as EUR or USD.'
+		});
+	}
+	const amount = new RegExp(`^\\d{1,7}([.,]\\d{1,${Math.max(1, minorDigits(currency))}})?$`);
+	const changes = keys.map((key, i): PriceChange => {
+		const [price = '', packOf = ''] = [prices[i], packs[i]];
+		if (price === '') return [key, null];
+		if (!amount.test(price)) {
+			problems.push({
+				field: 'price',
+				message: `${key}: "${price}" is no price`,
+				remedy: 'As 2.50.'
+			});
+		}
+		if (!/^[1-9]\d{0,4}$/.test(packOf)) {
+			problems.push({
+				field: 'packOf',
+				message: `${key}: "${packOf}" is no number in a pack`,
+				remedy: 'A whole number from 1.'
+			});
+		}
+		const priceMinor = toMinor(Number(price.replace(',', '.')), currency);
+		return [key, { priceMinor, currency, packOf: Number(packOf) }];
+	});
+	return problems.length > 0 ? bad(problems) : good(changes);
+}

@@ -1,0 +1,29 @@
+import { chooseHolder, USUAL_TIERS, type HolderTier } from '../../core/boxes/choose-holder.ts';
+import { bad, good } from '../../core/problem.ts';
+import {
+	ChooseHolderInput,
+	ChooseHolderOutput,
+	type ChooseHolderRequest
+} from '../../schemas/compute-holders.ts';
+
+export const chooseHolderComputation = {
+	name: 'choose-holder',
+	summary: 'What to keep a card in, by its value and its thickness.',
+	input: ChooseHolderInput,
+	output: ChooseHolderOutput,
+	run({ card, tiers: given }: ChooseHolderRequest) {
+		const tiers: readonly HolderTier[] = given ?? USUAL_TIERS;
+		const { tier } = card;
+		if (tier !== undefined && !tiers.some(({ name }) => name === tier)) {
+			return bad([
+				{
+					pointer: '/card/tier',
+					field: 'tier',
+					message: `there is no tier "${tier}"`,
+					remedy: `Tiers are ${tiers.map(({ name }) => name).join(', ')}.`
+				}
+			]);
+		}
+		return good(chooseHolder(card, tiers));
+	}
+} as const;

@@ -1,0 +1,22 @@
+import { pileBorders, sortingWays } from '../../core/boxes/plan-sorting.ts';
+import { good } from '../../core/problem.ts';
+import {
+	PlanSortingInput,
+	PlanSortingOutput,
+	type PlanSortingRequest
+} from '../../schemas/compute-sorting.ts';
+
+export const planSortingComputation = {
+	name: 'plan-sorting',
+	summary: 'Ways to sort cards, the quickest first, and the borders of the piles.',
+	input: PlanSortingInput,
+	output: PlanSortingOutput,
+	run({ cards, numbers, mostPiles, times }: PlanSortingRequest) {
+		const count = typeof numbers === 'number' ? numbers : numbers.length;
+		const ways = sortingWays(cards, count, mostPiles, times);
+		const last = ways[0]?.piles.at(-1);
+		const borders =
+			typeof numbers === 'number' || last === undefined ? [] : pileBorders(numbers, last);
+		return good({ ways, borders });
+	}
+} as const;

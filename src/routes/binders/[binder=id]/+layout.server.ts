@@ -1,0 +1,10 @@
+import { error } from '@sveltejs/kit';
+import { readBinderView } from '$lib/server/binders/binder-view';
+import { theCollection } from '$lib/server/collection';
+
+export const load = async ({ params, depends }) => {
+	depends('jade:copies');
+	const view = await readBinderView((await theCollection()).db, Number(params.binder));
+	if (!view) error(404, 'There is no such binder. It may have been removed; undo brings it back.');
+	return view;
+};

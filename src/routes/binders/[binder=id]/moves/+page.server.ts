@@ -1,0 +1,30 @@
+import { error, fail } from '@sveltejs/kit';
+import { lieAsPlanned, takeSteps } from '$lib/server/binders/move-cards';
+import { moveSlip } from '$lib/server/binders/move-slip';
+import { readBinder } from '$lib/server/binders/read-binder';
+import { theCollection } from '$lib/server/collection';
+
+export const load = async ({ params, depends }) => {
+	depends('jade:copies');
+	const state = await readBinder((await theCollection()).db, Number(params.binder));
+	if (!state) error(404, 'There is no such binder.');
+	return { slip: moveSlip(state) };
+};
+
+export const actions = {
+	done: async ({ params, request }) => {
+		const form = await request.formData();
+		const count = Number(form.get('count'));
+		if (!Number.isInteger(count) || count < 1) {
+			return fail(400, { problems: [{ message: 'say how many steps are done' }] });
+		}
+		const last = String(form.get('last') ?? '');
+		const done = await takeSteps(await theCollection(), Number(params.binder), count, last);
+		return done.ok ? { done: true } : fail(409, { problems: done.problems });
+	},
+	planned: async ({ params }) => {
+		const cards = await lieAsPlanned(await theCollection(), Number(params.binder));
+		if (cards === null) error(404, 'There is no such binder.');
+		return { done: true };
+	}
+};

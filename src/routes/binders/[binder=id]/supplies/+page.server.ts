@@ -1,0 +1,22 @@
+import { error, fail } from '@sveltejs/kit';
+import { binderSupplies } from '$lib/server/binders/binder-supplies';
+import { readBinder } from '$lib/server/binders/read-binder';
+import { readPriceForm, setPrices } from '$lib/server/binders/supply-prices';
+import { theCollection } from '$lib/server/collection';
+
+export const load = async ({ params, depends }) => {
+	depends('jade:copies');
+	const { db } = await theCollection();
+	const state = await readBinder(db, Number(params.binder));
+	if (!state) error(404, 'There is no such binder.');
+	return { supplies: await binderSupplies(db, state) };
+};
+
+export const actions = {
+	default: async ({ request }) => {
+		const prices = readPriceForm(await request.formData());
+		if (!prices.ok) return fail(400, { problems: prices.problems });
+		await setPrices(await theCollection(), prices.value);
+		return { saved: true };
+	}
+};

@@ -1,0 +1,178 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { resolve } from '$app/paths';
+	import type { BinderLayout } from '$lib/core/binder/binder-layout';
+	import type { SupplyList } from '$lib/core/binder/supplies';
+	import { formatMinor } from '$lib/core/worth/money';
+	import { formatCount, formatMoney } from '$lib/ui/numerals';
+	import ProblemList from '$lib/ui/ProblemList.svelte';
+
+	let { data, form } = $props();
+	const { list, tried } = $derived(data.supplies);
+	const prices = $derived(new Map(data.supplies.prices.map((price) => [price.key, price])));
+	const currency = $derived(data.supplies.prices[0]?.currency ?? 'EUR');
+	const sheet = $derived(`${resolve('/')}api/binders/${data.binder.id}/sheets/supplies.pdf`);
+
+	/** What has a price; that something has none is said behind it. */
+	const totalOf = ({ totals, unpriced }: SupplyList) =>
+		[
+			...totals.map((total) => formatMoney(total.costMinor, total.currency)),
+			...(totals.length > 0 && unpriced.length > 0 ? ['what has no price'] : [])
+		].join(' + ');
+
+	function wordsOf(change: Partial<BinderLayout>): string {
+		if (change.pageKind !== undefined) {
+			const kind = data.pageKinds.find(({ key }) => key === change.pageKind);
+			return `${kind?.name ?? change.pageKind} pages`;
+		}
+		if (change.cardsAPocket !== undefined)
+			return change.cardsAPocket === 1 ? 'One card a pocket' : 'Two cards back to back';
+		return `${change.slack ?? 0} free pockets a section`;
+	}
+	const rows = $derived([
+		{
+			name: 'As it is',
+			leaves: data.plan.leaves,
+			cardPages: data.plan.cardPages,
+			volumes: data.plan.volumes.length,
+			supplies: list
+		},
+		...tried.map((one) => ({ ...one, name: wordsOf(one.change) }))
+	]);
+	const most = $derived(Math.max(1, ...rows.map(({ leaves }) => leaves)));
+</script>
+
+{#if list.lines.length === 0}
+	<p class="max-w-xl text-lg">Nothing is laid yet, so nothing is needed.</p>
+{:else}
+	<section class="mb-8" aria-labelledby="needs">
+		<h2 id="needs" class="mb-2">What it takes</h2>
+		{#if form?.problems}<div class="mb-4" role="alert">
+				<ProblemList problems={form.problems} />
+			</div>{/if}
+		<form
+			method="POST"
+			use:enhance={() =>
+				({ update }) =>
+					update({ reset: false })}
+		>
+			<div class="overflow-x-auto">
+				<table class="table max-w-4xl table-sm [&_td]:text-base [&_th]:text-base">
+					<thead
+						><tr>
+							<th scope="col">Supply</th>
+							<th scope="col" class="text-right">When complete</th>
+							<th scope="col" class="text-right">For today</th>
+							<th scope="col">A pack costs</th>
+							<th scope="col">Holds</th>
+							<th scope="col" class="text-right">Packs</th>
+							<th scope="col" class="text-right">Cost</th>
+						</tr></thead
+					>
+					<tbody>
+						{#each list.lines as { key, name, count, today, packs, costMinor, currency: of } (key)}
+							{@const price = prices.get(key)}
+							<tr>
+								<th scope="row" class="font-normal"
+									>{name}<input type="hidden" name="key" value={key} /></th
+								>
+								<td class="text-right text-lg font-semibold">{formatCount(count)}</td>
+								<td class="text-right">{today === undefined ? '' : formatCount(today)}</td>
+								<td
+									><input
+										class="input w-20 text-right input-sm"
+										name="price"
+										inputmode="decimal"
+										aria-label="Price of a pack: {name}"
+										value={price ? formatMinor(price.priceMinor, price.currency) : ''}
+									/></td
+								>
+								<td
+									><input
+										class="input w-16 text-right input-sm"
+										name="packOf"
+										inputmode="numeric"
+										aria-label="In a pack: {name}"
+										value={price?.packOf ?? 1}
+									/></td
+								>
+								<td class="text-right">{packs ?? ''}</td>
+								<td class="text-right"
+									>{costMinor === undefined || of === undefined
+										? ''
+										: formatMoney(costMinor, of)}</td
+								>
+							</tr>
+						{/each}
+					</tbody>
+					<tfoot
+						><tr>
+							<th scope="row" colspan="6" class="text-right font-normal"
+								>{list.unpriced.length > 0
+									? list.totals.length === 0
+										? 'Type what a pack costs, and the cost stands here.'
+										: `Without ${list.unpriced.join(', ')}, which ${list.unpriced.length === 1 ? 'has' : 'have'} no price`
+									: 'In all'}</th
+							>
+							<td class="text-right text-lg font-semibold text-base-content">{totalOf(list)}</td>
+						</tr></tfoot
+					>
+				</table>
+			</div>
+			<div class="mt-3 flex flex-wrap items-end gap-3">
+				<label class="block"
+					><span class="block text-sm quiet">Currency</span>
+					<input
+						class="input w-20 input-sm"
+						name="currency"
+						maxlength="3"
+						value={currency}
+					/></label
+				>
+				<button class="btn btn-primary btn-sm">Save prices</button>
+				<!-- eslint-disable-next-line svelte/no-navigation-without-resolve -- a file of the API -->
+				<a class="prose-link" href={sheet}>Shopping list as PDF</a>
+				{#if form?.saved}<span role="status" class="quiet">Saved; the costs are new.</span>{/if}
+			</div>
+		</form>
+		<p class="mt-3 max-w-2xl text-sm quiet">
+			One sleeve a card. Take pages and sleeves without PVC: soft vinyl harms cards in time.
+		</p>
+	</section>
+
+	<section aria-labelledby="what-if">
+		<h2 id="what-if" class="mb-2">What if</h2>
+		<div class="overflow-x-auto">
+			<table class="table max-w-3xl table-sm [&_td]:text-base [&_th]:text-base">
+				<thead
+					><tr>
+						<th scope="col">Laid with</th>
+						<th scope="col" class="text-right">Pages</th>
+						<th scope="col" class="w-2/5">Leaves</th>
+						<th scope="col" class="text-right">Volumes</th>
+						<th scope="col" class="text-right">Cost</th>
+					</tr></thead
+				>
+				<tbody>
+					{#each rows as { name, cardPages, leaves, volumes, supplies }, i (name)}
+						<tr class={i === 0 ? 'font-semibold' : ''}>
+							<th scope="row" class={i === 0 ? '' : 'font-normal'}>{name}</th>
+							<td class="text-right">{formatCount(cardPages)}</td>
+							<td
+								><span class="flex items-center gap-2"
+									><span
+										class={['h-3 rounded-sm', i === 0 ? 'bg-primary' : 'bg-secondary/50']}
+										style:width="{(75 * leaves) / most}%"
+										aria-hidden="true"
+									></span>{formatCount(leaves)}</span
+								></td
+							>
+							<td class="text-right">{volumes}</td>
+							<td class="text-right">{totalOf(supplies)}</td>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		</div>
+	</section>
+{/if}
