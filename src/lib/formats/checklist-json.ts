@@ -65,13 +65,13 @@ export function formatChecklistJson(release: Release): string {
 
 /** The document that such a file holds. */
 export function checklistDocument(release: Release): ChecklistDocument {
-	const { key, name, maker, year, note, packTypes, rarities, sections, parallels, variants } =
-		release;
+	const { key, name, maker, year, theme, note } = release;
+	const { packTypes, rarities, sections, parallels, variants } = release;
 	return {
 		$schema: 'urn:jade-binder:schema:checklist:1',
 		format: 'jade-checklist',
 		formatVersion: 1,
-		release: { key, name, maker, year, ...(note ? { note } : {}) },
+		release: { key, name, maker, year, ...(theme ? { theme } : {}), ...(note ? { note } : {}) },
 		...filled({ packTypes, rarities }),
 		sections: sections.map(fileSection),
 		...filled({

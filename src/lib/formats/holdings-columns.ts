@@ -23,6 +23,7 @@ export const HOLDING_COLUMNS = [
 	'got on',
 	'came from',
 	'kept in',
+	'holder',
 	'note'
 ] as const;
 export type HoldingColumn = (typeof HOLDING_COLUMNS)[number];

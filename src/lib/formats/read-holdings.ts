@@ -1,3 +1,4 @@
+import { HOLDER_KEYS } from '../core/boxes/holder-kind.ts';
 import { CONDITIONS } from '../core/goal/condition.ts';
 import { COPY_STATUSES } from '../core/goal/copy-record.ts';
 import type { HoldingFields, HoldingRow } from '../core/holdings/holding-row.ts';
@@ -150,7 +151,8 @@ function fieldsOf(
 		valueOn: day('valued on'),
 		acquiredOn: day('got on'),
 		source: cell('came from') || undefined,
-		place: cell('kept in') || undefined
+		place: cell('kept in') || undefined,
+		holder: word('holder', HOLDER_KEYS)
 	};
 	const note = [cell('note'), ...strange].filter(Boolean).join('; ');
 	return { ...fields, note: note || undefined };

@@ -40,6 +40,7 @@ export function holdingsTable(
 				'got on': copy.acquiredOn ?? '',
 				'came from': copy.source ?? '',
 				'kept in': copy.place ?? '',
+				holder: copy.holder ?? '',
 				note: copy.note ?? ''
 			};
 			return HOLDING_COLUMNS.map((column) => cells[column]);

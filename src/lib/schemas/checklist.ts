@@ -229,6 +229,13 @@ export const ChecklistSchema = Type.Object(
 					pattern: '^[0-9]{4}(-[0-9]{2,4})?$',
 					description: 'A year or a season: "1994", "1994-95".'
 				}),
+				theme: Type.Optional(
+					Type.String({
+						minLength: 1,
+						maxLength: 60,
+						description: 'Sport, film, game: what boxes may be ordered by.'
+					})
+				),
 				note: Type.Optional(Type.String({ maxLength: 5000 }))
 			},
 			closed

@@ -1,7 +1,7 @@
 import { Type, type Static } from 'typebox';
 import { LIFTS } from '../core/boxes/box-weight.ts';
 import { BOX_CHOICES } from '../core/boxes/choose-box.ts';
-import { BOX_SCHOOLS } from '../core/boxes/plan-boxes.ts';
+import { BOX_SCHOOLS } from '../core/boxes/school.ts';
 import { FormatSchema } from './card-format.ts';
 import { closed, Count, Holder, list, orNull, Stock, Whole, Word } from './storage.ts';
 

@@ -25,6 +25,7 @@ const fields = {
 	acquiredOn: Text,
 	source: Text,
 	place: Text,
+	holder: Text,
 	note: Text
 };
 

@@ -1,5 +1,6 @@
 import { Type, type TSchema } from 'typebox';
 import { CARD_MARKS } from '../core/checklist/card.ts';
+import { HOLDER_KEYS } from '../core/boxes/holder-kind.ts';
 import { COPY_STATUSES } from '../core/goal/copy-record.ts';
 import { MOST_COPIES, LONGEST_LINE } from '../core/shorthand/parse-entry-line.ts';
 import { VersionKeySchema } from './compute.ts';
@@ -125,6 +126,7 @@ const CopyFieldsSchema = Type.Object(
 		source: Maybe(Text(200)),
 		acquiredOn: Day,
 		place: Maybe(Text(200)),
+		holder: Maybe(Type.Enum(HOLDER_KEYS)),
 		note: Maybe(Type.String({ maxLength: 5000 }))
 	},
 	closed

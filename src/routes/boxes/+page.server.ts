@@ -1,6 +1,7 @@
 import { BOX_KINDS } from '$lib/core/boxes/box-kind';
 import { USUAL_BOX_RULES } from '$lib/core/boxes/choose-box';
-import { BOX_SCHOOLS, planBoxes } from '$lib/core/boxes/plan-boxes';
+import { planBoxes } from '$lib/core/boxes/plan-boxes';
+import { BOX_SCHOOLS } from '$lib/core/boxes/school';
 import { weighBoxes } from '$lib/core/boxes/weigh-boxes';
 import { shelvedSets } from '$lib/server/boxes/shelved-sets';
 import { theCollection } from '$lib/server/collection';

@@ -14,6 +14,8 @@ export interface BoxKind {
 	readonly countStockPt: number;
 	/** Its own weight. */
 	readonly tareG: number;
+	/** Made for cards in rigid holders: no set gets one of its own. */
+	readonly isForHolders?: boolean;
 }
 
 /**
@@ -25,11 +27,30 @@ export const BOX_KINDS: readonly BoxKind[] = [
 	kind('550', 'Box of 550', 550, 1, 90),
 	kind('660', 'Box of 660', 660, 1, 105),
 	kind('800', 'Box of 800', 800, 1, 120),
-	kind('5000', 'Long box of 5,000', 5000, 5, 620)
+	kind('5000', 'Long box of 5,000', 5000, 5, 620),
+	// Counted with holders: a standard card in a top loader is 57 pt thick, in a magnetic case 372 pt.
+	{
+		...kind('loaders-150', 'Box of 150 top loaders', 150, 1, 160, 58),
+		heightMm: 118,
+		widthMm: 92,
+		isForHolders: true
+	},
+	{
+		...kind('case-30', 'Case of 30 rigid holders', 30, 1, 900, 373),
+		heightMm: 140,
+		widthMm: 110,
+		isForHolders: true
+	}
 ];
 
-function kind(key: string, name: string, count: number, rows: number, tareG: number): BoxKind {
-	const countStockPt = 18;
+function kind(
+	key: string,
+	name: string,
+	count: number,
+	rows: number,
+	tareG: number,
+	countStockPt = 18
+): BoxKind {
 	const rowMm = (count / rows) * countStockPt * 0.0254;
 	return {
 		key,

@@ -8,7 +8,7 @@ const CARD_G = 1.8;
 /** The load constant of the revised NIOSH lifting equation (Waters et al., 1993): under ideal conditions. */
 const NIOSH_LOAD_G = 23_000;
 /** From here on both hands and a straight back are asked for: five thousand cards. An assumption of ours. */
-const MIND_G = 9000;
+export const MIND_G = 9000;
 
 export interface WeighedPart {
 	readonly count: number;

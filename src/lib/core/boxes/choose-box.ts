@@ -58,7 +58,7 @@ export function chooseBox(
 	const whole = completeUm(set);
 	const roomOf = ({ rows, rowMm }: BoxKind) => rows * rowMm * 1000;
 	const [box] = kinds
-		.filter((kind) => kind.rows === 1 && roomOf(kind) >= whole)
+		.filter((kind) => kind.rows === 1 && !kind.isForHolders && roomOf(kind) >= whole)
 		.sort((a, b) => roomOf(a) - roomOf(b));
 	if (!box) return { ...none, choice: 'shared', rule: 'no box of one row holds it whole' };
 	const fillComplete = whole / roomOf(box);

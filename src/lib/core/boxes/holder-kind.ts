@@ -29,8 +29,12 @@ export const HOLDER_KINDS: readonly HolderKind[] = [
 		takesPt: pt,
 		addsUm: 9000,
 		addsG: 75
-	}))
+	})),
+	// What a grading house puts a card into.
+	{ key: 'slab', name: 'Graded holder', takesPt: 180, addsUm: 6000, addsG: 40 }
 ];
+
+export const HOLDER_KEYS = HOLDER_KINDS.map(({ key }) => key);
 
 /** @throws RangeError for an unknown key */
 export function holderKindOf(key: string): HolderKind {

@@ -1,4 +1,3 @@
-import { compareTitles } from '../checklist/compare-card-numbers.ts';
 import { cardUm } from '../measuring/stock.ts';
 import { BOX_KINDS, boxKindOf, type BoxKind } from './box-kind.ts';
 import {
@@ -11,19 +10,10 @@ import {
 	type BoxRules
 } from './choose-box.ts';
 import { fillRows, type RowRun } from './fill-rows.ts';
-
-export const BOX_SCHOOLS = ['year', 'maker', 'theme'] as const;
-/** What boxes are ordered by first; the others follow. */
-export type BoxSchool = (typeof BOX_SCHOOLS)[number];
+import { inSchoolOrder, type BoxSchool, type SetMarks } from './school.ts';
 
 /** A release as it stands in boxes. */
-export interface ShelvedSet extends BoxedSet {
-	readonly key: string;
-	readonly name: string;
-	readonly year: string;
-	readonly maker: string;
-	/** Sport, film, game …; left out: none. */
-	readonly theme?: string;
+export interface ShelvedSet extends BoxedSet, SetMarks {
 	/** Kept apart from all others: the personal collection. */
 	readonly isApart?: boolean;
 }
@@ -80,7 +70,7 @@ export function planBoxes(sets: readonly ShelvedSet[], options: BoxPlanOptions =
 		growth = 0.5
 	} = options;
 	const shared = boxKindOf(sharedKind, kinds);
-	const ordered = orderSets(
+	const ordered = inSchoolOrder(
 		sets.filter(({ cards }) => cards > 0),
 		school
 	);
@@ -156,7 +146,7 @@ function entriesOf(
 	const flush = () => {
 		for (const { key, sets: own } of strays.splice(0)) {
 			const um = own.reduce((sum, { cards, stockPt }) => sum + cards * cardUm(stockPt), DIVIDER_UM);
-			entries.push({ sets: own.map((set) => set.key), label: `${key}, strays`, um });
+			entries.push({ sets: own.map((set) => set.key), label: strayLabel(key), um });
 		}
 	};
 	const placeOf = (set: ShelvedSet) =>
@@ -185,25 +175,12 @@ function entriesOf(
 	return entries;
 }
 
-function labelOf({ name, year }: ShelvedSet): string {
+/** How a set is named on its divider: with its year. */
+export function labelOf({ name, year }: Pick<SetMarks, 'name' | 'year'>): string {
 	return name.includes(year) ? name : `${name} ${year}`;
 }
 
-/** Sets in the order of a school: its own mark first, then the others, then the name. */
-function orderSets(sets: readonly ShelvedSet[], school: BoxSchool): readonly ShelvedSet[] {
-	const marks: Readonly<Record<BoxSchool, (set: ShelvedSet) => readonly string[]>> = {
-		year: ({ year, maker, theme = '' }) => [year, maker, theme],
-		maker: ({ year, maker, theme = '' }) => [maker, year, theme],
-		theme: ({ year, maker, theme = '' }) => [theme, year, maker]
-	};
-	return sets
-		.map((set) => ({ set, marks: [...marks[school](set), set.name, set.key] }))
-		.sort((a, b) => {
-			for (const [i, mark] of a.marks.entries()) {
-				const by = compareTitles(mark, b.marks[i] ?? '');
-				if (by !== 0) return by;
-			}
-			return 0;
-		})
-		.map(({ set }) => set);
+/** The divider behind which the lone cards of a year stand. */
+export function strayLabel(year: string): string {
+	return `${year}, strays`;
 }

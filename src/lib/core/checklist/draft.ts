@@ -16,6 +16,7 @@ export interface ReleaseDraft {
 		readonly name: string;
 		readonly maker: string;
 		readonly year: string;
+		readonly theme?: string;
 		readonly note?: string;
 	};
 	readonly packTypes?: readonly PackTypeDraft[];

@@ -22,6 +22,8 @@ export interface Release {
 	readonly maker: string;
 	/** "1994" or "1994-95" */
 	readonly year: string;
+	/** Sport, film, game: what boxes may be ordered by. */
+	readonly theme?: string;
 	readonly note?: string;
 	readonly packTypes: readonly PackType[];
 	/** Rarity classes in the order in which they are filed; empty where there are none. */

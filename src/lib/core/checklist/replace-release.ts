@@ -78,6 +78,7 @@ export function keepUnsaid(before: Release, after: Release): Release {
 	return {
 		...after,
 		key: before.key,
+		...((after.theme ?? before.theme) ? { theme: after.theme ?? before.theme } : {}),
 		note: after.note ?? before.note,
 		packTypes: after.packTypes.length > 0 ? after.packTypes : before.packTypes,
 		variants: after.variants.length > 0 ? after.variants : before.variants,

@@ -39,12 +39,13 @@ export function completeDraft(draft: ReleaseDraft): {
 	const sections = withKeys(draft.sections).map((section, s) =>
 		resolveSection(section, `/sections/${s}`, resolving)
 	);
-	const { key, name, maker, year, note } = draft.release;
+	const { key, name, maker, year, theme, note } = draft.release;
 	const release: Release = {
 		key: key ?? slug(`${name} ${name.includes(year) ? '' : year}`),
 		name,
 		maker,
 		year,
+		...(theme ? { theme } : {}),
 		...(note ? { note } : {}),
 		packTypes,
 		rarities: draft.rarities ?? [

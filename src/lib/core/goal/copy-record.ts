@@ -21,6 +21,8 @@ export interface CopyRecord extends Copy {
 	readonly source?: string;
 	/** Where it is kept, in words. */
 	readonly place?: string;
+	/** Key of the holder it is kept in. */
+	readonly holder?: string;
 	readonly note?: string;
 }
 
@@ -33,6 +35,7 @@ export function isAtHand({ status }: Pick<CopyRecord, 'status'>): boolean {
 export function isPlain(copy: CopyRecord): boolean {
 	return (
 		copy.status === 'kept' &&
+		copy.holder === undefined &&
 		copy.grade === undefined &&
 		!copy.isAuthentic &&
 		!(copy.attributes ?? []).length &&

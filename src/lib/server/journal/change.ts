@@ -2,6 +2,7 @@ import { eq } from 'drizzle-orm';
 import { bad, type Outcome, type Problem } from '../../core/problem.ts';
 import type { Collection, Transaction } from '../database/open.ts';
 import { journal } from '../database/tables/index.ts';
+import { trimBoxCards } from '../boxes/trim-box-cards.ts';
 import { refreshProgress } from '../goals/refresh-progress.ts';
 import { openRecorder, type Recorder } from './record.ts';
 import type { RowChange } from './row-change.ts';
@@ -39,7 +40,9 @@ export async function makeStep<Value>(
 ): Promise<{ readonly value: Value; readonly step: number | null }> {
 	return collection.write(async (tx) => {
 		const changes: RowChange[] = [];
-		const { value, label, touches } = await change(openRecorder(tx, changes), tx);
+		const recorder = openRecorder(tx, changes);
+		const { value, label, touches } = await change(recorder, tx);
+		if (changes.length > 0) await trimBoxCards(recorder, tx, touches);
 		if (changes.length === 0) return { value, step: null };
 		await tx.update(journal).set({ state: 'dropped' }).where(eq(journal.state, 'undone'));
 		const [row] = await tx

@@ -66,6 +66,7 @@ export async function loadReleases(
 				name: head.name,
 				maker: head.maker,
 				year: head.year,
+				...optional('theme', head.theme),
 				...optional('note', head.note),
 				packTypes: head.packTypes,
 				rarities: head.rarities,

@@ -2,9 +2,9 @@ import type { Release } from '../../core/checklist/release.ts';
 
 /** A release as rows, without ids: what import inserts and an edit compares. Absent fields are null. */
 export function releaseRows(release: Release) {
-	const { key, name, maker, year, note = null, packTypes, rarities } = release;
+	const { key, name, maker, year, theme = null, note = null, packTypes, rarities } = release;
 	return {
-		head: { key, name, maker, year, note, packTypes, rarities },
+		head: { key, name, maker, year, theme, note, packTypes, rarities },
 		sections: release.sections.map(({ cards: _, ...section }, position) => ({
 			...section,
 			numberedIn: section.numberedIn ?? null,

@@ -1,9 +1,11 @@
 import { eq } from 'drizzle-orm';
 import { removeBindersOf } from '../binders/remove-binder-rows.ts';
+import { removeDividerRows } from '../boxes/remove-divider-rows.ts';
 import type { Collection } from '../database/open.ts';
 import {
 	cards,
 	copies,
+	dividers,
 	goals,
 	parallels,
 	releases,
@@ -39,6 +41,12 @@ export function removeRelease(collection: Collection, key: string): Promise<bool
 			.from(copies)
 			.where(eq(copies.releaseId, release.id));
 		await removeCopyRows(record, tx, ids(ownCopies));
+		// Its dividers go with it; nothing stands behind them any more.
+		const ownDividers = await tx
+			.select({ id: dividers.id })
+			.from(dividers)
+			.where(eq(dividers.releaseId, release.id));
+		await removeDividerRows(record, tx, ids(ownDividers));
 		for (const table of [variants, cards, sections, parallels] as const) {
 			const rows = await tx
 				.select({ id: table.id })

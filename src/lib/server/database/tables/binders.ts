@@ -1,6 +1,7 @@
 import { sqliteTable, index, integer, text } from 'drizzle-orm/sqlite-core';
 import type { LayoutChoice } from '../../../core/binder/binder-layout.ts';
 import { goals } from './goals.ts';
+import { shelves } from './shelves.ts';
 
 export const binders = sqliteTable(
 	'binders',
@@ -11,6 +12,8 @@ export const binders = sqliteTable(
 			.references(() => goals.id),
 		name: text().notNull(),
 		layout: text({ mode: 'json' }).$type<LayoutChoice>().notNull(),
+		/** The shelf it stands on; null: none that is known. */
+		shelfId: integer().references(() => shelves.id),
 		/** ISO 8601 */
 		createdAt: text().notNull()
 	},

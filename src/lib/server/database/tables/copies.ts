@@ -46,12 +46,17 @@ export const copies = sqliteTable(
 		acquiredOn: text(),
 		/** Where it is kept, in words. */
 		place: text(),
+		/** Key of the holder each is kept in; null: none, as far as is known. */
+		holder: text(),
 		note: text(),
 		/** ISO 8601 */
 		loggedAt: text().notNull()
 	},
 	(table) => [
 		index('copies_version').on(table.releaseId, table.cardKey),
+		index('copies_holder')
+			.on(table.holder)
+			.where(sql`${table.holder} is not null`),
 		check('copies_quantity', sql`${table.quantity} >= 1`)
 	]
 );

@@ -7,6 +7,8 @@ export const releases = sqliteTable('releases', {
 	name: text().notNull(),
 	maker: text().notNull(),
 	year: text().notNull(),
+	/** Sport, film, game: what boxes may be ordered by. */
+	theme: text(),
 	note: text(),
 	packTypes: text({ mode: 'json' }).$type<readonly PackType[]>().notNull(),
 	rarities: text({ mode: 'json' }).$type<readonly string[]>().notNull()

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { HOLDER_KINDS } from '$lib/core/boxes/holder-kind';
 	import { CONDITIONS, GRADES } from '$lib/core/goal/condition';
 	import { COPY_STATUSES, type CopyRecord } from '$lib/core/goal/copy-record';
 	import { formatMinor, toMinor } from '$lib/core/worth/money';
@@ -61,6 +62,7 @@
 			certificate: text('certificate'),
 			serial: text('serial'),
 			place: text('place'),
+			holder: text('holder'),
 			source: text('source'),
 			attributes: (text('attributes') ?? '')
 				.split(/[;,]/)
@@ -107,6 +109,13 @@
 		><span class="block text-sm quiet">What becomes of it</span>
 		<select class="select w-full select-sm" name="status" value={copy.status}>
 			{#each COPY_STATUSES as word (word)}<option value={word}>{word}</option>{/each}
+		</select></label
+	>
+	<label class="block"
+		><span class="block text-sm quiet">Holder</span>
+		<select class="select w-full select-sm" name="holder" value={copy.holder ?? ''}>
+			<option value="">none</option>
+			{#each HOLDER_KINDS as kind (kind.key)}<option value={kind.key}>{kind.name}</option>{/each}
 		</select></label
 	>
 	{#each FIELDS as { name, label, value, ...more } (name)}

@@ -1,0 +1,41 @@
+/** What is recorded, or was found, of a version behind a divider. */
+export interface StockLine {
+	readonly version: string;
+	readonly quantity: number;
+}
+
+export interface StockDifference extends StockLine {
+	readonly sort: 'not there' | 'not recorded';
+}
+
+/**
+ * What differs between what is recorded behind a divider and what was found there. A version found
+ * once stands for all of it that is recorded, as a run of numbers confirms piles; a count of two or more
+ * is taken at its word.
+ */
+export function takeStock(
+	recorded: readonly StockLine[],
+	found: readonly StockLine[]
+): readonly StockDifference[] {
+	const there = sumUp(recorded);
+	const seen = sumUp(found);
+	const differences: StockDifference[] = [];
+	for (const [version, quantity] of there) {
+		const count = seen.get(version) ?? 0;
+		const isConfirmed = count === 1 || count >= quantity;
+		if (!isConfirmed) differences.push({ version, quantity: quantity - count, sort: 'not there' });
+	}
+	for (const [version, quantity] of seen) {
+		const more = quantity - (there.get(version) ?? 0);
+		if (more > 0) differences.push({ version, quantity: more, sort: 'not recorded' });
+	}
+	return differences;
+}
+
+function sumUp(lines: readonly StockLine[]): ReadonlyMap<string, number> {
+	const sums = new Map<string, number>();
+	for (const { version, quantity } of lines) {
+		sums.set(version, (sums.get(version) ?? 0) + quantity);
+	}
+	return sums;
+}

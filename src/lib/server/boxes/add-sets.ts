@@ -1,0 +1,144 @@
+import { group, rollup } from 'd3-array';
+import { asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { addToRows, type MarkedRun } from '../../core/boxes/add-to-rows.ts';
+import type { BoxKind } from '../../core/boxes/box-kind.ts';
+import type { BoxUse } from '../../core/boxes/box-use.ts';
+import { chooseBox, completeUm, DIVIDER_UM } from '../../core/boxes/choose-box.ts';
+import { labelOf, strayLabel } from '../../core/boxes/plan-boxes.ts';
+import { marksOf } from '../../core/boxes/school.ts';
+import type { Reader } from '../database/open.ts';
+import { boxCards, boxes, copies, dividers, releases } from '../database/tables/index.ts';
+import type { HomelessSet } from './homeless-sets.ts';
+import type { StorageOptions } from './plan-storage.ts';
+import { readBoxes } from './read-storage.ts';
+
+/** A divider for new sets in a row that stands: behind how many others. */
+export interface AddedDivider {
+	readonly sets: readonly string[];
+	readonly label: string;
+	readonly boxId: number;
+	readonly row: number;
+	readonly at: number;
+}
+
+/** Who stands where, by the use of the box. */
+export interface Housed {
+	/** Releases behind dividers of their own, or among strays. */
+	readonly releases: ReadonlyMap<BoxUse, ReadonlySet<number>>;
+	/** Labels of strays. */
+	readonly strays: ReadonlyMap<BoxUse, ReadonlySet<string>>;
+}
+
+export async function readHoused(db: Reader): Promise<Housed> {
+	const own = await db
+		.select({ use: boxes.use, id: dividers.releaseId, label: dividers.label })
+		.from(dividers)
+		.innerJoin(boxes, eq(dividers.boxId, boxes.id));
+	const among = await db
+		.selectDistinct({ use: boxes.use, id: copies.releaseId })
+		.from(dividers)
+		.innerJoin(boxes, eq(dividers.boxId, boxes.id))
+		.innerJoin(boxCards, eq(boxCards.dividerId, dividers.id))
+		.innerJoin(copies, eq(boxCards.copyId, copies.id))
+		.where(isNull(dividers.releaseId));
+	return {
+		releases: rollup(
+			[...own, ...among],
+			(rows) => new Set(rows.flatMap(({ id }) => id ?? [])),
+			({ use }) => use
+		),
+		strays: rollup(
+			own.filter(({ id }) => id === null),
+			(rows) => new Set(rows.map(({ label }) => label)),
+			({ use }) => use
+		)
+	};
+}
+
+/** New sets and strays that find room between those that stand in shared boxes. */
+export async function addSets(
+	db: Reader,
+	fresh: readonly HomelessSet[],
+	{ school, growth, rules }: StorageOptions,
+	kinds: readonly BoxKind[]
+): Promise<readonly AddedDivider[]> {
+	const shared = (await readBoxes(db)).filter(({ use, kind }) => use === 'sets' && kind.rows > 1);
+	if (shared.length === 0) return [];
+	const byRow = group(
+		await standingRuns(
+			db,
+			shared.map(({ id }) => id),
+			school
+		),
+		(run) => run.row
+	);
+	const rows = shared.flatMap(({ id, kind }) =>
+		Array.from({ length: kind.rows }, (_, i) => {
+			const key = `${id} ${i + 1}`;
+			return { key, rowUm: kind.rowMm * 1000, runs: byRow.get(key) ?? [] };
+		})
+	);
+	const runs: (MarkedRun & { readonly sets: readonly HomelessSet[]; readonly label: string })[] =
+		[];
+	const sets = fresh.filter(({ use }) => use === 'sets');
+	for (const set of sets) {
+		if (chooseBox(set, rules, kinds).choice !== 'shared') continue;
+		const kept = { ...set, need: set.have + growth * (set.need - set.have) };
+		runs.push({
+			key: set.key,
+			um: completeUm(kept),
+			marks: marksOf(set, school),
+			sets: [set],
+			label: labelOf(set)
+		});
+	}
+	for (const [year, own] of group(
+		sets.filter((set) => set.cards <= rules.mostStrays),
+		(set) => set.year
+	)) {
+		const um = own.reduce(
+			(total, { need: _, have: __, ...set }) =>
+				total + completeUm({ ...set, need: 0, have: 0 }) - DIVIDER_UM,
+			DIVIDER_UM
+		);
+		runs.push({ key: strayLabel(year), um, marks: [year], sets: own, label: strayLabel(year) });
+	}
+	const known = new Map(runs.map((run) => [run.key, run]));
+	return addToRows(rows, runs).placed.flatMap(({ run, row, at }) => {
+		const { sets: own, label } = known.get(run) ?? { sets: [], label: '' };
+		const [boxId = 0, number = 0] = row.split(' ').map(Number);
+		return [{ sets: own.map(({ key }) => key), label, boxId, row: number, at }];
+	});
+}
+
+/** What stands in the rows of some boxes, with what it is ordered by. */
+async function standingRuns(
+	db: Reader,
+	boxIds: readonly number[],
+	school: StorageOptions['school']
+): Promise<readonly (MarkedRun & { readonly row: string })[]> {
+	const rows = await db
+		.select({
+			id: dividers.id,
+			boxId: dividers.boxId,
+			row: dividers.row,
+			label: dividers.label,
+			release: releases,
+			um: sql<number>`coalesce((select sum(${boxCards.quantity} * ${boxCards.um}) from ${boxCards} where ${boxCards.dividerId} = ${dividers.id}), 0)`
+		})
+		.from(dividers)
+		.leftJoin(releases, eq(dividers.releaseId, releases.id))
+		.where(inArray(dividers.boxId, [...boxIds]))
+		.orderBy(asc(dividers.boxId), asc(dividers.row), asc(dividers.position));
+	return rows.map(({ id, boxId, row, label, release, um }) => ({
+		key: String(id),
+		row: `${boxId} ${row}`,
+		um: um + DIVIDER_UM,
+		marks: release
+			? marksOf(
+					{ ...release, ...(release.theme === null ? { theme: '' } : { theme: release.theme }) },
+					school
+				)
+			: [label]
+	}));
+}

@@ -1,0 +1,53 @@
+import { and, eq } from 'drizzle-orm';
+import type { OneCard } from '../../core/boxes/one-card.ts';
+import type { Transaction } from '../database/open.ts';
+import { boxCards } from '../database/tables/index.ts';
+import type { Recorder } from '../journal/record.ts';
+
+/** Stands cards of copies behind a divider, beside those of the same copies that are there. */
+export async function standBehind(
+	record: Recorder,
+	tx: Transaction,
+	dividerId: number,
+	cards: readonly (OneCard & { readonly copyId: number; readonly quantity: number })[]
+): Promise<void> {
+	if (cards.length === 0) return;
+	const there = await tx.select().from(boxCards).where(eq(boxCards.dividerId, dividerId));
+	const rowOf = new Map(there.map((row) => [row.copyId, row]));
+	for (const { copyId, quantity } of cards) {
+		const row = rowOf.get(copyId);
+		if (row) await record.update(boxCards, row.id, { quantity: row.quantity + quantity });
+	}
+	const fresh = cards.filter(({ copyId }) => !rowOf.has(copyId));
+	await record.insert(
+		boxCards,
+		fresh.map(({ copyId, quantity, um, mg }) => ({ dividerId, copyId, quantity, um, mg }))
+	);
+}
+
+/** Takes cards of a copy out of boxes: from one divider, or from wherever they stand. How many came out. */
+export async function takeOut(
+	record: Recorder,
+	tx: Transaction,
+	copyId: number,
+	quantity: number,
+	dividerId?: number
+): Promise<number> {
+	const rows = await tx
+		.select()
+		.from(boxCards)
+		.where(
+			dividerId === undefined
+				? eq(boxCards.copyId, copyId)
+				: and(eq(boxCards.copyId, copyId), eq(boxCards.dividerId, dividerId))
+		);
+	let left = quantity;
+	for (const row of rows) {
+		const taken = Math.min(left, row.quantity);
+		if (taken === 0) break;
+		left -= taken;
+		if (taken === row.quantity) await record.remove(boxCards, [row.id]);
+		else await record.update(boxCards, row.id, { quantity: row.quantity - taken });
+	}
+	return quantity - left;
+}

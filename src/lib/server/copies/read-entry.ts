@@ -1,0 +1,33 @@
+import { numberingsOf } from '../../core/checklist/numbering.ts';
+import { indexCards } from '../../core/shorthand/card-index.ts';
+import { readShorthand, type EntryReading } from '../../core/shorthand/read-shorthand.ts';
+import { vocabularyOf } from '../../core/shorthand/vocabulary.ts';
+import { bad, good, type Outcome } from '../../core/problem.ts';
+import type { Reader } from '../database/open.ts';
+import { loadRelease } from '../releases/load-release.ts';
+import { listSynonyms, synonymMap } from './synonyms.ts';
+
+/** Reads an entry line of a release without logging anything: which versions it names, and how many. */
+export async function readEntry(
+	db: Reader,
+	releaseKey: string,
+	line: string
+): Promise<Outcome<{ readonly releaseId: number; readonly additions: EntryReading['additions'] }>> {
+	const stored = await loadRelease(db, releaseKey);
+	if (!stored)
+		return bad([
+			{ message: 'this release is not in the collection', remedy: 'Choose another one.' }
+		]);
+	const reading = readShorthand(line, {
+		release: stored.release,
+		index: indexCards(stored.release),
+		vocabulary: vocabularyOf(stored.release),
+		synonyms: synonymMap(await listSynonyms(db)),
+		numberingKey: numberingsOf(stored.release)[0]?.key ?? null,
+		parallelKey: null,
+		owned: new Map()
+	});
+	return reading.problems.length > 0
+		? bad(reading.problems)
+		: good({ releaseId: stored.id, additions: reading.additions }, reading.notes);
+}

@@ -1,0 +1,27 @@
+import { sqliteTable, check, index, integer, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { sql } from 'drizzle-orm';
+import { copies } from './copies.ts';
+import { dividers } from './dividers.ts';
+
+/** What physically stands behind a divider: so many cards of a copy. */
+export const boxCards = sqliteTable(
+	'box_cards',
+	{
+		id: integer().primaryKey({ autoIncrement: true }),
+		dividerId: integer()
+			.notNull()
+			.references(() => dividers.id),
+		copyId: integer()
+			.notNull()
+			.references(() => copies.id),
+		quantity: integer().notNull(),
+		/** Thickness and weight of one with its holder, in micrometres and milligrams. */
+		um: integer().notNull(),
+		mg: integer().notNull()
+	},
+	(table) => [
+		uniqueIndex('box_cards_place').on(table.dividerId, table.copyId),
+		index('box_cards_copy').on(table.copyId),
+		check('box_cards_quantity', sql`${table.quantity} >= 1`)
+	]
+);

@@ -1,0 +1,20 @@
+import { sqliteTable, index, integer, text } from 'drizzle-orm/sqlite-core';
+import type { BoxUse } from '../../../core/boxes/box-use.ts';
+import { shelves } from './shelves.ts';
+
+/** A box or case that stands somewhere. */
+export const boxes = sqliteTable(
+	'boxes',
+	{
+		id: integer().primaryKey({ autoIncrement: true }),
+		/** null: it stands on no shelf yet. */
+		shelfId: integer().references(() => shelves.id),
+		/** Order on its shelf, from the left. */
+		position: integer().notNull(),
+		name: text().notNull(),
+		/** Key of its box kind. */
+		kind: text().notNull(),
+		use: text().$type<BoxUse>().notNull()
+	},
+	(table) => [index('boxes_shelf').on(table.shelfId)]
+);

@@ -1,0 +1,26 @@
+import { sqliteTable, index, integer, text } from 'drizzle-orm/sqlite-core';
+import type { DiscrepancySort } from '../../../core/boxes/discrepancy.ts';
+import { copies } from './copies.ts';
+import { dividers } from './dividers.ts';
+
+/** Where what is recorded and what was found differ; it waits for an answer. */
+export const discrepancies = sqliteTable(
+	'discrepancies',
+	{
+		id: integer().primaryKey({ autoIncrement: true }),
+		sort: text().$type<DiscrepancySort>().notNull(),
+		/** null: it is not in the pile that is put away. */
+		dividerId: integer().references(() => dividers.id),
+		/** The copy that is not there; null: what is there is not recorded. */
+		copyId: integer().references(() => copies.id),
+		/** Key of the version concerned. */
+		version: text().notNull(),
+		quantity: integer().notNull(),
+		/** ISO 8601 */
+		at: text().notNull()
+	},
+	(table) => [
+		index('discrepancies_divider').on(table.dividerId),
+		index('discrepancies_copy').on(table.copyId)
+	]
+);

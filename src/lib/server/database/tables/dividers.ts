@@ -1,0 +1,24 @@
+import { sqliteTable, index, integer, text } from 'drizzle-orm/sqlite-core';
+import { boxes } from './boxes.ts';
+import { releases } from './releases.ts';
+
+/** A divider in a row of a box; cards stand behind it. */
+export const dividers = sqliteTable(
+	'dividers',
+	{
+		id: integer().primaryKey({ autoIncrement: true }),
+		boxId: integer()
+			.notNull()
+			.references(() => boxes.id),
+		/** From 1. */
+		row: integer().notNull(),
+		/** Order in the row, from the front. */
+		position: integer().notNull(),
+		label: text().notNull(),
+		/** The set behind it; null: strays, or cards of several. */
+		releaseId: integer().references(() => releases.id),
+		/** When what stands there was last compared with what is recorded (ISO 8601). */
+		checkedAt: text()
+	},
+	(table) => [index('dividers_box').on(table.boxId), index('dividers_release').on(table.releaseId)]
+);

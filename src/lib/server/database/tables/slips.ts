@@ -1,0 +1,29 @@
+import { sqliteTable, index, integer, text } from 'drizzle-orm/sqlite-core';
+import type { SlipSort, SlipState } from '../../../core/boxes/slip-line.ts';
+import { copies } from './copies.ts';
+
+/** A put-away slip or a pull list. */
+export const slips = sqliteTable('slips', {
+	id: integer().primaryKey({ autoIncrement: true }),
+	sort: text().$type<SlipSort>().notNull(),
+	name: text().notNull(),
+	/** ISO 8601 */
+	createdAt: text().notNull()
+});
+
+/** So many cards of a copy on a slip, in the order in which they came to hand. */
+export const slipLines = sqliteTable(
+	'slip_lines',
+	{
+		id: integer().primaryKey({ autoIncrement: true }),
+		slipId: integer()
+			.notNull()
+			.references(() => slips.id),
+		copyId: integer()
+			.notNull()
+			.references(() => copies.id),
+		quantity: integer().notNull(),
+		state: text().$type<SlipState>().notNull()
+	},
+	(table) => [index('slip_lines_slip').on(table.slipId), index('slip_lines_copy').on(table.copyId)]
+);

@@ -1,0 +1,36 @@
+import { eq } from 'drizzle-orm';
+import type { Static, TSchema } from 'typebox';
+import { checkAgainst } from '../../schemas/validator.ts';
+import type { Reader, Transaction } from '../database/open.ts';
+import { preferences } from '../database/tables/index.ts';
+import type { Recorder } from '../journal/record.ts';
+
+/** Something a person sets for the whole collection, and what holds until they do. */
+export interface Preference<Schema extends TSchema> {
+	readonly key: string;
+	readonly schema: Schema;
+	readonly usual: Static<Schema>;
+}
+
+/** What is set; the usual where nothing is, or where an older program stored it otherwise. */
+export async function readPreference<Schema extends TSchema>(
+	db: Reader,
+	{ key, schema, usual }: Preference<Schema>
+): Promise<Static<Schema>> {
+	const [row] = await db.select().from(preferences).where(eq(preferences.key, key));
+	if (!row || checkAgainst(schema, row.value).length > 0) return usual;
+	return row.value as Static<Schema>;
+}
+
+/** Sets a preference within a change; the value must fit its schema (checked by the caller). */
+export async function writePreference<Schema extends TSchema>(
+	record: Recorder,
+	tx: Transaction,
+	{ key }: Preference<Schema>,
+	value: Static<Schema>
+): Promise<void> {
+	const [row] = await tx.select().from(preferences).where(eq(preferences.key, key));
+	if (row && JSON.stringify(row.value) === JSON.stringify(value)) return;
+	if (row) await record.update(preferences, row.id, { value });
+	else await record.insert(preferences, [{ key, value }]);
+}
