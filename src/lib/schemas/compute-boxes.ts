@@ -9,7 +9,7 @@ const Share = Type.Number({ minimum: 0, maximum: 1 });
 const Mm = Type.Number({ exclusiveMinimum: 0, maximum: 5000 });
 const Grams = Type.Number({ minimum: 0, maximum: 1_000_000 });
 
-const BoxKindSchema = Type.Object(
+export const BoxKindSchema = Type.Object(
 	{
 		key: Word,
 		name: Word,
@@ -20,7 +20,8 @@ const BoxKindSchema = Type.Object(
 		rowMm: Mm,
 		nominalCount: Count,
 		countStockPt: Stock,
-		tareG: Grams
+		tareG: Grams,
+		isForHolders: Type.Optional(Type.Boolean())
 	},
 	closed
 );

@@ -29,7 +29,9 @@ export const PlanSortingOutput = Type.Object(
 			)
 		),
 		/** Where the numbers were given: what goes on each pile of the last pass. */
-		borders: Type.Array(Type.Object({ from: Word, to: Word, numbers: Count }, closed))
+		borders: Type.Array(Type.Object({ from: Word, to: Word, numbers: Count }, closed)),
+		/** Where the numbers were given and passes are the quickest: the piles of each, by name. */
+		passes: Type.Array(Type.Array(Type.String()))
 	},
 	closed
 );

@@ -19,3 +19,6 @@ export function formatMoney(minor: number, currency: string): string {
 		Number(formatMinor(minor, currency))
 	);
 }
+
+/** "9.6 kg" of grams. */
+export const formatKg = (grams: number): string => `${(grams / 1000).toFixed(1)} kg`;

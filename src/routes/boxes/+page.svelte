@@ -1,102 +1,149 @@
 <script lang="ts">
+	import { enhance } from '$app/forms';
 	import { resolve } from '$app/paths';
+	import { group } from 'd3-array';
+	import { isTooFull } from '$lib/core/boxes/is-too-full';
+	import { nameShelf } from '$lib/core/boxes/shelf';
 	import EmptyCollection from '$lib/ui/EmptyCollection.svelte';
-	import { countOf, formatCount } from '$lib/ui/numerals';
-	import OpenBox from '$lib/ui/shelf/OpenBox.svelte';
-	import Shelf from '$lib/ui/shelf/Shelf.svelte';
+	import { countOf, formatCount, formatKg } from '$lib/ui/numerals';
+	import ProblemList from '$lib/ui/ProblemList.svelte';
+	import ShelfBox from '$lib/ui/shelf/ShelfBox.svelte';
+	import ShelfUnit from '$lib/ui/shelf/ShelfUnit.svelte';
 
-	let { data } = $props();
-	let chosen = $state(1);
-	const { boxes } = $derived(data.plan);
-	const open = $derived(boxes.find(({ box }) => box === chosen) ?? boxes[0]);
-	const weight = $derived(data.weights.find(({ box }) => box === open?.box));
-	const kind = $derived(data.kinds.find(({ key }) => key === open?.kind));
-	const names = $derived(new Map(data.sets.map((set) => [set.key, set])));
-	const cards = $derived(data.sets.reduce((sum, set) => sum + set.cards, 0));
-	const nameOfKind = (key: string) => data.kinds.find((one) => one.key === key)?.name ?? key;
-	const fields = $derived([
-		{ name: 'fill', label: 'An own box fills at least', value: data.options.fill },
-		{ name: 'have', label: 'and the set is there to', value: data.options.have },
-		{ name: 'growth', label: 'Room kept for missing cards', value: data.options.growth }
+	let { data, form } = $props();
+	const { shelves, loose, boxes, advice } = $derived(data.room);
+	const rooms = $derived([
+		...group(
+			shelves,
+			({ room }) => room,
+			({ unit }) => unit
+		)
 	]);
-	const broken = $derived([...data.plan.brokenOverBoxes, ...data.plan.brokenOverRows]);
+	const longestMm = $derived(Math.max(1000, ...shelves.map(({ lengthMm }) => lengthMm)));
+	const cards = $derived(boxes.reduce((sum, box) => sum + box.cards, 0));
+	const grams = $derived(boxes.reduce((sum, box) => sum + box.grams, 0));
+	const full = $derived(boxes.filter(isTooFull));
+	const boxOf = (key: string) => boxes.find(({ id }) => String(id) === key);
+	const shelfOf = (key: string | null) => shelves.find((shelf) => shelf.key === key);
 </script>
 
 <svelte:head><title>Boxes · Jade Binder</title></svelte:head>
 
-{#if data.sets.length === 0}
+{#if data.isEmpty && boxes.length === 0 && shelves.length === 0}
 	<EmptyCollection title="No box yet" />
 {:else}
-	<div class="mt-4 mb-4 flex flex-wrap items-end gap-x-6 gap-y-2">
-		<h1>Boxes</h1>
-		<a class="prose-link" href={resolve('/boxes/sorting')}>Sort a pile</a>
-	</div>
-	<p class="mb-4 max-w-3xl text-lg">
-		<strong class="text-2xl font-semibold">{formatCount(cards)}</strong> cards that lie in no binder
-		and have no place of their own stand in {countOf(boxes.length, 'box', 'boxes')}.
-	</p>
-	<form
-		method="GET"
-		class="mb-6 flex flex-wrap items-end gap-4"
-		onchange={(event) => event.currentTarget.requestSubmit()}
-	>
-		<label class="block"
-			><span class="block text-sm quiet">Ordered first by</span>
-			<select class="select w-40 select-sm" name="school" value={data.options.school}>
-				<option value="year">year</option><option value="maker">maker</option>
-			</select></label
-		>
-		{#each fields as { name, label, value } (name)}
-			<label class="block"
-				><span class="block text-sm quiet">{label}, %</span>
-				<input class="input w-24 input-sm" type="number" min="0" max="100" {name} {value} /></label
-			>
-		{/each}
-		<noscript><button class="btn btn-sm">Plan</button></noscript>
-	</form>
+	<h1 class="mb-1">Boxes</h1>
 	{#if boxes.length === 0}
-		<p class="max-w-xl text-lg">Every card lies in a binder or elsewhere: no box is needed.</p>
-	{:else}
-		<Shelf {boxes} kinds={data.kinds} open={open?.box ?? 0} choose={(box) => (chosen = box)} />
-		{#if open && kind && weight}<OpenBox box={open} {kind} {weight} />{/if}
-		{#if broken.length > 0}
-			<p class="mt-4 max-w-3xl border-l-3 border-accent pl-4">
-				Over a border of rows or boxes: {broken.join(', ')}.
-			</p>
-		{/if}
-		<section class="mt-8" aria-labelledby="choices">
-			<h2 id="choices" class="mb-2">Why each set stands where it does</h2>
-			<div class="overflow-x-auto">
-				<table class="table max-w-4xl table-sm [&_td]:text-base [&_th]:text-base">
-					<thead
-						><tr
-							><th scope="col">Set</th><th scope="col" class="text-right">Cards</th><th scope="col"
-								>Stands in</th
-							><th scope="col">Because</th></tr
-						></thead
-					>
-					<tbody>
-						{#each data.plan.choices as { set, choice, kind: own, rule } (set)}
-							<tr>
-								<th scope="row" class="font-normal">{names.get(set)?.name ?? set}</th>
-								<td class="text-right">{formatCount(names.get(set)?.cards ?? 0)}</td>
-								<td
-									>{own !== null
-										? nameOfKind(own)
-										: choice === 'stray'
-											? 'strays of its year'
-											: 'a shared long box'}</td
-								>
-								<td class="quiet">{rule}</td>
-							</tr>
-						{/each}
-					</tbody>
-				</table>
-			</div>
-		</section>
-		<p class="mt-6 max-w-2xl text-sm quiet">
-			A plan from what is logged: thickness of the stock (18 pt where none is stated) against the
-			length of the rows. Keep heavy boxes low, and a board between boxes that stand on each other.
+		<p class="mb-4 max-w-2xl text-lg">
+			No box stands here yet. <a class="prose-link" href={resolve('/boxes/plan')}
+				>The plan says which ones your cards need</a
+			>, and records them as standing; begin with
+			<a class="prose-link" href={resolve('/boxes/shelves')}>the shelves</a> if you have some.
 		</p>
+	{:else}
+		<p class="mb-5 text-lg">
+			<strong class="text-2xl font-semibold">{formatCount(cards)}</strong> cards in {countOf(
+				boxes.length,
+				'box',
+				'boxes'
+			)}, {formatKg(grams)} in all.
+		</p>
+	{/if}
+	{#if form?.problems}<div class="mb-4" role="alert">
+			<ProblemList problems={form.problems} />
+		</div>{/if}
+	{#if full.length > 0}
+		<p class="mb-4 max-w-3xl border-l-3 border-error pl-4">
+			A row is too full in {#each full as { id, name }, i (id)}{i > 0 ? ', ' : ''}<a
+					class="prose-link"
+					href={resolve('/boxes/[box=id]', { box: String(id) })}>{name}</a
+				>{/each}: open it for the re-spacing slip.
+		</p>
+	{/if}
+	{#if advice.length > 0}
+		<section class="mb-6 max-w-3xl border-l-3 border-accent pl-4" aria-labelledby="advice">
+			<h2 id="advice" class="mb-1">Should stand elsewhere</h2>
+			<ul class="mb-2">
+				{#each advice as { box, from, to, rule } (box)}
+					{@const there = boxOf(box)}
+					{@const target = shelfOf(to)}
+					{#if there && target}
+						<li class="flex flex-wrap items-center gap-x-3 py-1">
+							<span class="min-w-0 flex-1"
+								>{there.name}, {formatKg(there.grams)}: {from === null
+									? 'on no shelf'
+									: nameShelf(shelfOf(from) ?? target)} → {nameShelf(target)}
+								<span class="quiet">({rule})</span></span
+							>
+							<form method="POST" action="?/move" use:enhance>
+								<input type="hidden" name="move" value="{box} {to}" />
+								<button class="btn btn-sm" aria-label="Moved: {there.name}">Moved</button>
+							</form>
+						</li>
+					{/if}
+				{/each}
+			</ul>
+			{#if advice.length > 1}
+				<form method="POST" action="?/move" use:enhance class="mb-2">
+					{#each advice as { box, to } (box)}<input
+							type="hidden"
+							name="move"
+							value="{box} {to}"
+						/>{/each}
+					<button class="btn btn-sm">All of them are moved</button>
+				</form>
+			{/if}
+			<p class="text-sm quiet">
+				Heavy boxes low. Lift with both hands and a straight back; local rules, and the rating of
+				the shelf's maker, go before.
+			</p>
+		</section>
+	{/if}
+	{#each rooms as [room, units] (room)}
+		<section aria-labelledby="room-{room}">
+			<h2 id="room-{room}" class="mb-2">{room}</h2>
+			{#each units as [unit, own] (unit)}
+				<h3 class="font-semibold">{unit}</h3>
+				<ShelfUnit shelves={own} {longestMm} />
+			{/each}
+		</section>
+	{/each}
+	{#if loose.length > 0}
+		<section class="mb-6" aria-labelledby="loose">
+			<h2 id="loose" class="mb-2">On no shelf</h2>
+			<ul class="flex flex-wrap gap-3">
+				{#each loose as box (box.id)}
+					<li
+						style:width="{box.kind.lengthMm * 0.45}px"
+						style:height="{box.kind.heightMm * 0.45}px"
+					>
+						<ShelfBox
+							id={box.id}
+							name={box.name}
+							fill={box.fill}
+							cards={box.cards}
+							isFull={isTooFull(box)}
+						/>
+					</li>
+				{/each}
+			</ul>
+		</section>
+	{/if}
+	{#if data.trays.length > 0}
+		<section class="mb-6" aria-labelledby="trays">
+			<h2 id="trays" class="mb-2">Trays</h2>
+			<ul class="flex flex-wrap gap-3">
+				{#each data.trays as { id, tray, name, cards: own } (id)}
+					<li class="border-2 border-t-0 border-base-content/45 px-3 py-1.5">
+						<span class="quiet">{tray}:</span>
+						{name}, <strong class="font-semibold">{countOf(own, 'card')}</strong>
+					</li>
+				{/each}
+			</ul>
+			<p class="mt-2">
+				<a class="prose-link" href={resolve('/boxes/sorting')}>Sort a pile</a>, then
+				<a class="prose-link" href={resolve('/boxes/slips')}>put it away with a slip</a>.
+			</p>
+		</section>
 	{/if}
 {/if}

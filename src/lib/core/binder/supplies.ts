@@ -9,7 +9,7 @@ import type { BinderPlan } from './plan-binder.ts';
 /** A sleeve for thicker cards than this is a wide one. Common practice, no source. */
 const WIDE_SLEEVE_PT = 55;
 
-export const SUPPLY_SORTS = ['sleeve', 'page', 'binder', 'divider'] as const;
+export const SUPPLY_SORTS = ['sleeve', 'page', 'binder', 'divider', 'holder'] as const;
 export type SupplySort = (typeof SUPPLY_SORTS)[number];
 
 /** Something a binder takes, and how many. */

@@ -21,8 +21,8 @@ const LOW_LEVELS = 2;
 
 /**
  * Where boxes should stand: what is on no shelf goes on one, what is to be lifted with care goes low,
- * the heaviest first to the lowest shelf of its room that has length free and bears it. Nothing is
- * advised where no lower shelf takes it.
+ * the heaviest first to the lowest shelf of its room that has length free and bears it; half as
+ * heavy ones follow, light ones go above. Nothing is advised where no lower shelf takes it.
  */
 export function adviseShelves(
 	boxes: readonly HeavyBox[],
@@ -37,6 +37,7 @@ export function adviseShelves(
 	);
 	const lowFirst = [...shelves].sort((a, b) => a.level - b.level);
 	const advice: ShelfAdvice[] = [];
+	const isLowBetter = ({ grams }: HeavyBox) => grams >= MIND_G / 2;
 	const inOrder = [...boxes].sort((a, b) => b.grams - a.grams);
 	for (const box of inOrder) {
 		const here = shelves.find(({ key }) => key === box.shelf);
@@ -51,7 +52,9 @@ export function adviseShelves(
 			);
 		});
 		// What is light leaves the low shelves to what is heavy.
-		const to = isHeavy ? fits[0] : (fits.find(({ level }) => level > LOW_LEVELS) ?? fits[0]);
+		const to = isLowBetter(box)
+			? fits[0]
+			: (fits.find(({ level }) => level > LOW_LEVELS) ?? fits[0]);
 		if (!to) continue;
 		for (const [key, sign] of [
 			[to.key, 1],

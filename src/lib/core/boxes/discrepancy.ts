@@ -1,6 +1,5 @@
 /** A card that should stand behind a divider is not there; or one stands there that is not recorded. */
-export const DISCREPANCY_SORTS = ['not there', 'not recorded'] as const;
-export type DiscrepancySort = (typeof DISCREPANCY_SORTS)[number];
+export type DiscrepancySort = 'not there' | 'not recorded';
 
 /** What may be answered, by sort; each with the key that answers it. */
 export interface DiscrepancyAnswer {

@@ -30,7 +30,12 @@ const MOST_IN_FULL = 3;
  * elsewhere and where, and the date. ● Common practice, no source.
  */
 export function boxLabel(
-	box: { readonly name: string; readonly link?: string },
+	box: {
+		readonly name: string;
+		/** Whether it holds whole sets; of what is kept apart it says nothing of completeness. */
+		readonly isForSets: boolean;
+		readonly link?: string;
+	},
 	sets: readonly LabelledSet[],
 	/** ISO 8601 date */
 	date: string
@@ -42,8 +47,11 @@ export function boxLabel(
 	];
 	const [only] = sets;
 	const link = box.link === undefined ? {} : { link: box.link };
+	if (!box.isForSets)
+		return { title: box.name, lines: [...sets.map(({ name }) => name), date], ...link };
 	if (only && sets.length === 1) {
-		const lines = [`${box.name} · ${count(only)} · ${date}`, ...inFull(only)];
+		const name = box.name === only.name ? [] : [box.name];
+		const lines = [[...name, count(only), date].join(' · '), ...inFull(only)];
 		return { title: only.name, lines, ...link };
 	}
 	const named = sets.flatMap((set) => [

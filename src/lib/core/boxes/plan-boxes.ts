@@ -85,7 +85,7 @@ export function planBoxes(sets: readonly ShelvedSet[], options: BoxPlanOptions =
 			if (kind) boxes.push(ownBox(set, boxKindOf(kind, kinds), isApart));
 		}
 		const entries = entriesOf(own, chosen, school, growth);
-		const rowUm = Math.floor(shared.rowMm * 1000);
+		const rowUm = Math.floor(shared.rowMm * 1000) - reserveUm(own);
 		const runs = entries.map((entry, i): RowRun => ({ key: String(i), um: entry.um }));
 		const filled = fillRows(runs, rowUm, shared.rows);
 		const name = (i: string) => entries[Number(i)]?.label ?? '';
@@ -106,7 +106,12 @@ export function planBoxes(sets: readonly ShelvedSet[], options: BoxPlanOptions =
 				};
 			});
 			const used = rows.reduce((sum, { usedUm }) => sum + usedUm, 0);
-			boxes.push({ kind: shared.key, isApart, rows, fill: used / (rowUm * shared.rows) });
+			boxes.push({
+				kind: shared.key,
+				isApart,
+				rows,
+				fill: used / (shared.rowMm * 1000 * shared.rows)
+			});
 		}
 	}
 	return {
@@ -115,6 +120,14 @@ export function planBoxes(sets: readonly ShelvedSet[], options: BoxPlanOptions =
 		brokenOverBoxes,
 		brokenOverRows
 	};
+}
+
+/**
+ * What is kept free of each row: a set that goes on from the row before has a divider there too, and
+ * whole cards do not end where a row does.
+ */
+function reserveUm(sets: readonly ShelvedSet[]): number {
+	return DIVIDER_UM + Math.max(0, ...sets.map(({ stockPt }) => cardUm(stockPt)));
 }
 
 interface Entry {

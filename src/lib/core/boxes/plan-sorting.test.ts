@@ -90,6 +90,58 @@ describe('sortingWays', () => {
 	});
 });
 
+/** All orders of the first n whole numbers. */
+function orders(n: number): number[][] {
+	if (n === 0) return [[]];
+	return orders(n - 1).flatMap((order) =>
+		Array.from({ length: n }, (_, i) => [...order.slice(0, i), n - 1, ...order.slice(i)])
+	);
+}
+
+/** Looks of inserting one by one, from the end or by halving, and moves of merging two by two. */
+function countWork(order: readonly number[]) {
+	let [passed, looks, moves] = [0, 0, 0];
+	const sorted: number[] = [];
+	for (const one of order) {
+		passed += sorted.filter((other) => other > one).length;
+		let [low, high] = [0, sorted.length];
+		while (low < high) {
+			const middle = (low + high) >> 1;
+			looks++;
+			if ((sorted[middle] ?? 0) < one) low = middle + 1;
+			else high = middle;
+		}
+		sorted.splice(low, 0, one);
+	}
+	for (let runs = order.length; runs > 1; runs = Math.ceil(runs / 2)) moves += order.length;
+	return { passed, looks, moves };
+}
+
+describe('what the ways cost, counted over all orders (brute force)', () => {
+	const times = { cardS: 0, pileS: 0, lookS: 1 };
+	const secondsOf = (way: string, n: number, of: typeof times) =>
+		sortingWays(n, n, 10, of).find((one) => one.way === way)?.seconds ?? NaN;
+
+	test.each([2, 3, 4, 5, 6, 7])('%i cards', (n) => {
+		const all = orders(n).map(countWork);
+		const mean = (of: (work: (typeof all)[number]) => number) =>
+			all.reduce((sum, work) => sum + of(work), 0) / all.length;
+		// n(n − 1)/4 inversions on average: Knuth, The Art of Computer Programming 3, 5.1.1 (from memory).
+		expect(mean(({ passed }) => passed)).toBeCloseTo((n * (n - 1)) / 4, 9);
+		expect(secondsOf('insert, from the start', n, times)).toBeCloseTo(
+			mean(({ passed }) => passed),
+			9
+		);
+		// log₂ k looks is the share of a whole number of looks: never off by a look a card.
+		expect(
+			Math.abs(secondsOf('insert, halving', n, times) - mean(({ looks }) => looks))
+		).toBeLessThan(n);
+		expect(secondsOf('merge', n, { ...times, cardS: 1, lookS: 0 })).toBe(
+			mean(({ moves }) => moves)
+		);
+	});
+});
+
 describe('pileBorders', () => {
 	test('piles take even shares of the numbers that there are, gaps and all', () => {
 		const numbers = ['1', '2', '3', '50', '51', '98', '99', '100'];

@@ -33,7 +33,7 @@ export interface TierMove {
 }
 
 /** The tier that a name rule gives a card: of several the first; null: none does. */
-export function tierByName(words: readonly string[], rules: readonly NameRule[]): string | null {
+function tierByName(words: readonly string[], rules: readonly NameRule[]): string | null {
 	const text = words.map((word) => word.toLowerCase());
 	const rule = rules.find(({ word }) => text.some((one) => one.includes(word.toLowerCase())));
 	return rule?.tier ?? null;

@@ -8,7 +8,7 @@ export interface MeasuredPass {
 }
 
 /** How much the usual times count against one measured pass. */
-const PRIOR = 0.3;
+const PRIOR = 0.1;
 
 /**
  * A person's own times of a card and a pile out of timed passes: the least sum of squared relative

@@ -52,7 +52,7 @@ export function fitText(
 	text: string,
 	{ width, size, weight, lines: most = 1, floor = size }: Omit<TextBox, 'x' | 'y'>
 ): { readonly lines: readonly string[]; readonly size: number } {
-	const measure = (line: string, at: number) => widthOf(sheet, runsOf(sheet, line, weight), at);
+	const measure = (line: string, at: number) => widthOfText(sheet, line, at, weight);
 	for (let at = size; ; at = Math.max(floor, at - 0.5)) {
 		const lines = wrap(text, (line) => measure(line, at) <= width);
 		if (lines.length <= most && lines.every((line) => measure(line, at) <= width)) {
@@ -67,6 +67,11 @@ export function fitText(
 			size: at
 		};
 	}
+}
+
+/** How wide a line of text is at a size. */
+export function widthOfText(sheet: Sheet, text: string, size: number, weight?: Weight): number {
+	return widthOf(sheet, runsOf(sheet, text, weight), size);
 }
 
 /** A line that ends in an ellipsis where it does not fit, or where more would follow. */

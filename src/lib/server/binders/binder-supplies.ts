@@ -4,7 +4,8 @@ import type { Reader } from '../database/open.ts';
 import { supplyPrices } from '../database/tables/index.ts';
 import type { BinderState } from './read-binder.ts';
 
-async function readPrices(db: Reader): Promise<readonly SupplyPrice[]> {
+/** What packs of supplies cost. */
+export async function readPrices(db: Reader): Promise<readonly SupplyPrice[]> {
 	return db
 		.select({
 			key: supplyPrices.key,

@@ -6,7 +6,7 @@ import { binderSupplies } from './binder-supplies.ts';
 import { withBinder } from './binder.fixture.ts';
 import { changeBinder, swapPockets } from './change-binder.ts';
 import { lieAsPlanned } from './move-cards.ts';
-import { addKind, removeKind } from './own-kinds.ts';
+import { addKind, removeKind } from '../kinds/own-kinds.ts';
 import { openSide } from './side.ts';
 import { readPriceForm, setPrices } from './supply-prices.ts';
 

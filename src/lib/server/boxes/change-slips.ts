@@ -255,7 +255,7 @@ export function removeSlip(collection: Collection, id: number): Promise<boolean>
 	});
 }
 
-export async function versionOf(tx: Transaction, copyId: number): Promise<string> {
+async function versionOf(tx: Transaction, copyId: number): Promise<string> {
 	const [row] = await tx
 		.select({
 			release: releases.key,

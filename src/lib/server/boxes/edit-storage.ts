@@ -68,6 +68,24 @@ export function removeShelf(collection: Collection, id: number): Promise<Done> {
 	});
 }
 
+/** Says on which shelf a binder stands; null: on none that is known. */
+export function placeBinder(
+	collection: Collection,
+	id: number,
+	shelfId: number | null
+): Promise<Done> {
+	return makeChange(collection, async (record, tx) => {
+		const [binder] = await tx.select().from(binders).where(eq(binders.id, id));
+		const [shelf] =
+			shelfId === null ? [] : await tx.select().from(shelves).where(eq(shelves.id, shelfId));
+		if (!binder) return refused([gone('binder')]);
+		if (shelfId !== null && !shelf) return refused([gone('shelf')]);
+		await record.update(binders, id, { shelfId });
+		const label = shelf ? `${binder.name} on ${nameShelf(shelf)}` : `${binder.name} on no shelf`;
+		return { value: good({ id }), label, touches: [] };
+	});
+}
+
 export interface BoxFields {
 	readonly name: string;
 	readonly kind: string;

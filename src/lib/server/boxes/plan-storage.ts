@@ -20,7 +20,7 @@ export interface StorageOptions {
 	/** Share of a set's missing numbers for which room is kept. */
 	readonly growth: number;
 }
-export const USUAL_STORAGE: StorageOptions = {
+const USUAL_STORAGE: StorageOptions = {
 	school: 'year',
 	rules: USUAL_BOX_RULES,
 	growth: 0.5

@@ -2,6 +2,7 @@ import { group, max } from 'd3-array';
 import { adviseShelves } from '../../core/boxes/advise-shelves.ts';
 import { boxKindOf } from '../../core/boxes/box-kind.ts';
 import type { BoxUse } from '../../core/boxes/box-use.ts';
+import { DIVIDER_UM } from '../../core/boxes/choose-box.ts';
 import { standCards } from '../../core/boxes/stand-cards.ts';
 import { freeName } from '../../core/boxes/free-name.ts';
 import type { Collection, Transaction } from '../database/open.ts';
@@ -99,7 +100,6 @@ async function openStander(record: Recorder, tx: Transaction, plan: StoragePlan)
 		sets.flatMap((key) =>
 			[...(bySet.get(`${use} ${idOf.get(key) ?? 0}`) ?? [])].sort(byNumber).map((copy) => ({
 				...copy,
-				key: String(copy.id),
 				copyId: copy.id,
 				quantity: copy.free
 			}))
@@ -122,7 +122,8 @@ async function openStander(record: Recorder, tx: Transaction, plan: StoragePlan)
 			const key = `${use} ${sets.join(' ')}`;
 			const part = parts.get(key) ?? { use, sets, dividers: [], um: [] };
 			part.dividers.push(divider);
-			part.um.push(um);
+			// The divider of the set's own part is in its length; of those that go on in what rows keep free.
+			part.um.push(part.um.length === 0 ? um - DIVIDER_UM : um);
 			parts.set(key, part);
 		},
 		stand: (use, sets, ids) =>

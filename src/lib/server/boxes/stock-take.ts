@@ -1,4 +1,4 @@
-import { rollups, sum } from 'd3-array';
+import { sum } from 'd3-array';
 import { asc, eq } from 'drizzle-orm';
 import { takeStock } from '../../core/boxes/take-stock.ts';
 import { good, type Outcome } from '../../core/problem.ts';
@@ -69,21 +69,6 @@ export function checkDivider(
 		const value = { notThere: count('not there'), notRecorded: count('not recorded') };
 		return { value: good(value), label: `Stock-take of ${divider.label}`, touches: [] };
 	});
-}
-
-/** How far each box is gone through: dividers, and how many were ever compared. */
-export async function stockTaken(db: Reader) {
-	const rows = await db
-		.select({ boxId: dividers.boxId, checkedAt: dividers.checkedAt })
-		.from(dividers);
-	return rollups(
-		rows,
-		(own) => ({
-			dividers: own.length,
-			checked: own.filter(({ checkedAt }) => checkedAt !== null).length
-		}),
-		({ boxId }) => boxId
-	).map(([boxId, counts]) => ({ boxId, ...counts }));
 }
 
 /** Open discrepancies with where they were found, oldest first. */

@@ -1,3 +1,4 @@
+import { dealPasses, namePile } from '../../core/boxes/deal-passes.ts';
 import { pileBorders, sortingWays } from '../../core/boxes/plan-sorting.ts';
 import { good } from '../../core/problem.ts';
 import {
@@ -17,6 +18,12 @@ export const planSortingComputation = {
 		const last = ways[0]?.piles.at(-1);
 		const borders =
 			typeof numbers === 'number' || last === undefined ? [] : pileBorders(numbers, last);
-		return good({ ways, borders });
+		const [best] = ways;
+		const dealt =
+			typeof numbers !== 'number' && best?.way === 'passes' ? dealPasses(numbers, best.piles) : [];
+		const passes = dealt.map((piles) =>
+			piles.map((pile) => namePile(pile, typeof numbers === 'number' ? [] : numbers))
+		);
+		return good({ ways, borders, passes });
 	}
 } as const;

@@ -1,5 +1,7 @@
-import { formatProblem, type Outcome } from '../../core/problem.ts';
+import type { Static, TSchema } from 'typebox';
+import { formatProblem } from '../../core/problem.ts';
 import { readChecklistJson } from '../../formats/checklist-json.ts';
+import { BasementSchema } from '../../schemas/basement.ts';
 import { CollectorSchema, type Collector } from '../../schemas/collector.ts';
 import { checkAgainst } from '../../schemas/validator.ts';
 import { makeBinder } from '../binders/change-binder.ts';
@@ -13,12 +15,15 @@ import type { Collection } from '../database/open.ts';
 import { makeGoal } from '../goals/make-goal.ts';
 import { importRelease } from '../releases/import-release.ts';
 import { countReleases } from '../releases/list-releases.ts';
+import { basementSteps } from './basement.ts';
+import type { DemoStep } from './demo-step.ts';
+import { must } from './must.ts';
 
 const checklists = import.meta.glob<string>('/demo/*.checklist.json', {
 	query: '?raw',
 	import: 'default'
 });
-const collectors = import.meta.glob<string>('/demo/collector.json', {
+const documents = import.meta.glob<string>(['/demo/collector.json', '/demo/basement.json'], {
 	query: '?raw',
 	import: 'default'
 });
@@ -30,34 +35,34 @@ const collectors = import.meta.glob<string>('/demo/collector.json', {
  */
 export async function loadDemo(collection: Collection): Promise<boolean> {
 	if ((await countReleases(collection.db)) > 0) return false;
-	const collector = await readCollector();
+	const collector = await readDocument('/demo/collector.json', CollectorSchema);
+	const basement = await readDocument('/demo/basement.json', BasementSchema);
 	const at = (when: string): Collection => ({ ...collection, now: () => when });
 	for (const read of Object.values(checklists)) {
 		must(await importRelease(at(collector.begun), must(readChecklistJson(await read()))));
 	}
-	const steps: { readonly when: string; readonly take: (then: Collection) => Promise<unknown> }[] =
-		[
-			...collector.goals.map(({ binder: _, ...goal }) => ({
-				when: collector.begun,
-				take: async (then: Collection) => must(await makeGoal(then, goal))
-			})),
-			...collector.synonyms.map(({ word, means }) => ({
-				when: collector.begun,
-				take: async (then: Collection) => must(await setSynonym(then, word, means))
-			})),
-			...collector.entries.map(({ release, at: when = collector.now, ...entry }) => ({
-				when,
-				take: async (then: Collection) => must(await logLine(then, release, entry))
-			})),
-			...collector.trays.map(({ tray, name, cards, since }) => ({
-				when: since,
-				take: async (then: Collection) => must(await addPile(then, tray, name, cards))
-			})),
-			...collector.copies.map(({ version, fields }) => ({
-				when: collector.now,
-				take: async (then: Collection) => must(await addCopy(then, version, fields))
-			}))
-		];
+	const steps: DemoStep[] = [
+		...collector.goals.map(({ binder: _, ...goal }) => ({
+			when: collector.begun,
+			take: async (then: Collection) => must(await makeGoal(then, goal))
+		})),
+		...collector.synonyms.map(({ word, means }) => ({
+			when: collector.begun,
+			take: async (then: Collection) => must(await setSynonym(then, word, means))
+		})),
+		...collector.entries.map(({ release, at: when = collector.now, ...entry }) => ({
+			when,
+			take: async (then: Collection) => must(await logLine(then, release, entry))
+		})),
+		...collector.trays.map(({ tray, name, cards, since }) => ({
+			when: since,
+			take: async (then: Collection) => must(await addPile(then, tray, name, cards))
+		})),
+		...collector.copies.map(({ version, fields }) => ({
+			when: collector.now,
+			take: async (then: Collection) => must(await addCopy(then, version, fields))
+		}))
+	];
 	steps.push(
 		{
 			when: collector.begun,
@@ -78,7 +83,9 @@ export async function loadDemo(collection: Collection): Promise<boolean> {
 				: []
 		)
 	);
-	const inOrder = [...steps].sort((a, b) => a.when.localeCompare(b.when));
+	const inOrder = [...steps, ...basementSteps(basement)].sort((a, b) =>
+		a.when.localeCompare(b.when)
+	);
 	for (const { when, take } of inOrder) await take(at(when));
 	return true;
 }
@@ -95,17 +102,15 @@ async function lay(
 	for (const [one = '', other = ''] of misfiled) must(await swapLying(collection, id, one, other));
 }
 
-async function readCollector(): Promise<Collector> {
-	const read = collectors['/demo/collector.json'];
-	if (!read) throw new RangeError('loadDemo: demo/collector.json is not there');
+/** A document of the demo, checked against its schema. */
+async function readDocument<Schema extends TSchema>(
+	path: string,
+	schema: Schema
+): Promise<Static<Schema>> {
+	const read = documents[path];
+	if (!read) throw new RangeError(`loadDemo: ${path} is not there`);
 	const document: unknown = JSON.parse(await read());
-	const problems = checkAgainst(CollectorSchema, document);
+	const problems = checkAgainst(schema, document);
 	if (problems.length > 0) throw new RangeError(problems.map(formatProblem).join('\n'));
-	return document as Collector;
-}
-
-/** The demo's own files are right, or the program is broken. */
-function must<Value>(outcome: Outcome<Value>): Value {
-	if (outcome.ok) return outcome.value;
-	throw new RangeError(`loadDemo: ${outcome.problems.map(formatProblem).join('\n')}`);
+	return document as Static<Schema>;
 }

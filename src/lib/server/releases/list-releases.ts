@@ -56,9 +56,9 @@ export async function listReleases(db: Reader): Promise<readonly ReleaseSummary[
 /** Only what a choice of releases shows, in the same order. */
 export async function listReleaseNames(
 	db: Reader
-): Promise<readonly Pick<ReleaseSummary, 'key' | 'name'>[]> {
+): Promise<readonly (Pick<ReleaseSummary, 'key' | 'name'> & { readonly id: number })[]> {
 	return db
-		.select({ key: releases.key, name: releases.name })
+		.select({ id: releases.id, key: releases.key, name: releases.name })
 		.from(releases)
 		.orderBy(asc(releases.year), asc(releases.name));
 }

@@ -2,6 +2,7 @@
 	import { resolve } from '$app/paths';
 	import { page } from '$app/state';
 	import { countOf } from '$lib/ui/numerals';
+	import Tabs from '$lib/ui/Tabs.svelte';
 
 	let { data, children } = $props();
 	const binder = $derived(String(data.binder.id));
@@ -38,16 +39,7 @@
 						: `${data.plan.leastPages} at the least`}{/if}
 			</p>
 		</div>
-		<nav aria-label="Of this binder" class="flex flex-wrap gap-1">
-			{#each tabs as { path, name, count } (path)}
-				<a
-					href={path}
-					class={['btn btn-sm', page.url.pathname === path ? 'btn-primary' : 'btn-ghost']}
-					aria-current={page.url.pathname === path ? 'page' : undefined}
-					>{name}{#if count}<span class="font-semibold">{count}</span>{/if}</a
-				>
-			{/each}
-		</nav>
+		<Tabs {tabs} label="Of this binder" />
 	</header>
 	{@render children()}
 {/if}

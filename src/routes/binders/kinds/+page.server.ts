@@ -2,9 +2,10 @@ import { fail } from '@sveltejs/kit';
 import { bad, good, type Outcome } from '$lib/core/problem';
 import { BinderKindSchema, PageKindSchema } from '$lib/schemas/binder';
 import { checkAgainst } from '$lib/schemas/validator';
-import { addKind, removeKind, type NewKind } from '$lib/server/binders/own-kinds';
+import { addKind, removeKind, type NewKind } from '$lib/server/kinds/own-kinds';
 import { readOwnKinds } from '$lib/server/binders/read-binder';
 import { theCollection } from '$lib/server/collection';
+import { formFields } from '$lib/server/form-fields';
 
 export const load = async ({ depends }) => {
 	depends('jade:copies');
@@ -13,9 +14,7 @@ export const load = async ({ depends }) => {
 
 /** What a form of a kind holds: numbers as numbers, so that the schema can judge them. */
 function readKind(form: FormData, sort: 'page' | 'binder'): Outcome<NewKind> {
-	const word = (field: string) => String(form.get(field) ?? '').trim();
-	const number = (field: string) =>
-		/^\d+([.,]\d+)?$/.test(word(field)) ? Number(word(field).replace(',', '.')) : word(field);
+	const { word, number } = formFields(form);
 	const kind =
 		sort === 'page'
 			? {

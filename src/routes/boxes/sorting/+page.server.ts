@@ -1,18 +1,68 @@
-import { cardsOf } from '$lib/core/checklist/release';
+import { fail } from '@sveltejs/kit';
+import { tuneTimes } from '$lib/core/boxes/tune-times';
 import { compareCardNumbers } from '$lib/core/checklist/compare-card-numbers';
+import { cardsOf } from '$lib/core/checklist/release';
+import { checkAgainst } from '$lib/schemas/validator';
+import {
+	forgetMeasures,
+	saveSortingSlip,
+	SORTING_MEASURES,
+	SORTING_SLIP,
+	SortingSlipSchema,
+	type SortingSlip
+} from '$lib/server/boxes/sorting';
 import { theCollection } from '$lib/server/collection';
+import { readPreference } from '$lib/server/preferences/preferences';
 import { listReleaseNames } from '$lib/server/releases/list-releases';
 import { loadRelease } from '$lib/server/releases/load-release';
 
-export const load = async ({ url }) => {
+export const load = async ({ url, depends }) => {
+	depends('jade:copies');
 	const { db } = await theCollection();
 	const releases = await listReleaseNames(db);
-	const key = url.searchParams.get('release') ?? releases[0]?.key ?? '';
-	const stored = await loadRelease(db, key);
-	const numbers = stored ? cardsOf(stored.release).flatMap(({ card }) => card.number ?? []) : [];
+	const slip = await readPreference(db, SORTING_SLIP);
+	const measures = await readPreference(db, SORTING_MEASURES);
+	const key = url.searchParams.get('release') ?? slip?.release ?? releases[0]?.key ?? '';
+	const numbersOf = async (release: string) => {
+		const stored = await loadRelease(db, release);
+		const numbers = stored ? cardsOf(stored.release).flatMap(({ card }) => card.number ?? []) : [];
+		return {
+			name: stored?.release.name ?? '',
+			numbers: [...new Set(numbers)].sort(compareCardNumbers)
+		};
+	};
 	return {
 		releases,
-		release: stored ? { key, name: stored.release.name } : null,
-		numbers: [...new Set(numbers)].sort(compareCardNumbers)
+		release: { key, ...(await numbersOf(key)) },
+		slip: slip && { ...slip, ...(await numbersOf(slip.release)) },
+		times: tuneTimes(measures),
+		measured: measures.length
 	};
+};
+
+export const actions = {
+	/** Keeps the slip as the page has it; `finished`: the step that was just done. */
+	save: async ({ request }) => {
+		const form = await request.formData();
+		let slip: unknown;
+		try {
+			slip = JSON.parse(String(form.get('slip') ?? 'null'));
+		} catch {
+			return fail(400, { problems: [{ message: 'the slip is no JSON' }] });
+		}
+		const problems = checkAgainst(SortingSlipSchema, slip);
+		if (problems.length > 0) return fail(400, { problems });
+		const known = slip as SortingSlip | null;
+		const step = known?.steps[Number(form.get('finished') ?? NaN)];
+		const isMeasure = known && step && step.piles > 0 && step.seconds > 0;
+		const measured = isMeasure
+			? { cards: known.cards, piles: step.piles, seconds: step.seconds }
+			: null;
+		await saveSortingSlip(await theCollection(), known, measured);
+		return { saved: true };
+	},
+	forget: async () => {
+		await forgetMeasures(await theCollection());
+		return { saved: true };
+	}
 };

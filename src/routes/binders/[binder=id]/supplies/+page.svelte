@@ -2,23 +2,17 @@
 	import { enhance } from '$app/forms';
 	import { resolve } from '$app/paths';
 	import type { BinderLayout } from '$lib/core/binder/binder-layout';
-	import type { SupplyList } from '$lib/core/binder/supplies';
-	import { formatMinor } from '$lib/core/worth/money';
-	import { formatCount, formatMoney } from '$lib/ui/numerals';
+	import { formatCount } from '$lib/ui/numerals';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
+	import SupplyTable from '$lib/ui/supplies/SupplyTable.svelte';
+	import { totalOf } from '$lib/ui/supplies/total-of';
 
 	let { data, form } = $props();
 	const { list, tried } = $derived(data.supplies);
-	const prices = $derived(new Map(data.supplies.prices.map((price) => [price.key, price])));
 	const currency = $derived(data.supplies.prices[0]?.currency ?? 'EUR');
 	const sheet = $derived(`${resolve('/')}api/binders/${data.binder.id}/sheets/supplies.pdf`);
 
-	/** What has a price; that something has none is said behind it. */
-	const totalOf = ({ totals, unpriced }: SupplyList) =>
-		[
-			...totals.map((total) => formatMoney(total.costMinor, total.currency)),
-			...(totals.length > 0 && unpriced.length > 0 ? ['what has no price'] : [])
-		].join(' + ');
+	const HEADS = { count: 'When complete', today: 'For today' };
 
 	function wordsOf(change: Partial<BinderLayout>): string {
 		if (change.pageKind !== undefined) {
@@ -56,69 +50,7 @@
 				({ update }) =>
 					update({ reset: false })}
 		>
-			<div class="overflow-x-auto">
-				<table class="table max-w-4xl table-sm [&_td]:text-base [&_th]:text-base">
-					<thead
-						><tr>
-							<th scope="col">Supply</th>
-							<th scope="col" class="text-right">When complete</th>
-							<th scope="col" class="text-right">For today</th>
-							<th scope="col">A pack costs</th>
-							<th scope="col">Holds</th>
-							<th scope="col" class="text-right">Packs</th>
-							<th scope="col" class="text-right">Cost</th>
-						</tr></thead
-					>
-					<tbody>
-						{#each list.lines as { key, name, count, today, packs, costMinor, currency: of } (key)}
-							{@const price = prices.get(key)}
-							<tr>
-								<th scope="row" class="font-normal"
-									>{name}<input type="hidden" name="key" value={key} /></th
-								>
-								<td class="text-right text-lg font-semibold">{formatCount(count)}</td>
-								<td class="text-right">{today === undefined ? '' : formatCount(today)}</td>
-								<td
-									><input
-										class="input w-20 text-right input-sm"
-										name="price"
-										inputmode="decimal"
-										aria-label="Price of a pack: {name}"
-										value={price ? formatMinor(price.priceMinor, price.currency) : ''}
-									/></td
-								>
-								<td
-									><input
-										class="input w-16 text-right input-sm"
-										name="packOf"
-										inputmode="numeric"
-										aria-label="In a pack: {name}"
-										value={price?.packOf ?? 1}
-									/></td
-								>
-								<td class="text-right">{packs ?? ''}</td>
-								<td class="text-right"
-									>{costMinor === undefined || of === undefined
-										? ''
-										: formatMoney(costMinor, of)}</td
-								>
-							</tr>
-						{/each}
-					</tbody>
-					<tfoot
-						><tr>
-							<th scope="row" colspan="6" class="text-right font-normal"
-								>{list.unpriced.length > 0
-									? list.totals.length === 0
-										? 'Type what a pack costs, and the cost stands here.'
-										: `Without ${list.unpriced.join(', ')}, which ${list.unpriced.length === 1 ? 'has' : 'have'} no price`
-									: 'In all'}</th
-							>
-							<td class="text-right text-lg font-semibold text-base-content">{totalOf(list)}</td>
-						</tr></tfoot
-					>
-				</table>
-			</div>
+			<SupplyTable {list} prices={data.supplies.prices} heads={HEADS} />
 			<div class="mt-3 flex flex-wrap items-end gap-3">
 				<label class="block"
 					><span class="block text-sm quiet">Currency</span>

@@ -1,0 +1,14 @@
+import type { BoxKind } from './box-kind.ts';
+
+/** Whether a row of a box holds more than its length, or there are cards in a row that it has not. */
+export function isTooFull({
+	rows,
+	kind
+}: {
+	readonly rows: readonly { readonly row: number; readonly usedUm: number }[];
+	readonly kind: Pick<BoxKind, 'rows' | 'rowMm'>;
+}): boolean {
+	return rows.some(
+		({ row, usedUm }) => usedUm > kind.rowMm * 1000 || (row > kind.rows && usedUm > 0)
+	);
+}

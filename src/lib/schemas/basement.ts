@@ -1,0 +1,30 @@
+import { Type, type Static } from 'typebox';
+import { NewCopySchema } from './requests.ts';
+import { ShelfSchema } from './shelf.ts';
+
+const closed = { additionalProperties: false } as const;
+const Moment = Type.String({ format: 'date-time' });
+const Line = Type.String({ minLength: 1 });
+
+/** The boxes of the demo's collector: older sets as outlines with what is there of them, and shelves. */
+export const BasementSchema = Type.Object(
+	{
+		/** Titles are made of these, in turn. */
+		words: Type.Object({ first: Type.Array(Line), second: Type.Array(Line) }, closed),
+		begun: Moment,
+		/** When everything was put into boxes as planned; what came later has no place. */
+		stoodAt: Moment,
+		laterAt: Moment,
+		shelves: Type.Array(ShelfSchema),
+		sets: Type.Array(
+			Type.Object(
+				{ outline: Line, log: Line, stockPt: Type.Optional(Type.Number({ exclusiveMinimum: 0 })) },
+				closed
+			)
+		),
+		copies: Type.Array(NewCopySchema),
+		later: Type.Array(Type.Object({ release: Line, line: Line }, closed))
+	},
+	closed
+);
+export type Basement = Static<typeof BasementSchema>;

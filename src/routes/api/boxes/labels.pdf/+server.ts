@@ -1,0 +1,56 @@
+import { LABEL_GRIDS } from '$lib/core/print/label-grid';
+import { LABEL_SORTS, labelTexts } from '$lib/server/boxes/label-texts';
+import { printLabels } from '$lib/server/boxes/print-labels';
+import { theCollection } from '$lib/server/collection';
+import { download } from '$lib/server/download';
+import { problemResponse } from '$lib/server/problem-document';
+import type { RequestHandler } from './$types';
+
+/**
+ * Labels on sheets: `?what=boxes|dividers|shelves&grid=a4-3x7&start=1`, `&box=` as often as wanted, and
+ * `&address=` where a phone reaches this program.
+ */
+export const GET: RequestHandler = async ({ url }) => {
+	const query = url.searchParams;
+	const sort = LABEL_SORTS.find((one) => one === (query.get('what') ?? 'boxes'));
+	const grid = LABEL_GRIDS.find(({ key }) => key === (query.get('grid') ?? 'a4-3x7'));
+	const start = Number(query.get('start') ?? 1);
+	const most = grid ? grid.columns * grid.rows : 1;
+	const isStart = Number.isInteger(start) && start >= 1 && start <= most;
+	const address = (query.get('address') ?? url.origin).replace(/\/+$/, '');
+	const isAddress = /^https?:\/\/[^\s]{1,180}$/.test(address);
+	if (!sort || !grid || !isStart || !isAddress) {
+		return problemResponse(400, 'The labels cannot be printed like this.', [
+			...(sort
+				? []
+				: [{ field: 'what', message: 'there are no such labels', remedy: LABEL_SORTS.join(', ') }]),
+			...(grid
+				? []
+				: [
+						{
+							field: 'grid',
+							message: 'there is no such sheet',
+							remedy: LABEL_GRIDS.map(({ key }) => key).join(', ')
+						}
+					]),
+			...(isStart ? [] : [{ field: 'start', message: `a sheet has places 1 to ${most}` }]),
+			...(isAddress
+				? []
+				: [
+						{
+							field: 'address',
+							message: 'this is no address',
+							remedy: 'As http://192.168.1.5:3000.'
+						}
+					])
+		]);
+	}
+	const { db, now } = await theCollection();
+	const boxIds = query.getAll('box').map(Number).filter(Number.isInteger);
+	const labels = await labelTexts(db, { sort, boxIds, address, date: now().slice(0, 10) });
+	return download(
+		await printLabels(labels, grid, start, now()),
+		`labels-${sort}.pdf`,
+		'application/pdf'
+	);
+};

@@ -1,0 +1,27 @@
+import { planStorage } from '$lib/server/boxes/plan-storage';
+import { readStorageChoice, storageOptions } from '$lib/server/boxes/read-storage-options';
+import { storageView } from '$lib/server/boxes/storage-view';
+import { theCollection } from '$lib/server/collection';
+import type { RequestHandler } from './$types';
+
+/**
+ * Plans places for all that has none: a line of JSON each (NDJSON), `{ done, total }` while it goes on,
+ * then `{ view }`. Closing the connection stops it.
+ */
+export const GET: RequestHandler = async ({ url, request }) => {
+	const { db } = await theCollection();
+	const choice = readStorageChoice((name) => url.searchParams.get(name));
+	const steps = planStorage(db, storageOptions(choice));
+	const encoder = new TextEncoder();
+	const line = (value: unknown) => encoder.encode(`${JSON.stringify(value)}\n`);
+	const body = new ReadableStream<Uint8Array>({
+		async pull(controller) {
+			const step = await steps.next();
+			if (request.signal.aborted) return controller.close();
+			if (!step.done) return controller.enqueue(line(step.value));
+			controller.enqueue(line({ view: await storageView(db, step.value) }));
+			controller.close();
+		}
+	});
+	return new Response(body, { headers: { 'content-type': 'application/x-ndjson' } });
+};

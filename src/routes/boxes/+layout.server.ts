@@ -1,0 +1,7 @@
+import { readTabCounts } from '$lib/server/boxes/read-tab-counts';
+import { theCollection } from '$lib/server/collection';
+
+export const load = async ({ depends }) => {
+	depends('jade:copies');
+	return { tabs: await readTabCounts((await theCollection()).db) };
+};

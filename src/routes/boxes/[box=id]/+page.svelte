@@ -1,0 +1,133 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { resolve } from '$app/paths';
+	import { nameShelf } from '$lib/core/boxes/shelf';
+	import { countOf, formatKg } from '$lib/ui/numerals';
+	import ProblemList from '$lib/ui/ProblemList.svelte';
+	import BoxRow from '$lib/ui/shelf/BoxRow.svelte';
+	import BoxForm from './BoxForm.svelte';
+	import DividerPane from './DividerPane.svelte';
+	import Respacing from './Respacing.svelte';
+	import StockTake from './StockTake.svelte';
+
+	let { data, form } = $props();
+	const { box, dividers } = $derived(data);
+	let chosen = $state<number | null>(null);
+	let mode = $state<'look' | 'stock' | 'change'>('look');
+	const open = $derived(dividers.find(({ id }) => id === chosen));
+	const shelf = $derived(data.shelves.find(({ id }) => id === box.shelfId));
+	const MODES = [
+		{ key: 'look', name: 'Inside' },
+		{ key: 'stock', name: 'Take stock' },
+		{ key: 'change', name: 'Change' }
+	] as const;
+	const problems = $derived(form && 'problems' in form ? (form.problems ?? []) : []);
+	const at = $derived(form && 'divider' in form ? (form.divider ?? null) : null);
+	const checked = $derived(form && 'checked' in form ? (form.checked ?? null) : null);
+</script>
+
+<svelte:head><title>{box.name} · Jade Binder</title></svelte:head>
+
+<header class="mb-4 flex flex-wrap items-end justify-between gap-x-8 gap-y-2">
+	<div class="min-w-0">
+		<h1 class="text-2xl wrap-anywhere">{box.name}</h1>
+		<p class="quiet">
+			{box.kind.name}{shelf ? ` on ${shelf.room}: ${nameShelf(shelf)}` : ', on no shelf'} ·
+			<strong class="font-semibold text-base-content">{countOf(box.cards, 'card')}</strong>, {formatKg(
+				box.grams
+			)} · {Math.round(100 * box.fill)} % full
+		</p>
+	</div>
+	<div class="flex flex-wrap gap-1" role="group" aria-label="What to do with this box">
+		{#each MODES as { key, name } (key)}
+			<button
+				class={['btn btn-sm', mode === key ? 'btn-primary' : 'btn-ghost']}
+				aria-pressed={mode === key}
+				onclick={() => (mode = key)}>{name}</button
+			>
+		{/each}
+		<!-- eslint-disable-next-line svelte/no-navigation-without-resolve -- resolved, with a query behind it -->
+		<a class="btn btn-ghost btn-sm" href={`${resolve('/boxes/labels')}?box=${box.id}`}>Label</a>
+	</div>
+</header>
+{#if box.caution}
+	<p class="mb-4 max-w-2xl border-l-3 border-accent pl-4">
+		{box.caution} Local rules and the shelf maker's rating go before.
+	</p>
+{/if}
+{#if problems.length > 0 && at === null}
+	<div class="mb-4" role="alert"><ProblemList {problems} /></div>
+{/if}
+
+{#if mode === 'stock'}
+	{#if dividers.length === 0}<p class="text-lg">There is no divider in it yet.</p>{/if}
+	<StockTake {dividers} {checked} {problems} {at} />
+{:else if mode === 'change'}
+	<BoxForm {box} kinds={data.kinds} shelves={data.shelves} action="?/save" />
+	<div class="mt-4 flex flex-wrap gap-2">
+		{#if box.shelfId !== null}
+			<form method="POST" action="?/shift" use:enhance>
+				<button class="btn btn-sm" name="by" value="left">One place to the left</button>
+				<button class="btn btn-sm" name="by" value="right">One place to the right</button>
+			</form>
+		{/if}
+		<form method="POST" action="?/remove" use:enhance>
+			<button
+				class="btn btn-ghost btn-sm"
+				title="Its cards have no place then; undo brings it back.">Remove this box</button
+			>
+		</form>
+	</div>
+	<h2 class="mt-8 mb-2">A divider of your own</h2>
+	<form method="POST" action="?/divider" use:enhance class="flex flex-wrap items-end gap-3">
+		<label class="block"
+			><span class="block text-sm quiet">Behind it</span>
+			<select class="select w-64 select-sm" name="release">
+				<option value="">cards of several sets</option>
+				{#each data.releases as { key, name } (key)}<option value={key}>{name}</option>{/each}
+			</select></label
+		>
+		<label class="block"
+			><span class="block text-sm quiet">It says</span>
+			<input
+				class="input w-52 input-sm"
+				name="label"
+				maxlength="120"
+				placeholder="the name of the set"
+			/></label
+		>
+		<label class="block"
+			><span class="block text-sm quiet">In row</span>
+			<select class="select w-20 select-sm" name="row">
+				{#each box.rows as { row } (row)}<option value={String(row)}>{row}</option>{/each}
+			</select></label
+		>
+		<button class="btn btn-sm">Add divider</button>
+	</form>
+{:else}
+	{#if data.respacing}<Respacing respacing={data.respacing} />{/if}
+	<ol class="max-w-4xl space-y-1.5" aria-label="Rows">
+		{#each box.rows as { row, usedUm } (row)}
+			<BoxRow
+				{row}
+				{usedUm}
+				rowUm={box.kind.rowMm * 1000}
+				dividers={dividers.filter((divider) => divider.row === row)}
+				open={open?.id}
+				choose={(id) => (chosen = chosen === id ? null : id)}
+			/>
+		{/each}
+	</ol>
+	{#if open}
+		{#key open.id}<DividerPane divider={open} />{/key}
+	{:else if dividers.length > 0}
+		<p class="mt-3 quiet">Choose a divider to see what stands behind it.</p>
+	{:else}
+		<p class="mt-3 max-w-xl">
+			It is empty. Cards come in with <a class="prose-link" href={resolve('/boxes/plan')}
+				>the plan</a
+			>, or with a divider of your own and a
+			<a class="prose-link" href={resolve('/boxes/slips')}>put-away slip</a>.
+		</p>
+	{/if}
+{/if}

@@ -1,0 +1,55 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { BOX_USES } from '$lib/core/boxes/box-use';
+	import type { BoxKind } from '$lib/core/boxes/box-kind';
+	import { nameShelf, type Shelf } from '$lib/core/boxes/shelf';
+
+	interface Props {
+		/** Null: a new one. */
+		box: {
+			readonly name: string;
+			readonly kind: { readonly key: string };
+			readonly use: string;
+			readonly shelfId: number | null;
+		} | null;
+		kinds: readonly BoxKind[];
+		shelves: readonly (Shelf & { readonly id: number })[];
+		action: string;
+	}
+	let { box, kinds, shelves, action }: Props = $props();
+</script>
+
+<form method="POST" {action} use:enhance class="flex flex-wrap items-end gap-3">
+	<label class="block"
+		><span class="block text-sm quiet">{box ? 'Name' : 'Name of a new box'}</span>
+		<input
+			class="input w-52 input-sm"
+			name="name"
+			maxlength="80"
+			value={box?.name ?? ''}
+			required
+		/></label
+	>
+	<label class="block"
+		><span class="block text-sm quiet">Kind</span>
+		<select class="select w-52 select-sm" name="kind" value={box?.kind.key ?? '5000'}>
+			{#each kinds as { key, name } (key)}<option value={key}>{name}</option>{/each}
+		</select></label
+	>
+	<label class="block"
+		><span class="block text-sm quiet">For</span>
+		<select class="select w-36 select-sm" name="use" value={box?.use ?? 'sets'}>
+			{#each BOX_USES as use (use)}<option value={use}>{use}</option>{/each}
+		</select></label
+	>
+	<label class="block"
+		><span class="block text-sm quiet">Stands on</span>
+		<select class="select w-60 select-sm" name="shelf" value={String(box?.shelfId ?? '')}>
+			<option value="">no shelf</option>
+			{#each shelves as shelf (shelf.id)}
+				<option value={String(shelf.id)}>{shelf.room}: {nameShelf(shelf)}</option>
+			{/each}
+		</select></label
+	>
+	<button class="btn btn-sm">{box ? 'Save' : 'Add box'}</button>
+</form>

@@ -1,0 +1,40 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import type { BoxRespacing } from '$lib/server/boxes/respace-box';
+	import { countOf } from '$lib/ui/numerals';
+
+	let { respacing }: { respacing: BoxRespacing } = $props();
+</script>
+
+<section class="mb-5 max-w-3xl border-l-3 border-error pl-4" aria-labelledby="respacing">
+	<h2 id="respacing" class="mb-1">
+		Row {respacing.row} is {Math.ceil(respacing.overUm / 1000)} mm too full
+	</h2>
+	{#if respacing.isHopeless}
+		<p>
+			All rows together are too short: take a divider out and let the plan find its cards a place.
+		</p>
+	{:else}
+		<ol aria-label="Re-spacing slip">
+			{#each respacing.lines as { name, label, fromRow, toRow, cards, first, last }, i (name)}
+				<li class="flex items-center gap-3 py-1.5">
+					<span class="w-6 shrink-0 text-right font-serif text-xl quiet">{i + 1}</span>
+					<p class="min-w-0 flex-1">
+						{label},
+						<strong class="font-semibold">{first === last ? first : `${first}–${last}`}</strong>
+						({countOf(cards, 'card')}): from row {fromRow} into row {toRow}
+					</p>
+					{#if i === 0}
+						<form method="POST" action="?/respace" use:enhance>
+							<input type="hidden" name="step" value={name} />
+							<button class="btn btn-primary btn-sm">Done</button>
+						</form>
+					{/if}
+				</li>
+			{/each}
+		</ol>
+		<p class="text-sm quiet">
+			As little moves as can be, the farthest row first; you may stop after any step.
+		</p>
+	{/if}
+</section>

@@ -1,0 +1,120 @@
+import { fail } from '@sveltejs/kit';
+import { priceSupplies } from '$lib/core/binder/supplies';
+import { HOLDER_SORTS } from '$lib/core/boxes/choose-holder';
+import { holderKindOf } from '$lib/core/boxes/holder-kind';
+import { holdersToBuy } from '$lib/core/boxes/tier-moves';
+import { bad, type Outcome } from '$lib/core/problem';
+import { toMinor } from '$lib/core/worth/money';
+import { checkAgainst } from '$lib/schemas/validator';
+import { readPrices } from '$lib/server/binders/binder-supplies';
+import { readPriceForm, setPrices } from '$lib/server/binders/supply-prices';
+import { HOLDER_RULES, HolderRulesSchema } from '$lib/server/boxes/holder-tiers';
+import {
+	readTierMoves,
+	setHolderRules,
+	setHolders,
+	type HolderRules
+} from '$lib/server/boxes/holders';
+import { theCollection } from '$lib/server/collection';
+import { readPreference } from '$lib/server/preferences/preferences';
+
+/** Moves on the screen at a time. */
+const SHOWN = 200;
+
+export const load = async ({ depends }) => {
+	depends('jade:copies');
+	const { db } = await theCollection();
+	const rules = await readPreference(db, HOLDER_RULES);
+	const moves = await readTierMoves(db, rules);
+	const prices = await readPrices(db);
+	const needs = holdersToBuy(moves, rules.onHand).map(({ holder, buy }) => ({
+		key: `holder:${holder}`,
+		sort: 'holder' as const,
+		name: holderKindOf(holder).name,
+		count: buy
+	}));
+	return {
+		rules,
+		moves: moves.slice(0, SHOWN),
+		count: moves.length,
+		list: priceSupplies(needs, prices),
+		prices,
+		currency: prices[0]?.currency ?? 'EUR'
+	};
+};
+
+const answer = (form: string, done: Outcome<unknown>) =>
+	done.ok ? { form } : fail(400, { form, problems: done.problems });
+
+/** What the form of tiers and names holds, with what is on hand as it was. */
+function readRules(form: FormData, onHand: HolderRules['onHand']): Outcome<HolderRules> {
+	const texts = (field: string) => form.getAll(field).map((value) => String(value).trim());
+	const [names, from, holders] = [texts('tier'), texts('from'), texts('holder')];
+	const [words, tiers] = [texts('word'), texts('named')];
+	const rules = {
+		tiers: names.flatMap((name, i) => {
+			if (name === '') return [];
+			const text = (from[i] ?? '').replace(',', '.');
+			const value = /^\d{1,8}(\.\d{1,2})?$/.test(text) ? toMinor(Number(text), 'EUR') : text;
+			const holder = HOLDER_SORTS.find((sort) => sort === holders[i]) ?? 'none';
+			return [{ name, fromMinor: value, holder }];
+		}),
+		names: words.flatMap((word, i) => (word === '' ? [] : [{ word, tier: tiers[i] ?? '' }])),
+		onHand
+	};
+	const problems = checkAgainst(HolderRulesSchema, rules);
+	return problems.length > 0 ? bad(problems) : { ok: true, value: rules as HolderRules, notes: [] };
+}
+
+export const actions = {
+	rules: async ({ request }) => {
+		const collection = await theCollection();
+		const { onHand } = await readPreference(collection.db, HOLDER_RULES);
+		const rules = readRules(await request.formData(), onHand);
+		return answer('rules', rules.ok ? await setHolderRules(collection, rules.value) : rules);
+	},
+	/** Records that some cards, or all of the list, are in the holders they should be in. */
+	moved: async ({ request }) => {
+		const form = await request.formData();
+		const collection = await theCollection();
+		const moves = await readTierMoves(
+			collection.db,
+			await readPreference(collection.db, HOLDER_RULES)
+		);
+		const wanted = new Set(form.getAll('copy').map(Number));
+		const chosen = form.has('all') ? moves : moves.filter(({ copyId }) => wanted.has(copyId));
+		if (chosen.length === 0) {
+			return answer(
+				'moves',
+				bad([{ message: 'choose cards of the list', remedy: 'It may have changed.' }])
+			);
+		}
+		return answer('moves', await setHolders(collection, chosen));
+	},
+	/** Prices of packs, and what is on hand. */
+	supplies: async ({ request }) => {
+		const form = await request.formData();
+		const collection = await theCollection();
+		const prices = readPriceForm(form);
+		const counts = form.getAll('onHand').map((value) => String(value).trim());
+		const wrong = counts.filter((text) => !/^\d{1,6}$/.test(text));
+		const problems = [
+			...(prices.ok ? [] : prices.problems),
+			...wrong.map((text) => ({
+				field: 'onHand',
+				message: `"${text}" is no count`,
+				remedy: 'A whole number from 0.'
+			}))
+		];
+		if (!prices.ok || problems.length > 0) return answer('supplies', bad(problems));
+		const rules = await readPreference(collection.db, HOLDER_RULES);
+		const onHand = Object.fromEntries(
+			form.getAll('key').map((key, i) => [String(key).replace('holder:', ''), Number(counts[i])])
+		);
+		await setPrices(collection, prices.value);
+		return answer(
+			'supplies',
+			await setHolderRules(collection, { ...rules, onHand: { ...rules.onHand, ...onHand } })
+		);
+	}
+};

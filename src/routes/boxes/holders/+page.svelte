@@ -1,0 +1,146 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { resolve } from '$app/paths';
+	import { HOLDER_KINDS } from '$lib/core/boxes/holder-kind';
+	import { countOf, formatMoney } from '$lib/ui/numerals';
+	import ProblemList from '$lib/ui/ProblemList.svelte';
+	import SupplyTable from '$lib/ui/supplies/SupplyTable.svelte';
+	import Gauge from './Gauge.svelte';
+	import TierForm from './TierForm.svelte';
+
+	let { data, form } = $props();
+	const HEADS = { count: 'To buy', onHand: 'On hand' };
+	const nameOf = (key: string | null) =>
+		HOLDER_KINDS.find((kind) => kind.key === key)?.name.toLowerCase() ?? 'none';
+	const onHand = $derived(
+		Object.fromEntries(
+			Object.entries(data.rules.onHand).map(([key, count]) => [`holder:${key}`, count])
+		)
+	);
+	const MARKS = { up: '▲ up', down: '▼ down', refit: '◆ refit' } as const;
+</script>
+
+<svelte:head><title>Holders · Jade Binder</title></svelte:head>
+
+{#snippet problems(of: string)}
+	{#if form && 'problems' in form && form.problems && form.form === of}
+		<div class="mb-3" role="alert"><ProblemList problems={form.problems} /></div>
+	{/if}
+{/snippet}
+
+<h1 class="mb-4">Holders</h1>
+<section class="mb-8" aria-labelledby="moves">
+	<h2 id="moves" class="mb-2">Should move up or down a tier</h2>
+	{@render problems('moves')}
+	{#if data.count === 0}
+		<p class="max-w-xl">
+			Every card is in the holder its value asks for. When values change, or the tiers below, what
+			should move stands here.
+		</p>
+	{:else}
+		<form method="POST" action="?/moved" use:enhance>
+			<div class="max-h-[34rem] overflow-auto">
+				<table class="table max-w-4xl table-sm [&_td]:text-base [&_th]:text-base">
+					<thead
+						><tr
+							><th scope="col"></th><th scope="col">Card</th><th scope="col" class="text-right"
+								>Worth</th
+							><th scope="col">From</th><th scope="col">To</th><th scope="col">Because</th></tr
+						></thead
+					>
+					<tbody>
+						{#each data.moves as move (move.copyId)}
+							<tr>
+								<td
+									><input
+										type="checkbox"
+										class="checkbox checkbox-sm"
+										name="copy"
+										value={move.copyId}
+										aria-label="Choose {move.name}"
+									/></td
+								>
+								<th scope="row" class="font-normal"
+									><a
+										class="prose-link"
+										href={resolve('/releases/[release]/cards/[card]', {
+											release: move.releaseKey,
+											card: move.cardKey
+										})}>{move.name}</a
+									>{move.quantity > 1 ? ` × ${move.quantity}` : ''}
+									<span class="block text-sm quiet">{move.release}</span></th
+								>
+								<td class="text-right"
+									>{move.valueMinor === null
+										? ''
+										: formatMoney(move.valueMinor, move.currency ?? data.currency)}</td
+								>
+								<td>{nameOf(move.from)}</td>
+								<td
+									><span class={move.direction === 'up' ? 'text-accent' : 'quiet'}
+										>{MARKS[move.direction]}</span
+									>
+									{nameOf(move.to)}</td
+								>
+								<td class="quiet">{move.oddity ?? move.tier}</td>
+							</tr>
+						{/each}
+					</tbody>
+				</table>
+			</div>
+			<div class="mt-3 flex flex-wrap items-center gap-3">
+				<button class="btn btn-primary btn-sm">The chosen ones are moved</button>
+				<button class="btn btn-sm" name="all" value="yes"
+					>All {countOf(data.count, 'line')} are moved</button
+				>
+				{#if data.count > data.moves.length}<span class="quiet"
+						>The dearest {data.moves.length} are shown.</span
+					>{/if}
+			</div>
+		</form>
+	{/if}
+</section>
+
+{#if data.list.lines.length > 0}
+	<section class="mb-8" aria-labelledby="supplies">
+		<h2 id="supplies" class="mb-2">Holders for that</h2>
+		{@render problems('supplies')}
+		<form
+			method="POST"
+			action="?/supplies"
+			use:enhance={() =>
+				({ update }) =>
+					update({ reset: false })}
+		>
+			<SupplyTable list={data.list} prices={data.prices} heads={HEADS} {onHand} />
+			<div class="mt-3 flex items-end gap-3">
+				<label class="block"
+					><span class="block text-sm quiet">Currency</span>
+					<input
+						class="input w-20 input-sm"
+						name="currency"
+						maxlength="3"
+						value={data.currency}
+					/></label
+				>
+				<button class="btn btn-sm">Save</button>
+			</div>
+		</form>
+	</section>
+{/if}
+
+<div class="grid gap-8 lg:grid-cols-[5fr_3fr]">
+	<section aria-labelledby="tiers">
+		<h2 id="tiers" class="mb-2">Tiers</h2>
+		{@render problems('rules')}
+		<TierForm rules={data.rules} />
+	</section>
+	<section aria-labelledby="gauge">
+		<h2 id="gauge" class="mb-2">How thick is it?</h2>
+		<Gauge />
+		<p class="mt-4 text-sm quiet">
+			Scuffed holders serve for shipping. Sizes beyond 63.5 × 88.9 mm need holders of their own: the
+			list names them.
+		</p>
+	</section>
+</div>

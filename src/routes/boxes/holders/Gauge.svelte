@@ -1,0 +1,45 @@
+<script lang="ts">
+	import { chooseHolder } from '$lib/core/boxes/choose-holder';
+	import { HOLDER_KINDS } from '$lib/core/boxes/holder-kind';
+	import { gaugePt } from '$lib/core/boxes/stack-height';
+	import { THICKNESS_UNITS, UM_A_PT, type ThicknessUnit } from '$lib/core/measuring/stock';
+
+	let value = $state(1.8);
+	let unit = $state<ThicknessUnit>('mm');
+	let count = $state(4);
+	const isMeasure = $derived(value > 0 && Number.isInteger(count) && count >= 1);
+	const stockPt = $derived(isMeasure ? gaugePt(value, unit, count) : null);
+	const holderFor = (sort: 'top-loader' | 'magnetic') => {
+		if (stockPt === null) return '';
+		const tiers = [{ name: sort, fromMinor: 0, holder: sort }];
+		const { holder, oddity } = chooseHolder({ format: { stockPt } }, tiers);
+		return HOLDER_KINDS.find(({ key }) => key === holder)?.name ?? oddity ?? '';
+	};
+	const inMm = $derived(stockPt === null ? '' : ((stockPt * UM_A_PT) / 1000).toFixed(2));
+</script>
+
+<div class="flex flex-wrap items-end gap-3">
+	<label class="block"
+		><span class="block text-sm quiet">Height of the stack</span>
+		<input class="input w-24 input-sm" type="number" min="0" step="any" bind:value /></label
+	>
+	<label class="block"
+		><span class="block text-sm quiet">in</span>
+		<select class="select w-20 select-sm" bind:value={unit}>
+			{#each THICKNESS_UNITS as one (one)}<option value={one}>{one}</option>{/each}
+		</select></label
+	>
+	<label class="block"
+		><span class="block text-sm quiet">Equal cards in it</span>
+		<input class="input w-24 input-sm" type="number" min="1" step="1" bind:value={count} /></label
+	>
+</div>
+<p class="mt-2 text-lg" role="status">
+	{#if stockPt === null}Measure one card, or several equal ones on each other.{:else}
+		<strong class="text-2xl font-semibold">{stockPt.toFixed(1)} pt</strong> a card ({inMm} mm): {holderFor(
+			'top-loader'
+		)}; {holderFor('magnetic')}.{/if}
+</p>
+<p class="text-sm quiet">
+	1 pt is a thousandth of an inch, 0.0254 mm. A stack of ten is measured more surely than one card.
+</p>

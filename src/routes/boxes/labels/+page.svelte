@@ -1,0 +1,94 @@
+<script lang="ts">
+	import { resolve } from '$app/paths';
+	import { LABEL_GRIDS } from '$lib/core/print/label-grid';
+	import { countOf } from '$lib/ui/numerals';
+	import SheetPlaces from './SheetPlaces.svelte';
+
+	let { data } = $props();
+	let gridKey = $state('a4-2x4');
+	let start = $state(1);
+	// svelte-ignore state_referenced_locally
+	let address = $state(data.origin);
+	const grid = $derived(LABEL_GRIDS.find(({ key }) => key === gridKey) ?? LABEL_GRIDS[0]);
+	const isLocal = $derived(/\/\/(localhost|127\.|\[::1\])/.test(address));
+	const SORTS = { boxes: 'Box fronts', dividers: 'Divider tabs', shelves: 'Shelf tags' } as const;
+	const boxQuery = $derived(data.boxIds.map((id) => `&box=${id}`).join(''));
+	const pdf = $derived(
+		`${resolve('/')}api/boxes/labels.pdf?what=${data.sort}&grid=${gridKey}&start=${start}${boxQuery}&address=${encodeURIComponent(address)}`
+	);
+	const SHOWN = 12;
+</script>
+
+<svelte:head><title>Labels · Jade Binder</title></svelte:head>
+
+<h1 class="mb-4">Labels</h1>
+<form
+	method="GET"
+	class="mb-4 flex flex-wrap items-end gap-4"
+	onchange={(event) => event.currentTarget.requestSubmit()}
+>
+	<label class="block"
+		><span class="block text-sm quiet">What for</span>
+		<select class="select w-40 select-sm" name="what" value={data.sort}>
+			{#each Object.entries(SORTS) as [key, name] (key)}<option value={key}>{name}</option>{/each}
+		</select></label
+	>
+	{#if data.sort !== 'shelves'}
+		<label class="block"
+			><span class="block text-sm quiet">Of</span>
+			<select class="select w-60 select-sm" name="box" value={String(data.boxIds[0] ?? '')}>
+				<option value="">all boxes</option>
+				{#each data.boxes as { id, name } (id)}<option value={String(id)}>{name}</option>{/each}
+			</select></label
+		>
+	{/if}
+</form>
+{#if data.labels.length === 0}
+	<p class="max-w-xl text-lg">
+		Nothing to label yet: <a class="prose-link" href={resolve('/boxes/plan')}
+			>let boxes stand first</a
+		>.
+	</p>
+{:else if grid}
+	<div class="flex flex-wrap items-start gap-10">
+		<div>
+			<label class="mb-3 block"
+				><span class="block text-sm quiet">Sheet of labels</span>
+				<select class="select w-72 select-sm" bind:value={gridKey} onchange={() => (start = 1)}>
+					{#each LABEL_GRIDS as { key, name } (key)}<option value={key}>{name}</option>{/each}
+				</select></label
+			>
+			{#if data.sort === 'boxes'}
+				<label class="mb-1 block"
+					><span class="block text-sm quiet">Address for the phone</span>
+					<input class="input w-72 input-sm" bind:value={address} maxlength="180" /></label
+				>
+				<p class="mb-3 max-w-72 text-sm quiet">
+					The QR code opens the box on a phone.{isLocal
+						? ' This address only works on this machine: write its name or number in your network.'
+						: ''}
+				</p>
+			{/if}
+			<!-- eslint-disable-next-line svelte/no-navigation-without-resolve -- a file of the API -->
+			<a class="btn btn-primary" href={pdf} download
+				>{countOf(data.labels.length, 'label')} as PDF</a
+			>
+			<p class="mt-2 max-w-72 text-sm quiet">
+				Print at 100 %, and hold a trial on plain paper against the sheet. A text that is too long
+				goes on, on the next label.
+			</p>
+		</div>
+		<SheetPlaces {grid} {start} choose={(place) => (start = place)} />
+		<ol class="min-w-64 flex-1 space-y-3" aria-label="What the labels say">
+			{#each data.labels.slice(0, SHOWN) as { title, lines }, i (i)}
+				<li class="border border-base-content/30 px-3 py-2">
+					<strong class="font-semibold wrap-anywhere">{title}</strong>
+					{#each lines as line, l (l)}<span class="block text-sm wrap-anywhere">{line}</span>{/each}
+				</li>
+			{/each}
+			{#if data.labels.length > SHOWN}<li class="quiet">
+					and {data.labels.length - SHOWN} more
+				</li>{/if}
+		</ol>
+	</div>
+{/if}

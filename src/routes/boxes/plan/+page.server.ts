@@ -1,0 +1,29 @@
+import { fail } from '@sveltejs/kit';
+import { readStorageChoice, storageOptions } from '$lib/server/boxes/read-storage-options';
+import { standAsPlanned } from '$lib/server/boxes/stand-as-planned';
+import { theCollection } from '$lib/server/collection';
+import { countReleases } from '$lib/server/releases/list-releases';
+import { setTheme } from '$lib/server/releases/set-theme';
+
+export const load = async ({ url, depends }) => {
+	depends('jade:copies');
+	const { db } = await theCollection();
+	return {
+		choice: readStorageChoice((name) => url.searchParams.get(name)),
+		isEmpty: (await countReleases(db)) === 0
+	};
+};
+
+export const actions = {
+	/** Records that all of the plan stands. */
+	stand: async ({ url }) => {
+		const options = storageOptions(readStorageChoice((name) => url.searchParams.get(name)));
+		return { stood: await standAsPlanned(await theCollection(), options) };
+	},
+	theme: async ({ request }) => {
+		const form = await request.formData();
+		const theme = String(form.get('theme') ?? '');
+		const done = await setTheme(await theCollection(), String(form.get('release') ?? ''), theme);
+		return done.ok ? { themed: true } : fail(400, { problems: done.problems });
+	}
+};

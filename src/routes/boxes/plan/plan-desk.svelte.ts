@@ -1,0 +1,59 @@
+import type { StorageView } from '$lib/server/boxes/storage-view';
+
+/** A plan on its way from the server: how far it is, and what it is in the end. It can be cancelled. */
+export function createPlanDesk() {
+	let progress = $state.raw<{ readonly done: number; readonly total: number } | null>(null);
+	let view = $state.raw<StorageView | null>(null);
+	let problem = $state('');
+	let control: AbortController | null = null;
+
+	async function run(query: string) {
+		control?.abort();
+		const own = new AbortController();
+		control = own;
+		progress = { done: 0, total: 0 };
+		problem = '';
+		try {
+			const response = await fetch(`/api/boxes/plan?${query}`, { signal: own.signal });
+			for await (const line of linesOf(response)) {
+				const told = JSON.parse(line) as { view?: StorageView; done: number; total: number };
+				if (told.view) view = told.view;
+				else progress = told;
+			}
+		} catch {
+			if (control !== own) return;
+			problem = own.signal.aborted
+				? 'The plan was cancelled: what is shown is the one before.'
+				: 'The server does not answer; nothing was changed.';
+		}
+		if (control === own) progress = null;
+	}
+
+	return {
+		get progress() {
+			return progress;
+		},
+		get view() {
+			return view;
+		},
+		get problem() {
+			return problem;
+		},
+		run,
+		cancel: () => control?.abort()
+	};
+}
+
+/** The lines of an answer, as they come. */
+async function* linesOf(response: Response): AsyncGenerator<string> {
+	const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader();
+	let rest = '';
+	for (;;) {
+		const part = await reader?.read();
+		if (!part || part.done) break;
+		const lines = (rest + part.value).split('\n');
+		rest = lines.pop() ?? '';
+		yield* lines;
+	}
+	if (rest) yield rest;
+}

@@ -1,0 +1,129 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { resolve } from '$app/paths';
+	import { countOf, formatMoment } from '$lib/ui/numerals';
+	import ProblemList from '$lib/ui/ProblemList.svelte';
+
+	let { data, form } = $props();
+	const ofSort = (sort: string) => (form && 'problems' in form && form.sort === sort ? form : null);
+</script>
+
+<svelte:head><title>Slips · Jade Binder</title></svelte:head>
+
+{#snippet line(label: string)}
+	<label class="block"
+		><span class="block text-sm quiet">Release</span>
+		<select class="select w-56 select-sm" name="release">
+			{#each data.releases as { key, name } (key)}<option value={key}>{name}</option>{/each}
+		</select></label
+	>
+	<label class="block min-w-48 flex-1"
+		><span class="block text-sm quiet">{label}</span>
+		<input
+			class="input w-full input-sm"
+			name="line"
+			maxlength="20000"
+			placeholder="112 118 7 20–31"
+			autocomplete="off"
+			required
+		/></label
+	>
+{/snippet}
+
+<h1 class="mb-4">Slips</h1>
+{#if data.slips.length > 0}
+	<ul class="mb-8 max-w-3xl">
+		{#each data.slips as { id, sort, name, createdAt, lines, open, skipped } (id)}
+			<li class="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-base-300 py-2">
+				<a
+					class="min-w-48 flex-1 text-lg prose-link"
+					href={resolve('/boxes/slips/[slip=id]', { slip: String(id) })}>{name}</a
+				>
+				<span class="quiet"
+					>{sort}, {formatMoment(createdAt)} · {open + skipped === 0
+						? 'done'
+						: `${open + skipped} of ${countOf(lines, 'line')} open`}</span
+				>
+				<form method="POST" action="?/remove" use:enhance>
+					<input type="hidden" name="slip" value={id} />
+					<button class="btn btn-ghost btn-sm" aria-label="Throw away {name}">Throw away</button>
+				</form>
+			</li>
+		{/each}
+	</ul>
+{/if}
+
+<section class="mb-8 max-w-3xl" aria-labelledby="put">
+	<h2 id="put" class="mb-2">Put away</h2>
+	{#if ofSort('put away')}<div class="mb-3" role="alert">
+			<ProblemList problems={ofSort('put away')?.problems ?? []} />
+		</div>{/if}
+	<form method="POST" action="?/make" use:enhance class="mb-4 flex flex-wrap items-center gap-3">
+		<input type="hidden" name="sort" value="put away" />
+		<input type="hidden" name="of" value="homeless" />
+		<button class="btn btn-primary btn-sm">Everything without a place</button>
+		<span class="quiet">logged cards that lie in no binder and stand in no box</span>
+	</form>
+	<form method="POST" action="?/make" use:enhance class="flex flex-wrap items-end gap-3">
+		<input type="hidden" name="sort" value="put away" /><input
+			type="hidden"
+			name="of"
+			value="line"
+		/>
+		{@render line('Numbers as they lie in the hand')}
+		<button class="btn btn-sm">Make slip</button>
+	</form>
+</section>
+
+<section class="mb-8 max-w-3xl" aria-labelledby="pull">
+	<h2 id="pull" class="mb-2">Pull</h2>
+	{#if ofSort('pull')}<div class="mb-3" role="alert">
+			<ProblemList problems={ofSort('pull')?.problems ?? []} />
+		</div>{/if}
+	<form method="POST" action="?/make" use:enhance class="mb-4 flex flex-wrap items-end gap-3">
+		<input type="hidden" name="sort" value="pull" /><input type="hidden" name="of" value="line" />
+		<label class="block"
+			><span class="block text-sm quiet">For</span>
+			<input
+				class="input w-44 input-sm"
+				name="name"
+				maxlength="80"
+				placeholder="a friend, a regrade"
+			/></label
+		>
+		{@render line('Numbers wanted')}
+		<button class="btn btn-sm">Make pull list</button>
+	</form>
+	<div class="flex flex-wrap items-end gap-6">
+		<form method="POST" action="?/make" use:enhance>
+			<input type="hidden" name="sort" value="pull" /><input
+				type="hidden"
+				name="of"
+				value="to sell"
+			/>
+			<input type="hidden" name="name" value="For sale" />
+			<button class="btn btn-sm">Everything that is to sell</button>
+		</form>
+		{#if data.binders.length > 0}
+			<form method="POST" action="?/make" use:enhance class="flex items-end gap-2">
+				<input type="hidden" name="sort" value="pull" /><input
+					type="hidden"
+					name="of"
+					value="binder"
+				/>
+				<input type="hidden" name="name" value="For a binder" />
+				<label class="block"
+					><span class="block text-sm quiet">What a binder is to have, upgrades too</span>
+					<select class="select w-64 select-sm" name="binder">
+						{#each data.binders as { id, name } (id)}<option value={String(id)}>{name}</option
+							>{/each}
+					</select></label
+				>
+				<button class="btn btn-sm">Make pull list</button>
+			</form>
+		{/if}
+	</div>
+	<p class="mt-3 text-sm quiet">
+		Of equal cards that what is to sell, and spares, come before what is kept.
+	</p>
+</section>

@@ -1,0 +1,115 @@
+<script lang="ts">
+	import { resolve } from '$app/paths';
+	import type { SubmitFunction } from '@sveltejs/kit';
+	import { countOf, formatCount } from '$lib/ui/numerals';
+	import ProblemList from '$lib/ui/ProblemList.svelte';
+	import SlipStep from './SlipStep.svelte';
+
+	let { data, form } = $props();
+	const { slip } = $derived(data);
+	const isPull = $derived(slip.sort === 'pull');
+	const walk = $derived(slip.lines.filter(({ state, place }) => state === 'open' && place));
+	const skipped = $derived(slip.lines.filter(({ state, place }) => state === 'skipped' && place));
+	const placeless = $derived(
+		slip.lines.filter(({ state, place }) => (state === 'open' || state === 'skipped') && !place)
+	);
+	const done = $derived(slip.lines.filter(({ state }) => state === 'done').length);
+	const missing = $derived(slip.lines.filter(({ state }) => state === 'not there').length);
+	/** Skipped cards come back at the end of the walk. */
+	const now = $derived(walk[0] ?? skipped[0]);
+	const next = $derived([...walk, ...skipped].slice(1, 26));
+	let big = $state<HTMLElement>();
+	/** The step that is done goes; the hand stays on the same button. */
+	const onAnswer: SubmitFunction =
+		({ submitter }) =>
+		async ({ update }) => {
+			const label = submitter?.dataset.answer;
+			await update();
+			big?.querySelector<HTMLElement>(`[data-answer="${label ?? 'done'}"]`)?.focus();
+		};
+
+	function onkeydown(event: KeyboardEvent) {
+		const target = event.target as HTMLElement;
+		if (event.ctrlKey || event.metaKey || event.altKey || target.matches('input, select, textarea'))
+			return;
+		const key = { d: 'done', k: 'skipped', n: 'not there' }[event.key];
+		if (key) big?.querySelector<HTMLElement>(`[data-answer="${key}"]`)?.click();
+	}
+</script>
+
+<svelte:window {onkeydown} />
+<svelte:head><title>{slip.name} · Jade Binder</title></svelte:head>
+
+<header class="mb-3 flex flex-wrap items-end justify-between gap-3">
+	<div class="min-w-0">
+		<h1 class="text-2xl wrap-anywhere">{slip.name}</h1>
+		<p class="quiet">
+			{formatCount(done)} of {countOf(slip.lines.length, 'line')} done{skipped.length > 0
+				? `, ${formatCount(skipped.length)} skipped`
+				: ''}{missing > 0 ? `, ${formatCount(missing)} not there` : ''}
+		</p>
+	</div>
+	<button class="btn btn-sm max-sm:hidden print:hidden" onclick={() => print()}>Print</button>
+</header>
+{#if form?.problems}<div class="mb-4" role="alert">
+		<ProblemList problems={form.problems} />
+	</div>{/if}
+{#if data.missing > 0}
+	<p class="mb-3 border-l-3 border-accent pl-4">
+		{countOf(data.missing, 'card')} of the line {data.missing === 1 ? 'is' : 'are'} not among those {isPull
+			? 'that stand in boxes'
+			: 'without a place'}.
+	</p>
+{/if}
+{#if missing > 0}
+	<p class="mb-3">
+		<a class="prose-link" href={resolve('/boxes/questions')}>Answer what is not there</a>
+	</p>
+{/if}
+
+{#if now}
+	<div bind:this={big} class="max-w-2xl">
+		<SlipStep line={now} {isPull} {onAnswer} isSkipped={now.state === 'skipped'} />
+	</div>
+	{#if next.length > 0}
+		<h2 class="mt-6 mb-1 text-base">After that</h2>
+		<ol class="max-w-2xl" aria-label="Next on the slip">
+			{#each next as { id, card, quantity, place, state } (id)}
+				<li class="border-t border-base-300 py-1.5">
+					<span class="font-semibold wrap-anywhere">{card}</span>{quantity > 1
+						? ` × ${quantity}`
+						: ''}
+					<span class="block text-sm quiet"
+						>{place?.box}, row {place?.row}, {place?.divider}{state === 'skipped'
+							? ' · skipped'
+							: ''}</span
+					>
+				</li>
+			{/each}
+		</ol>
+		{#if walk.length + skipped.length > next.length + 1}
+			<p class="quiet">and {formatCount(walk.length + skipped.length - next.length - 1)} more.</p>
+		{/if}
+	{/if}
+{:else}
+	<p class="text-lg">
+		{placeless.length > 0 ? 'Nothing more can be done with this slip now.' : 'All done.'}
+	</p>
+{/if}
+{#if placeless.length > 0}
+	<section class="mt-8 max-w-2xl" aria-labelledby="placeless">
+		<h2 id="placeless" class="mb-1 text-base">
+			{countOf(placeless.length, 'line')}
+			{isPull ? 'that stand in no box now' : 'without a divider yet'}
+		</h2>
+		<p class="quiet">
+			{placeless
+				.slice(0, 20)
+				.map(({ card, release }) => `${card} (${release})`)
+				.join(', ')}{placeless.length > 20 ? ' …' : ''}
+			{#if !isPull}<a class="prose-link" href={resolve('/boxes/plan')}
+					>The plan finds them a place</a
+				>.{/if}
+		</p>
+	</section>
+{/if}
