@@ -3,6 +3,7 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
 	testDir: 'tests',
 	testMatch: '**/*.test.ts',
+	globalSetup: './tests/load-demo.ts',
 	workers: 2,
 	fullyParallel: true,
 	timeout: 60_000,

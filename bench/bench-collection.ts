@@ -2,44 +2,23 @@ import { sql } from 'drizzle-orm';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { performance } from 'node:perf_hooks';
 import { logLine } from '../src/lib/server/copies/log.ts';
 import { openCollection, type Collection } from '../src/lib/server/database/open.ts';
 import { makeGoal } from '../src/lib/server/goals/make-goal.ts';
 import { search } from '../src/lib/server/search/search.ts';
 import { readSettings } from '../src/lib/server/settings.ts';
+import { fillCollection } from './fill-collection.ts';
+import { median } from './median.ts';
 
 const RELEASES = 1000;
 const CARDS = 250;
-
-/** Half a million copies: a thousand releases of 250 cards, two piles of each card. */
-async function fill({ db }: Collection): Promise<void> {
-	const numbers = JSON.stringify(Array.from({ length: CARDS }, (_, i) => i + 1));
-	for (let r = 1; r <= RELEASES; r++) {
-		await db.run(
-			sql`insert into releases values (${r}, ${`r-${r}`}, ${`Harbour Series ${r}`}, 'M', '1994', null, '[]', '[]')`
-		);
-		await db.run(
-			sql`insert into sections (id, release_id, key, position, name, kind, series, odds) values (${r}, ${r}, 'base', 0, 'Base', 'base', '[]', '[]')`
-		);
-		await db.run(
-			sql`insert into cards (release_id, section_id, key, position, number, title, subjects, marks) select ${r}, ${r}, 'base-' || value, value, value, 'Keeper ' || (value * 7 % 997), '[]', '[]' from json_each(${numbers})`
-		);
-		await db.run(
-			sql`insert into copies (release_id, card_key, quantity, condition, place, logged_at) select ${r}, 'base-' || value, 1, 'good', case when value % 50 = 0 then 'Long box ' || ${r} end, 't' from json_each(${numbers})`
-		);
-		await db.run(
-			sql`insert into copies (release_id, card_key, quantity, condition, logged_at) select ${r}, 'base-' || value, 2, 'mint', 't' from json_each(${numbers})`
-		);
-	}
-}
 
 /** Search and log at half a million copies, beside raw SQLite in the same file. */
 export async function benchCollection(): Promise<void> {
 	const folder = mkdtempSync(join(tmpdir(), 'jade-bench-'));
 	const collection = await openCollection(readSettings({ JADE_DATA: folder }));
 	try {
-		await fill(collection);
+		await fillCollection(collection, RELEASES, CARDS);
 		const { db } = collection;
 		await makeGoal(collection, {
 			release: 'r-500',
@@ -72,14 +51,3 @@ export async function benchCollection(): Promise<void> {
 
 const line = (collection: Collection, release: string, text: string) =>
 	logLine(collection, release, { line: text, numbering: null, parallel: null });
-
-async function median(run: (i: number) => Promise<unknown>): Promise<number> {
-	const times: number[] = [];
-	for (let i = 0; i < 16; i++) {
-		const start = performance.now();
-		await run(i);
-		// The first one warms up.
-		if (i > 0) times.push(performance.now() - start);
-	}
-	return times.sort((a, b) => a - b)[7] ?? 0;
-}

@@ -16,6 +16,7 @@ import { vocabularyOf } from '../src/lib/core/shorthand/vocabulary.ts';
 import { benchBinders } from './bench-binders.ts';
 import { benchBoxes } from './bench-boxes.ts';
 import { benchCollection } from './bench-collection.ts';
+import { benchStorage } from './bench-storage.ts';
 import { madeUpRelease } from './made-up-release.ts';
 import { report } from './report.ts';
 
@@ -113,4 +114,5 @@ export async function runBench(): Promise<void> {
 	await benchBinders();
 	await benchBoxes();
 	await benchCollection();
+	await benchStorage();
 }

@@ -1,5 +1,5 @@
 import { test as base } from '@playwright/test';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { startServer } from '../scripts/start-server.js';
@@ -13,9 +13,13 @@ export interface Program {
 	output(): string;
 }
 
-async function run(env: Record<string, string>, use: (program: Program) => Promise<void>) {
+export const NOW = '1996-10-06T09:00:00.000Z';
+
+/** Runs the program on an empty folder, or on a copy of one. */
+async function run(use: (program: Program) => Promise<void>, from?: string) {
 	const data = mkdtempSync(join(tmpdir(), 'jade-browser-'));
-	const settings = { JADE_DATA: data, JADE_NOW: '1996-10-06T09:00:00.000Z', ...env };
+	if (from) cpSync(from, data, { recursive: true });
+	const settings = { JADE_DATA: data, JADE_NOW: NOW };
 	let server = await startServer(settings);
 	try {
 		await use({
@@ -35,9 +39,18 @@ async function run(env: Record<string, string>, use: (program: Program) => Promi
 	}
 }
 
+/** Where the demo lies, loaded once for all tests (`load-demo.ts`). */
+function demoFolder(): string {
+	const folder = process.env.JADE_TEST_DEMO;
+	if (!folder) throw new RangeError('demoFolder: the demo was not loaded');
+	return folder;
+}
+
 interface Programs {
 	/** An empty collection. */
 	empty: Program;
+	/** The demo, for one test that changes it. */
+	ownDemo: Program;
 }
 interface SharedPrograms {
 	/** The demo, shared by the tests of one file: they only look. */
@@ -45,8 +58,9 @@ interface SharedPrograms {
 }
 
 export const test = base.extend<Programs, SharedPrograms>({
-	empty: async ({ browserName: _ }, use) => run({}, use),
-	demo: [async ({ browserName: _ }, use) => run({ JADE_DEMO: '1' }, use), { scope: 'worker' }]
+	empty: async ({ browserName: _ }, use) => run(use),
+	demo: [async ({ browserName: _ }, use) => run(use, demoFolder()), { scope: 'worker' }],
+	ownDemo: async ({ browserName: _ }, use) => run(use, demoFolder())
 });
 export { expect } from '@playwright/test';
 

@@ -1,17 +1,18 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { eq } from 'drizzle-orm';
+import { eq, min } from 'drizzle-orm';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
 import { resolveRelease } from '../core/checklist/resolve-release.ts';
 import { good } from '../core/problem.ts';
 import { progressOf } from '../core/goal/progress.ts';
 import { makeBinder } from './binders/change-binder.ts';
 import { listBinders, readBinder } from './binders/read-binder.ts';
+import { readBoxes } from './boxes/read-storage.ts';
 import { logLine, logOwned } from './copies/log.ts';
 import { countOwned, readCopies } from './copies/read-copies.ts';
 import { openCollection, type Collection } from './database/open.ts';
-import { copies } from './database/tables/index.ts';
+import { copies, releases } from './database/tables/index.ts';
 import { loadDemo } from './demo/load-demo.ts';
 import { makeGoal, removeGoal } from './goals/make-goal.ts';
 import { listGoals, readGoal } from './goals/read-goals.ts';
@@ -319,8 +320,12 @@ test('the demo is the same every time, fills an empty collection only, and is 60
 	expect(await loadDemo(collection)).toBe(false);
 	const [first] = await listGoals(collection.db);
 	expect(first && Math.round((100 * first.have) / first.need)).toBe(60);
-	const [piles] = await collection.db.select().from(copies).where(eq(copies.id, 1));
-	expect(piles?.loggedAt).toBe('1996-02-11T16:00:00.000Z');
+	const [oldest] = await collection.db
+		.select({ at: min(copies.loggedAt) })
+		.from(copies)
+		.innerJoin(releases, eq(copies.releaseId, releases.id))
+		.where(eq(releases.key, 'harbour-lights-1994'));
+	expect(oldest?.at).toBe('1996-02-11T16:00:00.000Z');
 	// Two years share a subject; its cards are found over both.
 	const both = await readSubject(collection.db, 'Quiet Harbour Light');
 	expect(both.map(({ releaseKey }) => releaseKey)).toEqual(
@@ -331,14 +336,23 @@ test('the demo is the same every time, fills an empty collection only, and is 60
 		({ key, cards: count, parallels }) => `${key} ${count} ${parallels}`
 	);
 	// design.md §4: 240 base, inserts of 15, 10 and 12, nine stickers, three foils; 270; 5 × 16 and 40 panels; 96.
-	expect(summary).toEqual([
-		'tidewater-strips-1926 60 0',
-		'regatta-almanac-1948 120 0',
-		'moths-of-the-lamp 25 0',
-		'harbour-lights-1994 289 3',
-		'harbour-lights-1995 279 4',
-		'the-drowned-bell 97 0',
-		'brine-and-beacon 96 0',
-		'signal-year-2019 280 5'
-	]);
+	expect(summary).toEqual(
+		expect.arrayContaining([
+			'tidewater-strips-1926 60 0',
+			'regatta-almanac-1948 120 0',
+			'moths-of-the-lamp 25 0',
+			'harbour-lights-1994 289 3',
+			'harbour-lights-1995 279 4',
+			'the-drowned-bell 97 0',
+			'brine-and-beacon 96 0',
+			'signal-year-2019 280 5'
+		])
+	);
+	// And the basement: 45 older sets, some 60,000 cards in boxes.
+	expect(summary).toHaveLength(8 + 45);
+	const standing = (await readBoxes(collection.db)).reduce(
+		(sum, { cards: count }) => sum + count,
+		0
+	);
+	expect(Math.round(standing / 1000)).toBe(60);
 });

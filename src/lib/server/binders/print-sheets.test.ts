@@ -1,7 +1,6 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { resolveRelease } from '../../core/checklist/resolve-release.ts';
 import { mmToPt, PAPERS, type Paper } from '../../core/print/paper.ts';
@@ -9,6 +8,7 @@ import { logLine } from '../copies/log.ts';
 import { openCollection, type Collection } from '../database/open.ts';
 import { makeGoal } from '../goals/make-goal.ts';
 import { importRelease } from '../releases/import-release.ts';
+import { hasOwnFontsOnly, readPdf } from '../print/read-back.fixture.ts';
 import { readSettings } from '../settings.ts';
 import { makeBinder } from './change-binder.ts';
 import { BINDER_SHEETS, printBinder, type BinderSheet } from './print-sheets.ts';
@@ -60,39 +60,10 @@ afterAll(() => {
 	rmSync(folder, { recursive: true, force: true });
 });
 
-/** A printed sheet read back by a reader that knows nothing of ours: size, text, rectangles, fonts. */
 async function readBack(binder: number, which: BinderSheet, paper: Paper, spineMm = 45) {
 	const state = await readBinder(collection.db, binder);
 	if (!state) throw new RangeError('no binder');
-	const data = await printBinder(collection.db, state, which, { paper, spineMm, now: NOW });
-	const raw = new TextDecoder('latin1').decode(data);
-	const pdf = await getDocument({ data, useSystemFonts: false, verbosity: 0 }).promise;
-	const pages = await Promise.all(
-		Array.from({ length: pdf.numPages }, async (_, i) => {
-			const page = await pdf.getPage(i + 1);
-			const { items } = await page.getTextContent();
-			const { fnArray, argsArray } = await page.getOperatorList();
-			const placed = items.flatMap((item) =>
-				'str' in item && item.str.trim() ? [{ text: item.str, at: item.transform as number[] }] : []
-			);
-			return {
-				size: page.view.slice(2),
-				text: placed.map(({ text }) => text).join(' '),
-				placed,
-				boxes: boxesOf(fnArray, argsArray)
-			};
-		})
-	);
-	return { pages, raw, title: ((await pdf.getMetadata()).info as { Title?: string }).Title };
-}
-
-/** Width and height of every rectangle drawn, in points. */
-function boxesOf(fns: readonly number[], args: readonly unknown[]): readonly (readonly number[])[] {
-	return fns.flatMap((fn, i) => {
-		if (fn !== OPS.constructPath) return [];
-		const [ops, numbers] = args[i] as [number[], number[]];
-		return ops[0] === OPS.rectangle ? [[numbers[2] ?? 0, numbers[3] ?? 0]] : [];
-	});
+	return readPdf(await printBinder(collection.db, state, which, { paper, spineMm, now: NOW }));
 }
 
 describe.each([
@@ -115,11 +86,7 @@ describe.each([
 					expect(at[5]).toBeLessThan(size[1] ?? 0);
 				}
 			}
-			// Every font is embedded: as many files as descriptors, and none of a reader's own.
-			const count = (word: RegExp) => raw.match(word)?.length ?? 0;
-			expect(count(/\/FontFile[23]/g)).toBeGreaterThan(0);
-			expect(count(/\/FontFile[23]/g)).toBe(count(/\/Type \/FontDescriptor/g));
-			expect(raw).not.toMatch(/\/BaseFont \/(Helvetica|Times|Courier)/);
+			expect(hasOwnFontsOnly(raw)).toBe(true);
 		}
 	);
 
@@ -129,10 +96,10 @@ describe.each([
 		const card = [2.5 * 72, 3.5 * 72];
 		expect(pages[0]?.boxes).toHaveLength(9);
 		for (const box of pages[0]?.boxes ?? []) {
-			expect(box[0]).toBeCloseTo(card[0] ?? 0, 2);
-			expect(box[1]).toBeCloseTo(card[1] ?? 0, 2);
+			expect(box.width).toBeCloseTo(card[0] ?? 0, 2);
+			expect(box.height).toBeCloseTo(card[1] ?? 0, 2);
 		}
-		expect(pages.at(-1)?.boxes.some(([width]) => Math.abs((width ?? 0) - mmToPt(127)) < 0.01)).toBe(
+		expect(pages.at(-1)?.boxes.some(({ width }) => Math.abs(width - mmToPt(127)) < 0.01)).toBe(
 			true
 		);
 		expect(pages.at(-1)?.text).toContain('Two ferries');
@@ -160,7 +127,7 @@ test.each([10, 25, 60])(
 		const { pages } = await readBack(1, 'spine', A4, width);
 		const boxes = pages.flatMap((page) => page.boxes);
 		expect(boxes).toHaveLength(2);
-		expect(boxes[0]?.[0]).toBeCloseTo((width / 25.4) * 72, 2);
+		expect(boxes[0]?.width).toBeCloseTo((width / 25.4) * 72, 2);
 		const text = pages.map((page) => page.text).join(' ');
 		// Thirteen leaves of 18 pockets, and as many again: even volumes.
 		expect(text).toContain('2 of 234');

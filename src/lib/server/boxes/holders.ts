@@ -1,15 +1,15 @@
 import { and, asc, eq, gt, inArray, isNotNull, or } from 'drizzle-orm';
-import { oneCard } from '../../core/boxes/one-card.ts';
 import { tierMoves, type TieredCard, type TierMove } from '../../core/boxes/tier-moves.ts';
 import { good, type Outcome } from '../../core/problem.ts';
 import type { Static } from 'typebox';
-import type { Collection, Reader, Transaction } from '../database/open.ts';
-import { boxCards, cards, copies, releases, sections } from '../database/tables/index.ts';
+import type { Collection, Reader } from '../database/open.ts';
+import { cards, copies, releases, sections } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
 import { readPreference, writePreference } from '../preferences/preferences.ts';
 import { HOLDER_RULES, type HolderRulesSchema } from './holder-tiers.ts';
 import { isHere } from './homeless.ts';
 import { formatColumns, formatOf } from './kept-columns.ts';
+import { measureAnew } from './measure-anew.ts';
 
 export type HolderRules = Static<typeof HolderRulesSchema>;
 
@@ -119,7 +119,7 @@ export function setHolders(
 			const row = rowOf.get(copyId);
 			if (!row || row.holder === to) continue;
 			await record.update(copies, copyId, { holder: to });
-			await measureAnew(tx, record, row.id, to);
+			await measureAnew(record, tx, row.id);
 			use(to, -row.quantity);
 			use(row.holder, row.quantity);
 		}
@@ -131,23 +131,6 @@ export function setHolders(
 				: `${moves.length} cards into other holders`;
 		return { value: good({ moved: moves.length }), label, touches };
 	});
-}
-
-/** What stands in a box takes other room in another holder. */
-async function measureAnew(
-	tx: Transaction,
-	record: Parameters<Parameters<typeof makeChange>[1]>[0],
-	copyId: number,
-	holder: string | null
-): Promise<void> {
-	const standing = await tx
-		.select({ id: boxCards.id, ...formatColumns })
-		.from(boxCards)
-		.innerJoin(copies, eq(boxCards.copyId, copies.id))
-		.where(eq(boxCards.copyId, copyId));
-	for (const row of standing) {
-		await record.update(boxCards, row.id, oneCard(formatOf(row), holder));
-	}
 }
 
 /** Sets tiers, rules by name and supplies on hand. */

@@ -1,9 +1,10 @@
-import { and, asc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
+import { and, inArray, isNull, sql, type SQL } from 'drizzle-orm';
 import type { BoxUse } from '../../core/boxes/box-use.ts';
 import type { OneCard } from '../../core/boxes/one-card.ts';
 import { chunks } from '../database/chunks.ts';
 import type { Reader } from '../database/open.ts';
-import { cards, copies } from '../database/tables/index.ts';
+import { readJoined } from '../database/read-joined.ts';
+import { copies } from '../database/tables/index.ts';
 import { keptAs, keptColumns } from './kept-columns.ts';
 
 /** Copies that are here: what is on its way stands nowhere. */
@@ -32,12 +33,16 @@ export async function homelessCopies(
 	const some = only.copies ?? only.releases;
 	if (some === undefined) return readHomeless(db, valuableFromMinor, undefined);
 	const column = only.copies ? copies.id : copies.releaseId;
-	const found: HomelessCopy[] = [];
-	for (const ids of chunks(some, 5000)) {
-		found.push(...(await readHomeless(db, valuableFromMinor, inArray(column, [...ids]))));
+	const found: (readonly HomelessCopy[])[] = [];
+	for (const ids of chunks(some, 500)) {
+		found.push(await readHomeless(db, valuableFromMinor, inArray(column, [...ids])));
 	}
-	return found;
+	return found.flat();
 }
+
+type HomelessRow = Omit<HomelessCopy, 'title' | 'use' | 'um' | 'mg'> & {
+	readonly title: string | null;
+} & Parameters<typeof keptAs>[0];
 
 async function readHomeless(
 	db: Reader,
@@ -47,22 +52,25 @@ async function readHomeless(
 	const free = sql<number>`("copies"."quantity"
 		- coalesce((select sum(b.quantity) from box_cards b where b.copy_id = "copies"."id"), 0)
 		- (select count(*) from binder_pockets p where p.copy_id = "copies"."id"))`;
-	const rows = await db
-		.select({
-			id: copies.id,
-			releaseId: copies.releaseId,
-			cardKey: copies.cardKey,
-			parallelKey: copies.parallelKey,
-			variantKey: copies.variantKey,
-			number: cards.number,
-			title: cards.title,
+	const { holder: _, status: __, ...fragments } = keptColumns(valuableFromMinor);
+	const rows = await readJoined<HomelessRow>(
+		db,
+		{
+			id: sql`"copies"."id"`,
+			releaseId: sql`"copies"."release_id"`,
+			cardKey: sql`"copies"."card_key"`,
+			parallelKey: sql`"copies"."parallel_key"`,
+			variantKey: sql`"copies"."variant_key"`,
+			number: sql`k.number`,
+			title: sql`k.title`,
+			holder: sql`"copies"."holder"`,
+			status: sql`"copies"."status"`,
 			free,
-			...keptColumns(valuableFromMinor)
-		})
-		.from(copies)
-		.leftJoin(cards, and(eq(cards.releaseId, copies.releaseId), eq(cards.key, copies.cardKey)))
-		.where(and(isHere, isNull(copies.place), where, sql`${free} > 0`))
-		.orderBy(asc(copies.id));
+			...fragments
+		},
+		sql`"copies" left join cards k on k.release_id = "copies"."release_id" and k.key = "copies"."card_key"
+			where ${and(isHere, isNull(copies.place), where, sql`${free} > 0`)} order by "copies"."id"`
+	);
 	return rows.map((row) => {
 		const { id, releaseId, cardKey, parallelKey, variantKey, number, title, free: count } = row;
 		const version = { id, releaseId, cardKey, parallelKey, variantKey, number };

@@ -1,5 +1,5 @@
 import { group } from 'd3-array';
-import { and, eq, inArray } from 'drizzle-orm';
+import { and, inArray } from 'drizzle-orm';
 import {
 	boxLabel,
 	dividerTab,
@@ -10,17 +10,9 @@ import {
 import { labelOf } from '../../core/boxes/plan-boxes.ts';
 import { compareCardNumbers, compareTitles } from '../../core/checklist/compare-card-numbers.ts';
 import type { Reader } from '../database/open.ts';
-import {
-	binderPockets,
-	binders,
-	boxCards,
-	boxes,
-	cards,
-	copies,
-	dividers,
-	releases
-} from '../database/tables/index.ts';
+import { cards, copies, releases } from '../database/tables/index.ts';
 import { isHere } from './homeless.ts';
+import { placesOf, type CardPlace } from './places-of.ts';
 import { readDividers } from './read-box.ts';
 import { readBoxes, readShelves } from './read-storage.ts';
 
@@ -111,7 +103,7 @@ async function setLabeller(
 		})
 		.from(copies)
 		.where(and(isHere, inArray(copies.releaseId, ids)));
-	const placeOf = await placesOf(db, ids);
+	const placeOf = await placesOf(db, inArray(copies.releaseId, ids));
 	const byCard = group(owned, ({ releaseId, cardKey }) => `${releaseId} ${cardKey}`);
 	return (id, boxId) => {
 		const head = headOf.get(id);
@@ -124,7 +116,9 @@ async function setLabeller(
 		for (const { key, number, title } of all) {
 			const own = byCard.get(`${id} ${key}`) ?? [];
 			const places = own.flatMap((copy): readonly CardPlace[] =>
-				copy.place === null ? (placeOf.get(copy.id) ?? []) : [{ name: copy.place, boxId: null }]
+				copy.place === null
+					? (placeOf.get(copy.id) ?? [])
+					: [{ name: copy.place, boxId: null, row: null }]
 			);
 			if (own.length === 0) missing.push(number ?? title);
 			else if (!places.some((place) => place.boxId === boxId)) {
@@ -140,32 +134,4 @@ async function setLabeller(
 			elsewhere: [...elsewhere].map(([place, numbers]) => ({ place, numbers }))
 		};
 	};
-}
-
-interface CardPlace {
-	readonly name: string;
-	readonly boxId: number | null;
-}
-
-/** Boxes and binders in which copies of some releases are, by copy. */
-async function placesOf(db: Reader, releaseIds: readonly number[]) {
-	const ofThese = inArray(copies.releaseId, [...releaseIds]);
-	const standing = await db
-		.select({ copyId: boxCards.copyId, name: boxes.name, boxId: dividers.boxId })
-		.from(boxCards)
-		.innerJoin(copies, eq(boxCards.copyId, copies.id))
-		.innerJoin(dividers, eq(boxCards.dividerId, dividers.id))
-		.innerJoin(boxes, eq(dividers.boxId, boxes.id))
-		.where(ofThese);
-	const lying = await db
-		.select({ copyId: binderPockets.copyId, name: binders.name })
-		.from(binderPockets)
-		.innerJoin(copies, eq(binderPockets.copyId, copies.id))
-		.innerJoin(binders, eq(binderPockets.binderId, binders.id))
-		.where(ofThese);
-	const all: readonly (CardPlace & { readonly copyId: number })[] = [
-		...standing,
-		...lying.map((one) => ({ ...one, boxId: null }))
-	];
-	return group(all, ({ copyId }) => copyId);
 }

@@ -1,9 +1,10 @@
 import { group } from 'd3-array';
 import { asc, countDistinct, eq, sql, sum } from 'drizzle-orm';
 import { BOX_KINDS, boxKindOf, type BoxKind } from '../../core/boxes/box-kind.ts';
+import type { BoxUse } from '../../core/boxes/box-use.ts';
 import { boxWeight } from '../../core/boxes/box-weight.ts';
 import { DIVIDER_UM } from '../../core/boxes/choose-box.ts';
-import { inWalkingOrder, type Shelf } from '../../core/boxes/shelf.ts';
+import { inWalkingOrder, nameShelf, type Shelf } from '../../core/boxes/shelf.ts';
 import { compareTitles } from '../../core/checklist/compare-card-numbers.ts';
 import type { Reader } from '../database/open.ts';
 import { boxCards, boxes, dividers, ownKinds, shelves } from '../database/tables/index.ts';
@@ -20,13 +21,8 @@ export interface FilledRow {
 }
 
 /** A box that stands somewhere, with how full and how heavy it is. */
-export interface StoredBox {
-	readonly id: number;
-	readonly shelfId: number | null;
-	readonly position: number;
-	readonly name: string;
+export interface StoredBox extends Omit<BoxHead, 'kind'> {
 	readonly kind: BoxKind;
-	readonly use: (typeof boxes.$inferSelect)['use'];
 	readonly cards: number;
 	readonly grams: number;
 	/** A caution in words; null: none is needed. */
@@ -51,10 +47,37 @@ export async function readBoxKinds(db: Reader): Promise<readonly BoxKind[]> {
 	return [...BOX_KINDS, ...rows.map(({ kind }) => kind as BoxKind)];
 }
 
-/** All boxes in walking order: shelf by shelf, from the left; what stands on no shelf comes last. */
+/** A box without what is in it. */
+export interface BoxHead {
+	readonly id: number;
+	readonly shelfId: number | null;
+	readonly position: number;
+	readonly name: string;
+	/** Key of its kind. */
+	readonly kind: string;
+	readonly use: BoxUse;
+	/** "Rack A, shelf 2"; null: it stands on none. */
+	readonly shelf: string | null;
+}
+
+/** Boxes in walking order: shelf by shelf, from the left; what stands on no shelf comes last. */
+export async function readBoxHeads(db: Reader): Promise<readonly BoxHead[]> {
+	const walk = await readShelves(db);
+	const order = new Map(walk.map(({ id }, i) => [id, i]));
+	const names = new Map(walk.map((shelf) => [shelf.id, nameShelf(shelf)]));
+	const shelfOf = ({ shelfId }: { readonly shelfId: number | null }) =>
+		order.get(shelfId ?? 0) ?? Number.MAX_SAFE_INTEGER;
+	const all = await db.select().from(boxes).orderBy(asc(boxes.position), asc(boxes.id));
+	return all
+		.map((box) => ({ ...box, shelf: names.get(box.shelfId ?? 0) ?? null }))
+		.sort(
+			(a, b) => shelfOf(a) - shelfOf(b) || a.position - b.position || compareTitles(a.name, b.name)
+		);
+}
+
+/** All boxes in walking order, with how full and how heavy each is. */
 export async function readBoxes(db: Reader): Promise<readonly StoredBox[]> {
 	const kinds = await readBoxKinds(db);
-	const order = new Map((await readShelves(db)).map(({ id }, i) => [id, i]));
 	const filled = await db
 		.select({
 			boxId: dividers.boxId,
@@ -68,34 +91,25 @@ export async function readBoxes(db: Reader): Promise<readonly StoredBox[]> {
 		.leftJoin(boxCards, eq(boxCards.dividerId, dividers.id))
 		.groupBy(dividers.boxId, dividers.row);
 	const rowsOf = group(filled, ({ boxId }) => boxId);
-	const all = await db.select().from(boxes).orderBy(asc(boxes.position), asc(boxes.id));
-	const shelfOf = ({ shelfId }: { readonly shelfId: number | null }) =>
-		shelfId === null ? Infinity : (order.get(shelfId) ?? Infinity);
-	return all
-		.map(({ kind: key, ...box }): StoredBox => {
-			const kind = boxKindOf(key, kinds);
-			const own = rowsOf.get(box.id) ?? [];
-			const last = Math.max(kind.rows, ...own.map(({ row }) => row));
-			const rows = Array.from({ length: last }, (_, i) => {
-				const there = own.find(({ row }) => row === i + 1);
-				const usedUm = there ? (there.um ?? 0) + there.dividers * DIVIDER_UM : 0;
-				return { row: i + 1, cards: there?.cards ?? 0, usedUm };
-			});
-			const cardsG = own.reduce((total, { mg }) => total + (mg ?? 0), 0) / 1000;
-			const { grams, caution } = boxWeight([], kind.tareG + cardsG);
-			return {
-				...box,
-				kind,
-				rows,
-				grams,
-				caution,
-				cards: rows.reduce((total, row) => total + row.cards, 0),
-				fill: rows.reduce((total, row) => total + row.usedUm, 0) / (kind.rowMm * 1000 * kind.rows)
-			};
-		})
-		.sort((a, b) =>
-			shelfOf(a) === shelfOf(b)
-				? a.position - b.position || compareTitles(a.name, b.name)
-				: shelfOf(a) - shelfOf(b)
-		);
+	return (await readBoxHeads(db)).map(({ kind: key, ...box }): StoredBox => {
+		const kind = boxKindOf(key, kinds);
+		const own = rowsOf.get(box.id) ?? [];
+		const last = Math.max(kind.rows, ...own.map(({ row }) => row));
+		const rows = Array.from({ length: last }, (_, i) => {
+			const there = own.find(({ row }) => row === i + 1);
+			const usedUm = there ? (there.um ?? 0) + there.dividers * DIVIDER_UM : 0;
+			return { row: i + 1, cards: there?.cards ?? 0, usedUm };
+		});
+		const cardsG = own.reduce((total, { mg }) => total + (mg ?? 0), 0) / 1000;
+		const { grams, caution } = boxWeight([], kind.tareG + cardsG);
+		return {
+			...box,
+			kind,
+			rows,
+			grams,
+			caution,
+			cards: rows.reduce((total, row) => total + row.cards, 0),
+			fill: rows.reduce((total, row) => total + row.usedUm, 0) / (kind.rowMm * 1000 * kind.rows)
+		};
+	});
 }

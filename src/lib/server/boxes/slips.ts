@@ -1,25 +1,9 @@
-import { group } from 'd3-array';
-import { and, asc, count, eq, inArray, sql } from 'drizzle-orm';
-import { pullList, putAway, type DividerPlace, type StackCard } from '../../core/boxes/put-away.ts';
+import { asc, count, eq, inArray, sql } from 'drizzle-orm';
 import type { SlipSort, SlipState } from '../../core/boxes/slip-line.ts';
-import { strayLabel } from '../../core/boxes/plan-boxes.ts';
-import { nameShelf } from '../../core/boxes/shelf.ts';
 import type { Reader } from '../database/open.ts';
-import {
-	boxCards,
-	cards,
-	copies,
-	dividers,
-	parallels,
-	releases,
-	slipLines,
-	slips,
-	variants
-} from '../database/tables/index.ts';
-import { valuableFrom } from './holder-tiers.ts';
-import { homelessCopies } from './homeless.ts';
-import { readBoxes, readShelves } from './read-storage.ts';
-import { readDividers, type StoredDivider } from './read-box.ts';
+import { readJoined } from '../database/read-joined.ts';
+import { parallels, slipLines, slips, variants } from '../database/tables/index.ts';
+import { placesToPull, placesToPut, type SlipCard, type SlipPlace } from './slip-places.ts';
 
 /** A line of a slip in walking order: which card, where, and between which. */
 export interface SlipLine {
@@ -31,17 +15,7 @@ export interface SlipLine {
 	readonly card: string;
 	readonly release: string;
 	/** Where it stands or goes; null: it stands nowhere, or its set has no divider yet. */
-	readonly place: {
-		readonly dividerId: number;
-		readonly box: string;
-		readonly boxId: number;
-		/** "Rack A, shelf 2" */
-		readonly shelf: string | null;
-		readonly row: number;
-		readonly divider: string;
-		readonly after: string | null;
-		readonly before: string | null;
-	} | null;
+	readonly place: SlipPlace | null;
 }
 
 export interface OpenSlip {
@@ -74,28 +48,26 @@ export async function listSlips(db: Reader) {
 export async function readSlip(db: Reader, id: number): Promise<OpenSlip | null> {
 	const [slip] = await db.select().from(slips).where(eq(slips.id, id));
 	if (!slip) return null;
-	const rows = await db
-		.select({
-			id: slipLines.id,
-			copyId: slipLines.copyId,
-			quantity: slipLines.quantity,
-			state: slipLines.state,
-			releaseId: copies.releaseId,
-			release: releases.key,
-			releaseName: releases.name,
-			year: releases.year,
-			cardKey: copies.cardKey,
-			parallel: copies.parallelKey,
-			variant: copies.variantKey,
-			number: cards.number,
-			title: cards.title
-		})
-		.from(slipLines)
-		.innerJoin(copies, eq(slipLines.copyId, copies.id))
-		.innerJoin(releases, eq(copies.releaseId, releases.id))
-		.leftJoin(cards, and(eq(cards.releaseId, copies.releaseId), eq(cards.key, copies.cardKey)))
-		.where(eq(slipLines.slipId, id))
-		.orderBy(asc(slipLines.id));
+	const rows = await readJoined<Row>(
+		db,
+		{
+			id: sql`l.id`,
+			copyId: sql`l.copy_id`,
+			quantity: sql`l.quantity`,
+			state: sql`l.state`,
+			releaseId: sql`c.release_id`,
+			releaseName: sql`r.name`,
+			year: sql`r.year`,
+			cardKey: sql`c.card_key`,
+			parallel: sql`c.parallel_key`,
+			variant: sql`c.variant_key`,
+			number: sql`k.number`,
+			title: sql`k.title`
+		},
+		sql`slip_lines l join copies c on c.id = l.copy_id join releases r on r.id = c.release_id
+			left join cards k on k.release_id = c.release_id and k.key = c.card_key
+			where l.slip_id = ${id}`
+	);
 	const finish = await finishNames(db, rows);
 	const waiting = rows.filter(({ state }) => state === 'open' || state === 'skipped');
 	const places =
@@ -115,154 +87,15 @@ export async function readSlip(db: Reader, id: number): Promise<OpenSlip | null>
 	return { ...slip, lines: lines.sort((a, b) => compare(order(a), order(b)) || a.id - b.id) };
 }
 
-interface Row {
-	readonly id: number;
-	readonly copyId: number;
-	readonly releaseId: number;
-	readonly release: string;
-	readonly year: string;
-	readonly number: string | null;
-	readonly title: string | null;
-	readonly cardKey: string;
-	readonly parallel: string | null;
-	readonly variant: string | null;
-}
-type Places = ReadonlyMap<
-	number,
-	{ readonly place: NonNullable<SlipLine['place']>; readonly order: number }
->;
-
 const compare = (a: number, b: number) => (a === b ? 0 : a - b);
 
-/** Where cards go: behind the divider of their set in a box for such copies, or among strays. */
-async function placesToPut(db: Reader, rows: readonly Row[]): Promise<Places> {
-	if (rows.length === 0) return new Map();
-	const free = await homelessCopies(db, await valuableFrom(db), {
-		copies: rows.map(({ copyId }) => copyId)
-	});
-	const useOf = new Map(free.map(({ id, use }) => [id, use]));
-	const walk = await readWalk(
-		db,
-		rows.map(({ releaseId }) => releaseId)
-	);
-	const places: Walked[] = [];
-	const stack: StackCard[] = [];
-	for (const [set, own] of group(
-		rows,
-		(row) => `${useOf.get(row.copyId) ?? ''} ${row.releaseId}`
-	)) {
-		const [first] = own;
-		const use = useOf.get(first?.copyId ?? 0);
-		if (!first || !use) continue;
-		const there = walk.filter((one) => one.use === use);
-		const mine = there.filter(({ divider }) => divider.releaseId === first.releaseId);
-		const among = there.filter(
-			({ divider }) =>
-				divider.releaseId === null &&
-				divider.standing.some(({ release }) => release === first.release)
-		);
-		const strays = there.filter(({ divider }) => divider.label === strayLabel(first.year));
-		const chosen = [mine, among, strays].find(({ length }) => length > 0) ?? [];
-		places.push(...chosen.map((one) => ({ ...one, set })));
-		stack.push(...own.map((row) => asStack(row, set)));
-	}
-	return onSlip(putAway(stack, asPlaces(places)).lines, places);
-}
-
-/** Where cards stand: behind which divider, between which. */
-async function placesToPull(db: Reader, rows: readonly Row[]): Promise<Places> {
-	if (rows.length === 0) return new Map();
-	const standing = await db
-		.select({ copyId: boxCards.copyId, dividerId: boxCards.dividerId })
-		.from(boxCards)
-		.where(
-			inArray(
-				boxCards.copyId,
-				rows.map(({ copyId }) => copyId)
-			)
-		);
-	const dividerOf = new Map(standing.map((row) => [row.copyId, row.dividerId]));
-	const walk = await readWalk(db, [], [...new Set(dividerOf.values())]);
-	const places = walk.map((one) => ({ ...one, set: String(one.divider.id) }));
-	const stack = rows.flatMap((row) => {
-		const divider = dividerOf.get(row.copyId);
-		return divider === undefined ? [] : [asStack(row, String(divider))];
-	});
-	return onSlip(pullList(stack, asPlaces(places)).lines, places);
-}
-
-interface Walked {
-	readonly divider: StoredDivider;
-	readonly box: string;
-	readonly shelf: string | null;
-	readonly use: string;
-	/** Which cards of the stack go there. */
-	readonly set: string;
-}
-
-/** Dividers of some sets, and of strays, in walking order, with what stands behind each. */
-async function readWalk(
-	db: Reader,
-	releaseIds: readonly number[],
-	only?: readonly number[]
-): Promise<readonly Walked[]> {
-	const all = await db.select().from(dividers);
-	const wanted = new Set(releaseIds);
-	const ids =
-		only ??
-		all.filter(({ releaseId }) => releaseId === null || wanted.has(releaseId)).map(({ id }) => id);
-	const order = await readBoxes(db);
-	const shelfOf = new Map((await readShelves(db)).map((shelf) => [shelf.id, nameShelf(shelf)]));
-	const byBox = group(await readDividers(db, { ids }), ({ boxId }) => boxId);
-	return order.flatMap((box) =>
-		(byBox.get(box.id) ?? []).map((divider) => ({
-			divider,
-			box: box.name,
-			shelf: shelfOf.get(box.shelfId ?? 0) ?? null,
-			use: box.use,
-			set: ''
-		}))
-	);
-}
-
-const asStack = ({ id, number, title, cardKey }: Row, set: string): StackCard => ({
-	key: String(id),
-	set,
-	number,
-	title: title ?? cardKey
-});
-
-/** Places by their place in the list: names are put in afterwards. */
-const asPlaces = (places: readonly Walked[]): readonly DividerPlace[] =>
-	places.map(({ divider, set }, i) => ({
-		box: String(i),
-		row: divider.row,
-		divider: String(divider.id),
-		set,
-		numbers: divider.standing.flatMap(({ number }) => number ?? []),
-		titles: divider.standing.filter(({ number }) => number === null).map(({ title }) => title)
-	}));
-
-function onSlip(lines: ReturnType<typeof putAway>['lines'], places: readonly Walked[]): Places {
-	return new Map(
-		lines.flatMap(({ card, box, after, before }, i) => {
-			const there = places[Number(box)];
-			if (!there) return [];
-			const { divider, box: name, shelf } = there;
-			const place = {
-				dividerId: divider.id,
-				box: name,
-				boxId: divider.boxId,
-				shelf,
-				row: divider.row,
-				divider: divider.label,
-				after,
-				before
-			};
-			return [[Number(card), { place, order: i }] as const];
-		})
-	);
-}
+type Row = SlipCard & {
+	readonly quantity: number;
+	readonly state: SlipState;
+	readonly releaseName: string;
+	readonly parallel: string | null;
+	readonly variant: string | null;
+};
 
 /** What of a version stands beside its card: names of parallel and variant. */
 async function finishNames(db: Reader, rows: readonly Row[]) {

@@ -1,4 +1,5 @@
 import { group, max } from 'd3-array';
+import { setImmediate } from 'node:timers/promises';
 import { adviseShelves } from '../../core/boxes/advise-shelves.ts';
 import { boxKindOf } from '../../core/boxes/box-kind.ts';
 import type { BoxUse } from '../../core/boxes/box-use.ts';
@@ -134,7 +135,11 @@ async function openStander(record: Recorder, tx: Transaction, plan: StoragePlan)
 				ids.map(() => 1)
 			),
 		async finish() {
-			for (const { use, sets, dividers: ids, um } of parts.values()) await deal(use, sets, ids, um);
+			for (const { use, sets, dividers: ids, um } of parts.values()) {
+				await deal(use, sets, ids, um);
+				// Others are answered in between.
+				await setImmediate();
+			}
 		},
 		count: () => count
 	};

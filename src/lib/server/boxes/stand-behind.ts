@@ -1,7 +1,7 @@
 import { and, eq } from 'drizzle-orm';
 import type { OneCard } from '../../core/boxes/one-card.ts';
 import type { Transaction } from '../database/open.ts';
-import { boxCards } from '../database/tables/index.ts';
+import { boxCards, copies } from '../database/tables/index.ts';
 import type { Recorder } from '../journal/record.ts';
 
 /** Stands cards of copies behind a divider, beside those of the same copies that are there. */
@@ -50,4 +50,21 @@ export async function takeOut(
 		else await record.update(boxCards, row.id, { quantity: row.quantity - taken });
 	}
 	return quantity - left;
+}
+
+/** One card of a pile became a copy of its own: where all of the pile stood in boxes, it stands there still. */
+export async function passOn(
+	record: Recorder,
+	tx: Transaction,
+	fromId: number,
+	toId: number
+): Promise<void> {
+	const rows = await tx.select().from(boxCards).where(eq(boxCards.copyId, fromId));
+	const [pile] = await tx.select().from(copies).where(eq(copies.id, fromId));
+	const [first] = rows;
+	const standing = rows.reduce((sum, { quantity }) => sum + quantity, 0);
+	if (!first || !pile || standing <= pile.quantity) return;
+	const { id: _, ...place } = first;
+	await takeOut(record, tx, fromId, 1, first.dividerId);
+	await record.insert(boxCards, [{ ...place, copyId: toId, quantity: 1 }]);
 }

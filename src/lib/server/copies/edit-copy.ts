@@ -4,6 +4,8 @@ import { parseVersionKey } from '../../core/checklist/version-key.ts';
 import type { Release } from '../../core/checklist/release.ts';
 import { checkCopy, repeatedSerials } from '../../core/goal/check-copy.ts';
 import { good, type Outcome, type Problem } from '../../core/problem.ts';
+import { measureAnew } from '../boxes/measure-anew.ts';
+import { passOn } from '../boxes/stand-behind.ts';
 import type { Collection, Transaction } from '../database/open.ts';
 import { copies } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
@@ -64,6 +66,7 @@ export function editCopy(
 		const problems = problemsOf(release, wanted, { ...before, ...row });
 		if (problems.length > 0) return refused(problems);
 		await record.update(copies, id, row);
+		await measureAnew(record, tx, id);
 		return {
 			value: good({ id }, await warningsOf(tx, releaseId, wanted)),
 			label: `Change a copy: ${titleOf(release, wanted)}`,
@@ -84,6 +87,7 @@ export function splitCopy(collection: Collection, id: number): Promise<Done> {
 		await record.update(copies, id, { quantity: row.quantity - 1 });
 		const [one] = await record.insert(copies, [{ ...same, quantity: 1 }]);
 		if (!one) throw new RangeError(`splitCopy: ${id} was not split`);
+		await passOn(record, tx, id, one.id);
 		return {
 			value: good({ id: one.id }),
 			label: `Split a card off a pile`,

@@ -42,7 +42,7 @@
 			{#each dividers as { id, label, um, cards } (id)}
 				<button
 					class={[
-						'flex min-w-1 items-center overflow-hidden border-l-3 px-1.5 text-left text-sm whitespace-nowrap hover:bg-primary/35',
+						'flex min-w-6 items-center overflow-hidden border-l-3 px-1.5 text-left text-sm whitespace-nowrap hover:bg-primary/35',
 						open === id ? 'border-primary bg-primary/40' : 'border-accent bg-primary/20'
 					]}
 					style:width="{(100 * um) / wholeUm}%"

@@ -12,7 +12,9 @@ describe('the keys of a view', () => {
 		['/releases/harbour-lights-1994', 'Space'],
 		['/releases/harbour-lights-1994/edit', 'Ctrl S'],
 		['/releases/harbour-lights-1994/cards/base-1', 'x'],
-		['/binders/1', '← →']
+		['/binders/1', '← →'],
+		['/boxes/slips/1', 'd'],
+		['/boxes/questions', 'f  o  g']
 	])('%s has %s', (path, key) => {
 		expect(does(path)).toContain(key);
 	});

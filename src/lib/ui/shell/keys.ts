@@ -49,6 +49,17 @@ const SHOW: readonly KeyHint[] = [
 	{ keys: 'Esc', does: 'leave the show' }
 ];
 
+const SLIP: readonly KeyHint[] = [
+	{ keys: 'd', does: 'done: put away, or got it' },
+	{ keys: 'k', does: 'skip it for now' },
+	{ keys: 'n', does: 'it is not there' }
+];
+
+const QUESTIONS: readonly KeyHint[] = [
+	{ keys: 'f  o  g', does: 'not there: found, out, gone' },
+	{ keys: 'l  h  n', does: 'not recorded: log it, it is here now, no' }
+];
+
 export function keysOf(pathname: string): readonly KeyHint[] {
 	if (/^\/log$/.test(pathname)) {
 		return [{ keys: 'Enter', does: 'apply the entry line' }, ...WALL, ...EVERYWHERE];
@@ -63,5 +74,7 @@ export function keysOf(pathname: string): readonly KeyHint[] {
 	if (/^\/log\/stack/.test(pathname)) return [...STACK, ...EVERYWHERE];
 	if (/^\/binders\/\d+\/show$/.test(pathname)) return [...SHOW, ...EVERYWHERE];
 	if (/^\/binders\/(\d+|side-by-side)$/.test(pathname)) return [...SPREAD, ...EVERYWHERE];
+	if (/^\/boxes\/slips\/\d+$/.test(pathname)) return [...SLIP, ...EVERYWHERE];
+	if (/^\/boxes\/questions$/.test(pathname)) return [...QUESTIONS, ...EVERYWHERE];
 	return EVERYWHERE;
 }

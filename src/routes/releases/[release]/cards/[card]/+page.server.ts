@@ -5,6 +5,7 @@ import { variantsOf } from '$lib/core/checklist/variant';
 import { parseVersionKey } from '$lib/core/checklist/version-key';
 import { repeatedSerials } from '$lib/core/goal/check-copy';
 import { nameVersion } from '$lib/core/checklist/name-version';
+import { placesOfCopies } from '$lib/server/boxes/places-of';
 import { stackSlots } from '$lib/server/goals/stack-slots';
 import { theCollection } from '$lib/server/collection';
 import { readCopies } from '$lib/server/copies/read-copies';
@@ -29,6 +30,10 @@ export const load = async ({ params, depends }) => {
 		db,
 		own.map(({ id }) => id)
 	);
+	const placeOf = await placesOfCopies(
+		db,
+		own.map(({ id }) => id)
+	);
 	const neighbour = (step: 1 | -1) => numbering.cards[at + step]?.card ?? null;
 	return {
 		card,
@@ -43,7 +48,9 @@ export const load = async ({ params, depends }) => {
 		variants: variantsOf(release.variants, section, card),
 		copies: own.map((copy) => ({
 			...copy,
-			photos: photos.filter(({ copyId }) => copyId === copy.id)
+			photos: photos.filter(({ copyId }) => copyId === copy.id),
+			/** Boxes and binders it is in. */
+			places: placeOf.get(copy.id) ?? []
 		})),
 		repeated: repeatedSerials(own),
 		/** What goals make of it, slot by slot. */

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { resolve } from '$app/paths';
+	import { HOLDER_KINDS } from '$lib/core/boxes/holder-kind';
 	import { thumbnailOf } from '$lib/ui/card-picture/thumbnail';
 	import type { CopyRecord } from '$lib/core/goal/copy-record';
 	import { nameQuality } from '$lib/core/goal/explain-copies';
@@ -10,6 +11,11 @@
 	interface Props {
 		copy: CopyRecord & {
 			readonly id: number;
+			readonly places: readonly {
+				readonly name: string;
+				readonly boxId: number | null;
+				readonly row: number | null;
+			}[];
 			readonly photos: readonly { readonly id: number; readonly hash: string }[];
 		};
 		desk: CopyDesk;
@@ -22,6 +28,7 @@
 			...(copy.attributes ?? []),
 			copy.status === 'kept' ? '' : copy.status,
 			copy.place ? `in ${copy.place}` : '',
+			HOLDER_KINDS.find(({ key }) => key === copy.holder)?.name.toLowerCase(),
 			copy.valueMinor === undefined
 				? ''
 				: `worth ${formatMoney(copy.valueMinor, copy.currency ?? 'EUR')}${copy.valueSource ? ` (${[copy.valueSource, copy.valueOn].filter(Boolean).join(', ')})` : ''}`,
@@ -36,7 +43,12 @@
 	<span class="w-28 shrink-0"
 		>{copy.quantity > 1 ? `${copy.quantity} × ` : ''}{nameQuality(copy)}</span
 	>
-	<span class="min-w-0 flex-1 basis-60 wrap-break-word quiet">{line}</span>
+	<span class="min-w-0 flex-1 basis-60 wrap-break-word quiet"
+		>{#each copy.places as { name, boxId, row }, i (i)}{#if boxId === null}{name}{:else}<a
+					class="prose-link"
+					href={resolve('/boxes/[box=id]', { box: String(boxId) })}>{name}, row {row}</a
+				>{/if}{i < copy.places.length - 1 || line ? ' · ' : ''}{/each}{line}</span
+	>
 	{#if copy.quantity > 1}
 		<button
 			class="btn btn-ghost btn-sm"
