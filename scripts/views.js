@@ -20,32 +20,9 @@ export const VIEWS = [
 		}
 	},
 	{
-		name: 'outline',
-		path: '/releases/outline',
-		act: async (page) => {
-			await page.getByRole('button', { name: 'Begin with an example' }).click();
-			const area = page.getByLabel('Outline');
-			await area.fill(`${await area.inputValue()}\nparallel Night: Base /90, Dogs /30`);
-		}
-	},
-	{
 		name: 'side-by-side',
 		path: '/releases/compare?left=harbour-lights-1994&right=harbour-lights-1995',
 		act: (page) => page.getByText('Fresnel', { exact: true }).first().scrollIntoViewIfNeeded()
-	},
-	{
-		name: 'edit',
-		path: '/releases/harbour-lights-1994/edit',
-		act: async (page) => {
-			await page.getByLabel('Choose 2', { exact: true }).click();
-			await page.getByLabel('Choose 6', { exact: true }).click({ modifiers: ['Shift'] });
-			await page.getByLabel('Title of 1', { exact: true }).fill('Pilot’s Chair, by night');
-		}
-	},
-	{
-		name: 'goal-new',
-		path: '/goals/new',
-		act: (page) => page.getByLabel('Strict master').check()
 	},
 	{ name: 'goal', path: '/goals/1' },
 	{
@@ -63,7 +40,6 @@ export const VIEWS = [
 		path: '/releases/harbour-lights-1994/cards/base-201',
 		act: (page) => page.getByRole('button', { name: 'Describe' }).first().click()
 	},
-	{ name: 'binders', path: '/binders' },
 	{
 		name: 'binder',
 		path: '/binders/1',
@@ -73,14 +49,28 @@ export const VIEWS = [
 		}
 	},
 	{ name: 'boxes', path: '/boxes' },
+	{
+		name: 'box',
+		path: '/boxes/16',
+		act: (page) => page.getByRole('list', { name: 'Rows' }).getByRole('button').nth(1).click()
+	},
+	{ name: 'holders', path: '/boxes/holders' },
+	{
+		name: 'labels',
+		path: '/boxes/labels',
+		act: (page) => page.getByRole('button', { name: 'Start at label 3' }).click()
+	},
+	{
+		name: 'sorting',
+		path: '/boxes/sorting?release=harbour-lights-1994',
+		act: async (page) => {
+			await page.getByRole('button', { name: 'Make a slip: Deal in passes' }).click();
+			await page.getByRole('list', { name: 'Sorting slip' }).waitFor();
+		}
+	},
 	{ name: 'moves', path: '/binders/1/moves' },
 	{ name: 'supplies', path: '/binders/1/supplies', theme: 'jade-night' },
-	{
-		name: 'phone-stack',
-		path: '/log/stack?release=harbour-lights-1994',
-		size: { width: 390, height: 844 },
-		act: (page) => takeCards(page, ['23', '8'])
-	},
+	{ name: 'phone-put-away', path: '/boxes/slips/1', size: { width: 390, height: 844 } },
 	{ name: 'phone-wants', path: '/goals/1/wants', size: { width: 390, height: 844 } }
 ];
 

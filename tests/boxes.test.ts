@@ -156,6 +156,8 @@ test('a pile is sorted by a slip with a timer; timed passes become one’s own t
 	await expect(
 		slip.getByRole('list', { name: 'Piles of step 2' }).getByRole('listitem').first()
 	).toContainText('P1–P');
+	await page.getByLabel('Which pile takes').fill('P1');
+	await expect(slip).toContainText('pile 1');
 	await page.getByRole('button', { name: 'Start', exact: true }).click();
 	await expect(page.getByLabel('Time of step 1')).toHaveText('0:02');
 	await page.getByRole('button', { name: 'Pause' }).click();

@@ -15,6 +15,8 @@ export const BasementSchema = Type.Object(
 		/** When everything was put into boxes as planned; what came later has no place. */
 		stoodAt: Moment,
 		laterAt: Moment,
+		/** Where all binders stand, and since when. */
+		binders: Type.Object({ at: Moment, unit: Line, level: Type.Integer() }, closed),
 		shelves: Type.Array(ShelfSchema),
 		sets: Type.Array(
 			Type.Object(

@@ -60,7 +60,7 @@ export function drawLabels(
 }
 
 /** The lines of a label, of as many labels as they take. */
-export function layOut(
+function layOut(
 	sheet: Sheet,
 	{ title, lines }: LabelText,
 	width: number,

@@ -4,7 +4,7 @@ import { takeStock } from '../../core/boxes/take-stock.ts';
 import { good, type Outcome } from '../../core/problem.ts';
 import { readEntry } from '../copies/read-entry.ts';
 import type { Collection, Reader } from '../database/open.ts';
-import { boxCards, boxes, copies, discrepancies, dividers } from '../database/tables/index.ts';
+import { boxes, discrepancies, dividers } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
 import { readDividers } from './read-box.ts';
 
@@ -85,15 +85,10 @@ export async function listDiscrepancies(db: Reader) {
 			divider: dividers.label,
 			row: dividers.row,
 			boxId: boxes.id,
-			box: boxes.name,
-			recorded: boxCards.quantity,
-			owned: copies.quantity
+			box: boxes.name
 		})
 		.from(discrepancies)
 		.leftJoin(dividers, eq(discrepancies.dividerId, dividers.id))
 		.leftJoin(boxes, eq(dividers.boxId, boxes.id))
-		.leftJoin(copies, eq(discrepancies.copyId, copies.id))
-		.leftJoin(boxCards, eq(boxCards.copyId, copies.id))
-		.groupBy(discrepancies.id)
 		.orderBy(asc(discrepancies.id));
 }

@@ -2,11 +2,14 @@ import { readOutline } from '../../core/checklist/outline/read-outline.ts';
 import type { Release } from '../../core/checklist/release.ts';
 import { bad, good, type Outcome } from '../../core/problem.ts';
 import type { Basement } from '../../schemas/basement.ts';
-import { saveShelf } from '../boxes/edit-storage.ts';
+import { listBinders } from '../binders/read-binder.ts';
+import { placeBinder, saveShelf } from '../boxes/edit-storage.ts';
+import { readShelves } from '../boxes/read-storage.ts';
 import { makeSlip } from '../boxes/change-slips.ts';
 import { standAsPlanned } from '../boxes/stand-as-planned.ts';
 import { addCopy } from '../copies/edit-copy.ts';
 import { logLine } from '../copies/log.ts';
+import type { Collection } from '../database/open.ts';
 import { importRelease } from '../releases/import-release.ts';
 import type { DemoStep } from './demo-step.ts';
 import { must } from './must.ts';
@@ -42,12 +45,21 @@ export function basementSteps(basement: Basement): readonly DemoStep[] {
 			when: laterAt,
 			take: async (then) => must(await logLine(then, release, log(line, 'near mint')))
 		})),
+		{ when: basement.binders.at, take: (then) => placeBinders(then, basement.binders) },
 		{
 			when: laterAt,
 			take: async (then) =>
 				must(await makeSlip(then, 'put away', 'From the fair at Marram Point', { of: 'homeless' }))
 		}
 	];
+}
+
+async function placeBinders(then: Collection, { unit, level }: Basement['binders']): Promise<void> {
+	const shelves = await readShelves(then.db);
+	const shelf = shelves.find((one) => one.unit === unit && one.level === level);
+	for (const { id } of await listBinders(then.db)) {
+		must(await placeBinder(then, id, shelf?.id ?? null));
+	}
 }
 
 /** A set out of its outline, with titles made of the words in turn, and its stock where that is thin. */

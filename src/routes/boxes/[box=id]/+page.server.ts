@@ -1,3 +1,4 @@
+import { group } from 'd3-array';
 import { error, fail, redirect } from '@sveltejs/kit';
 import type { Outcome } from '$lib/core/problem';
 import { foldRuns } from '$lib/core/checklist/fold-runs';
@@ -24,16 +25,27 @@ export const load = async ({ params, depends }) => {
 	const box = await readBox(db, Number(params.box));
 	if (!box) error(404, 'There is no such box.');
 	const { dividers, ...head } = box;
+	const releases = await listReleaseNames(db);
 	return {
 		box: head,
 		respacing: respacingOf(box),
 		kinds: await readBoxKinds(db),
 		shelves: await readShelves(db),
-		releases: await listReleaseNames(db),
+		releases,
 		dividers: dividers.map(({ standing, ...divider }) => ({
 			...divider,
-			release: standing[0]?.release ?? null,
-			numbers: foldRuns(standing.flatMap(({ number }) => number ?? [])),
+			/** Sets behind it: of strays there may be several. */
+			releases: [...new Set(standing.map(({ release }) => release))].map((key) => ({
+				key,
+				name: releases.find((one) => one.key === key)?.name ?? key
+			})),
+			numbers: [...group(standing, ({ release }) => release)]
+				.map(([key, own]) => {
+					const runs = foldRuns(own.flatMap(({ number }) => number ?? []));
+					const name = releases.find((one) => one.key === key)?.name ?? key;
+					return divider.releaseId === null && runs ? `${name}: ${runs}` : runs;
+				})
+				.join('; '),
 			titles: standing.filter(({ number }) => number === null).map(({ title }) => title),
 			/** Of how many cards there are several. */
 			doubles: standing.filter(({ quantity }) => quantity > 1).length

@@ -13,7 +13,7 @@
 		readonly cards: number;
 		readonly numbers: string;
 		readonly titles: readonly string[];
-		readonly release: string | null;
+		readonly releases: readonly { readonly key: string; readonly name: string }[];
 		readonly checkedAt: string | null;
 	}
 	interface Props {
@@ -46,7 +46,7 @@
 	42 50x2”. A number stands for all its doubles, a count is taken at its word.
 </p>
 <ol class="max-w-3xl" aria-label="Stock-take" bind:this={list}>
-	{#each dividers as { id, label, row, cards, numbers, titles, release, checkedAt } (id)}
+	{#each dividers as { id, label, row, cards, numbers, titles, releases, checkedAt } (id)}
 		<li class="border-t border-base-300 py-3">
 			<p class="wrap-anywhere">
 				<span class="quiet">row {row}</span>
@@ -70,7 +70,11 @@
 					class="flex flex-1 items-end gap-2"
 				>
 					<input type="hidden" name="divider" value={id} />
-					<input type="hidden" name="release" value={release ?? ''} />
+					{#if releases.length > 1}
+						<select class="select w-32 select-sm" name="release" aria-label="Set of {label}">
+							{#each releases as { key, name } (key)}<option value={key}>{name}</option>{/each}
+						</select>
+					{:else}<input type="hidden" name="release" value={releases[0]?.key ?? ''} />{/if}
 					<input
 						class="input min-w-32 flex-1 input-sm"
 						name="line"

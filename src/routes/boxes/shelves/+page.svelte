@@ -45,13 +45,13 @@
 <section class="mb-8" aria-labelledby="shelves">
 	<h2 id="shelves" class="mb-2">Shelves</h2>
 	{@render problems('shelf')}
-	<ul class="max-w-4xl">
+	<ul class="max-w-5xl">
 		{#each data.shelves as shelf (shelf.id)}
 			<li class="flex flex-wrap items-end gap-3 border-t border-base-300 py-2">
 				<form method="POST" action="?/shelf" use:enhance class="flex flex-wrap items-end gap-3">
 					<input type="hidden" name="id" value={shelf.id} />
 					{@render field('room', 'Room', shelf.room, 'w-36')}
-					{@render field('unit', 'Shelf unit', shelf.unit, 'w-36')}
+					{@render field('unit', 'Shelf unit', shelf.unit, 'w-56')}
 					{@render field('level', 'Level', String(shelf.level), 'w-16')}
 					{@render field('lengthMm', 'Length, mm', String(shelf.lengthMm), 'w-24')}
 					{@render field(
@@ -88,7 +88,7 @@
 		class="mt-3 flex flex-wrap items-end gap-3 bg-base-200 p-3"
 	>
 		{@render field('room', 'Room of a new shelf', last?.room ?? 'Basement', 'w-36')}
-		{@render field('unit', 'Shelf unit', last?.unit ?? 'Rack A', 'w-36')}
+		{@render field('unit', 'Shelf unit', last?.unit ?? 'Rack A', 'w-56')}
 		{@render field('level', 'Level, 1 is the lowest', '1', 'w-16')}
 		{@render field('lengthMm', 'Length, mm', String(last?.lengthMm ?? 1500), 'w-24')}
 		{@render field('ratingKg', 'Bears, kg', '', 'w-24', 'not known')}

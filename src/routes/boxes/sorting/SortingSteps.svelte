@@ -32,7 +32,15 @@
 		const [count = 1] = dealt;
 		return dealPasses(slip.numbers, [Math.ceil(slip.numbers.length / count), count]).slice(1);
 	});
+	/** A number looked up: on which pile of the step that is under way it goes. */
+	let sought = $state('');
 	const current = $derived(slip.steps.findIndex(({ isDone }) => !isDone));
+
+	const pileOf = $derived(
+		(passes[current] ?? []).findIndex((pile) =>
+			pile.some((number) => number.toLowerCase() === sought.trim().toLowerCase())
+		)
+	);
 
 	async function save(steps: readonly Step[] | null, finished?: number) {
 		const { release, cards, way } = slip;
@@ -90,11 +98,33 @@
 				{#if step.piles > 0}
 					<ol class="mt-2 ml-9 flex flex-wrap gap-2" aria-label="Piles of step {i + 1}">
 						{#each passes[i] ?? [] as pile, p (p)}
-							<li class="border border-base-300 bg-base-200 px-2.5 py-1">
-								<span class="mr-1 quiet">{p + 1}</span>{namePile(pile, slip.numbers)}
+							<li
+								class={[
+									'border px-2.5 py-1',
+									i === current && p === pileOf
+										? 'border-primary bg-primary text-primary-content'
+										: 'border-base-300 bg-base-200'
+								]}
+								title={pile.join(', ')}
+							>
+								<span class="mr-1 font-serif">{p + 1}</span>{namePile(pile, slip.numbers)}
 							</li>
 						{/each}
 					</ol>
+					{#if i === current}
+						<label class="mt-2 ml-9 flex items-center gap-2"
+							><span class="quiet">Which pile takes</span>
+							<input
+								class="input w-24 input-sm"
+								bind:value={sought}
+								placeholder="number"
+								autocomplete="off"
+							/>
+							<strong class="font-semibold" role="status"
+								>{pileOf >= 0 ? `pile ${pileOf + 1}` : sought.trim() ? 'none' : ''}</strong
+							></label
+						>
+					{/if}
 					<p class="mt-1 ml-9 text-sm quiet">
 						Then lay the piles on each other, the first in front, and go on with the next step.
 					</p>
