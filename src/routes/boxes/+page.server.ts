@@ -1,5 +1,5 @@
 import { fail } from '@sveltejs/kit';
-import { moveBoxes } from '$lib/server/boxes/edit-storage';
+import { moveBoxes } from '$lib/server/boxes/edit-boxes';
 import { readRoom } from '$lib/server/boxes/read-room';
 import { theCollection } from '$lib/server/collection';
 import { listTrays } from '$lib/server/copies/trays';

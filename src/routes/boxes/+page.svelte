@@ -136,7 +136,11 @@
 				{#each data.trays as { id, tray, name, cards: own } (id)}
 					<li class="border-2 border-t-0 border-base-content/45 px-3 py-1.5">
 						<span class="quiet">{tray}:</span>
-						{name}, <strong class="font-semibold">{countOf(own, 'card')}</strong>
+						{#if tray === 'to sort'}
+							<!-- eslint-disable-next-line svelte/no-navigation-without-resolve -- resolved, with a query behind it -->
+							<a class="prose-link" href={`${resolve('/boxes/sorting')}?cards=${own}`}>{name}</a>,
+						{:else}{name},{/if}
+						<strong class="font-semibold">{countOf(own, 'card')}</strong>
 					</li>
 				{/each}
 			</ul>

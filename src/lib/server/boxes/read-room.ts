@@ -1,16 +1,18 @@
-import { asc } from 'drizzle-orm';
+import { asc, sql } from 'drizzle-orm';
 import { adviseShelves, type HeavyBox } from '../../core/boxes/advise-shelves.ts';
 import { arrangeShelf } from '../../core/boxes/arrange-shelf.ts';
 import { shelfLoad } from '../../core/boxes/box-weight.ts';
 import { binderKindOf } from '../../core/binder/binder-kind.ts';
 import { resolveLayout } from '../../core/binder/binder-layout.ts';
 import type { Reader } from '../database/open.ts';
-import { binders } from '../database/tables/index.ts';
+import { binderPockets, binders } from '../database/tables/index.ts';
 import { readOwnKinds } from '../binders/read-binder.ts';
 import { readBoxes, readShelves, type StoredBox, type StoredShelf } from './read-storage.ts';
 
 /** A binder stands upright beside the boxes; an assumption of ours. */
 const BINDER_MM = 320;
+/** Its two covers. */
+const COVERS_MM = 6;
 
 /** What stands on a shelf, as it is drawn. */
 export interface RoomItem {
@@ -44,10 +46,20 @@ const heavy = ({ id, grams, kind, shelfId }: StoredBox): HeavyBox => ({
 export async function readRoom(db: Reader) {
 	const [shelves, boxes] = [await readShelves(db), await readBoxes(db)];
 	const { binderKinds } = await readOwnKinds(db);
+	// As many volumes as have cards in them.
+	const filled = await db
+		.select({
+			id: binderPockets.binderId,
+			last: sql<number>`max(cast(${binderPockets.pocket} as integer))`
+		})
+		.from(binderPockets)
+		.groupBy(binderPockets.binderId);
+	const volumes = new Map(filled.map(({ id, last }) => [id, last]));
 	const books = (await db.select().from(binders).orderBy(asc(binders.id))).map((row) => ({
 		id: row.id,
 		name: row.name,
 		shelfId: row.shelfId,
+		volumes: volumes.get(row.id) ?? 1,
 		depthMm: binderKindOf(resolveLayout(row.layout).binderKind, binderKinds).spineDepthMm
 	}));
 	const drawn = shelves.map((shelf): RoomShelf => {
@@ -63,10 +75,10 @@ export async function readRoom(db: Reader) {
 			})),
 			...books
 				.filter(({ shelfId }) => shelfId === shelf.id)
-				.map(({ id, name, depthMm }) => ({
+				.map(({ id, name, depthMm, volumes: count }) => ({
 					key: `binder ${id}`,
 					name,
-					lengthMm: depthMm,
+					lengthMm: count * (depthMm + COVERS_MM),
 					heightMm: BINDER_MM,
 					box: null,
 					binderId: id

@@ -4,6 +4,7 @@ import { adviseShelves } from '../../core/boxes/advise-shelves.ts';
 import { boxKindOf } from '../../core/boxes/box-kind.ts';
 import type { BoxUse } from '../../core/boxes/box-use.ts';
 import { DIVIDER_UM } from '../../core/boxes/choose-box.ts';
+import { labelOf } from '../../core/boxes/plan-boxes.ts';
 import { standCards } from '../../core/boxes/stand-cards.ts';
 import { freeName } from '../../core/boxes/free-name.ts';
 import type { Collection, Transaction } from '../database/open.ts';
@@ -51,7 +52,7 @@ export function standAsPlanned(collection: Collection, options?: StorageOptions)
 				row,
 				at,
 				label,
-				release: stander.idOf(sets)
+				release: stander.idOf(sets, label)
 			});
 			await stander.stand('sets', sets, [id]);
 		}
@@ -69,7 +70,8 @@ export function standAsPlanned(collection: Collection, options?: StorageOptions)
 }
 
 interface Stander {
-	readonly idOf: (sets: readonly string[]) => number | null;
+	/** The release behind a divider; null where it is for strays. */
+	readonly idOf: (sets: readonly string[], label: string) => number | null;
 	/** Remembers a part of some sets that stands behind a divider, or stands all of it. */
 	readonly plan: (use: BoxUse, sets: readonly string[], divider: number, um: number) => void;
 	readonly stand: (
@@ -89,6 +91,7 @@ async function openStander(record: Recorder, tx: Transaction, plan: StoragePlan)
 		].flatMap(({ sets }) => sets)
 	);
 	const idOf = new Map(plan.sets.map(({ key, id }) => [key, id]));
+	const labels = new Map(plan.sets.map((set) => [set.key, labelOf(set)]));
 	const wanted = [...fresh].flatMap((key) => idOf.get(key) ?? []);
 	const copies = await homelessCopies(tx, await valuableFrom(tx), { releases: wanted });
 	const bySet = group(copies, ({ use, releaseId }) => `${use} ${releaseId}`);
@@ -118,7 +121,7 @@ async function openStander(record: Recorder, tx: Transaction, plan: StoragePlan)
 		}
 	};
 	return {
-		idOf: (sets) => (sets.length === 1 ? (idOf.get(sets[0] ?? '') ?? null) : null),
+		idOf: ([key = ''], label) => (labels.get(key) === label ? (idOf.get(key) ?? null) : null),
 		plan(use, sets, divider, um) {
 			const key = `${use} ${sets.join(' ')}`;
 			const part = parts.get(key) ?? { use, sets, dividers: [], um: [] };
@@ -174,7 +177,7 @@ async function standBox(
 	const boxId = box?.id ?? 0;
 	for (const [r, row] of rows.entries()) {
 		for (const [position, { sets, label, um }] of row.entries.entries()) {
-			const releaseId = stander.idOf(sets);
+			const releaseId = stander.idOf(sets, label);
 			const [divider] = await record.insert(dividers, [
 				{ boxId, row: r + 1, position, label, releaseId }
 			]);

@@ -8,6 +8,9 @@ import { logLine } from '../copies/log.ts';
 import { openCollection, type Collection } from '../database/open.ts';
 import { importRelease } from '../releases/import-release.ts';
 import { readSettings } from '../settings.ts';
+import { homelessCopies } from './homeless.ts';
+import { readDividers } from './read-box.ts';
+import { readBoxes } from './read-storage.ts';
 
 /** For tests: before each, an empty collection; `release` imports one, `log` puts cards in. */
 export function withStorage() {
@@ -50,6 +53,35 @@ export function withStorage() {
 		async log(release: string, line: string): Promise<void> {
 			const done = await logLine(collection, release, { line, numbering: null, parallel: null });
 			if (!done.ok) throw new RangeError(JSON.stringify(done.problems));
+		},
+		/** Cards that stand in boxes, and those that have no place. */
+		async counts() {
+			const { db } = collection;
+			const standing = (await readBoxes(db)).reduce((sum, { cards }) => sum + cards, 0);
+			const all = await homelessCopies(db, Number.MAX_SAFE_INTEGER);
+			return { standing, homeless: all.reduce((sum, { free }) => sum + free, 0) };
+		},
+		/** What stands in each row of each box: "Long box 1 / 1: A 1992 1 2 3x2". */
+		async rows(): Promise<readonly string[]> {
+			const boxes = await readBoxes(collection.db);
+			const dividers = await readDividers(collection.db, { boxes: boxes.map(({ id }) => id) });
+			return boxes.flatMap((box) =>
+				dividers
+					.filter(({ boxId }) => boxId === box.id)
+					.map(({ row, label, standing }) => {
+						const numbers = standing.map(({ number, quantity }) =>
+							quantity > 1 ? `${number ?? ''}x${quantity}` : number
+						);
+						return `${box.name} / ${row}: ${label} ${numbers.join(' ')}`;
+					})
+			);
+		},
+		async dividerOf(label: string) {
+			const boxes = await readBoxes(collection.db);
+			const all = await readDividers(collection.db, { boxes: boxes.map(({ id }) => id) });
+			const found = all.find((divider) => divider.label === label);
+			if (!found) throw new RangeError(`no divider ${label}`);
+			return found;
 		}
 	};
 }

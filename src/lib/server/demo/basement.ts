@@ -3,7 +3,7 @@ import type { Release } from '../../core/checklist/release.ts';
 import { bad, good, type Outcome } from '../../core/problem.ts';
 import type { Basement } from '../../schemas/basement.ts';
 import { listBinders } from '../binders/read-binder.ts';
-import { placeBinder, saveShelf } from '../boxes/edit-storage.ts';
+import { placeBinder, saveShelf } from '../boxes/edit-shelves.ts';
 import { readShelves } from '../boxes/read-storage.ts';
 import { makeSlip } from '../boxes/change-slips.ts';
 import { standAsPlanned } from '../boxes/stand-as-planned.ts';

@@ -5,14 +5,8 @@ import { foldRuns } from '$lib/core/checklist/fold-runs';
 import { BOX_USES } from '$lib/core/boxes/box-use';
 import { readBox } from '$lib/server/boxes/read-box';
 import { readBoxKinds, readShelves } from '$lib/server/boxes/read-storage';
-import {
-	addDivider,
-	removeBox,
-	removeDivider,
-	renameDivider,
-	saveBox,
-	shiftBox
-} from '$lib/server/boxes/edit-storage';
+import { removeBox, saveBox, shiftBox } from '$lib/server/boxes/edit-boxes';
+import { addDivider, removeDivider, renameDivider } from '$lib/server/boxes/edit-dividers';
 import { respacingOf, takeRespaceStep } from '$lib/server/boxes/respace-box';
 import { checkDivider } from '$lib/server/boxes/stock-take';
 import { theCollection } from '$lib/server/collection';

@@ -5,13 +5,8 @@ import { bad, type Outcome } from '$lib/core/problem';
 import { BoxKindSchema } from '$lib/schemas/compute-boxes';
 import { ShelfSchema } from '$lib/schemas/shelf';
 import { checkAgainst } from '$lib/schemas/validator';
-import {
-	placeBinder,
-	removeShelf,
-	saveBox,
-	saveShelf,
-	type NewShelf
-} from '$lib/server/boxes/edit-storage';
+import { saveBox } from '$lib/server/boxes/edit-boxes';
+import { placeBinder, removeShelf, saveShelf, type NewShelf } from '$lib/server/boxes/edit-shelves';
 import { readRoom } from '$lib/server/boxes/read-room';
 import { readBoxKinds } from '$lib/server/boxes/read-storage';
 import { theCollection } from '$lib/server/collection';

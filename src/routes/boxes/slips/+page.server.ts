@@ -1,5 +1,6 @@
 import { fail, redirect } from '@sveltejs/kit';
-import { makeSlip, removeSlip, type SlipSource } from '$lib/server/boxes/change-slips';
+import { makeSlip, removeSlip } from '$lib/server/boxes/change-slips';
+import type { SlipSource } from '$lib/server/boxes/find-slip-cards';
 import { copiesForBinder } from '$lib/server/boxes/copies-for-binder';
 import { listSlips } from '$lib/server/boxes/slips';
 import { listBinders } from '$lib/server/binders/read-binder';

@@ -31,7 +31,10 @@ export const load = async ({ url, depends }) => {
 			numbers: [...new Set(numbers)].sort(compareCardNumbers)
 		};
 	};
+	const cards = Number(url.searchParams.get('cards'));
 	return {
+		/** Of a pile in a tray. */
+		cards: Number.isInteger(cards) && cards > 0 ? cards : 500,
 		releases,
 		release: { key, ...(await numbersOf(key)) },
 		slip: slip && { ...slip, ...(await numbersOf(slip.release)) },

@@ -12,7 +12,7 @@
 	// Times begin with a person's own, and may be tried otherwise.
 	// svelte-ignore state_referenced_locally
 	const pile = $state({
-		cards: 500,
+		cards: data.cards,
 		mostPiles: 12,
 		cardS: Math.round(data.times.cardS * 10) / 10,
 		pileS: Math.round(data.times.pileS * 10) / 10

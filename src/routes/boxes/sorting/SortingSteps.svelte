@@ -18,6 +18,7 @@
 		const timer = setInterval(tick, 500);
 		return () => clearInterval(timer);
 	});
+	let problem = $state('');
 	type Step = SortingSlip['steps'][number];
 	const elapsed = ({ seconds, startedAt }: Step) =>
 		seconds + (startedAt === null ? 0 : Math.max(0, (now - Date.parse(startedAt)) / 1000));
@@ -52,7 +53,8 @@
 			body,
 			headers: { 'x-sveltekit-action': 'true' }
 		});
-		deserialize(await response.text());
+		const result = deserialize(await response.text());
+		problem = result.type === 'success' ? '' : 'It was not kept: reload the page and try again.';
 		await invalidateAll();
 	}
 	function change(at: number, isDone: boolean) {
@@ -134,5 +136,6 @@
 			</li>
 		{/each}
 	</ol>
+	{#if problem}<p role="alert" class="text-error">{problem}</p>{/if}
 	{#if current < 0}<p class="text-lg" role="status">Sorted. The times are kept as yours.</p>{/if}
 </section>

@@ -1,90 +1,14 @@
-import { and, eq, max } from 'drizzle-orm';
+import { eq, max } from 'drizzle-orm';
 import type { BoxUse } from '../../core/boxes/box-use.ts';
-import { nameShelf } from '../../core/boxes/shelf.ts';
 import { good, type Outcome, type Problem } from '../../core/problem.ts';
 import type { Collection, Transaction } from '../database/open.ts';
-import { binders, boxes, dividers, shelves } from '../database/tables/index.ts';
+import { boxes, dividers, shelves } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
-import { insertDivider } from './insert-divider.ts';
+import { gone } from './gone.ts';
 import { readBoxKinds } from './read-storage.ts';
 import { removeDividerRows } from './remove-divider-rows.ts';
 
 type Done = Outcome<{ readonly id: number }>;
-export type NewShelf = Omit<typeof shelves.$inferInsert, 'id'>;
-
-const gone = (what: string): Problem => ({
-	message: `there is no such ${what}`,
-	remedy: 'It may have been removed; undo brings it back.'
-});
-
-/** Adds a shelf, or changes one; a place in a unit is taken once. */
-export function saveShelf(collection: Collection, shelf: NewShelf, id?: number): Promise<Done> {
-	return makeChange(collection, async (record, tx) => {
-		const [same] = await tx
-			.select()
-			.from(shelves)
-			.where(
-				and(
-					eq(shelves.room, shelf.room),
-					eq(shelves.unit, shelf.unit),
-					eq(shelves.level, shelf.level)
-				)
-			);
-		if (same && same.id !== id) {
-			return refused([
-				{
-					field: 'level',
-					message: `${nameShelf(shelf)} is there already`,
-					remedy: 'Give it another level.'
-				}
-			]);
-		}
-		if (id === undefined) {
-			const [made] = await record.insert(shelves, [shelf]);
-			return {
-				value: good({ id: made?.id ?? 0 }),
-				label: `Shelf ${nameShelf(shelf)}`,
-				touches: []
-			};
-		}
-		const [there] = await tx.select().from(shelves).where(eq(shelves.id, id));
-		if (!there) return refused([gone('shelf')]);
-		await record.update(shelves, id, shelf);
-		return { value: good({ id }), label: `Change ${nameShelf(shelf)}`, touches: [] };
-	});
-}
-
-/** Removes a shelf; what stood on it stands on none. */
-export function removeShelf(collection: Collection, id: number): Promise<Done> {
-	return makeChange(collection, async (record, tx) => {
-		const [shelf] = await tx.select().from(shelves).where(eq(shelves.id, id));
-		if (!shelf) return refused([gone('shelf')]);
-		for (const table of [boxes, binders] as const) {
-			const own = await tx.select({ id: table.id }).from(table).where(eq(table.shelfId, id));
-			for (const one of own) await record.update(table, one.id, { shelfId: null });
-		}
-		await record.remove(shelves, [id]);
-		return { value: good({ id }), label: `Remove ${nameShelf(shelf)}`, touches: [] };
-	});
-}
-
-/** Says on which shelf a binder stands; null: on none that is known. */
-export function placeBinder(
-	collection: Collection,
-	id: number,
-	shelfId: number | null
-): Promise<Done> {
-	return makeChange(collection, async (record, tx) => {
-		const [binder] = await tx.select().from(binders).where(eq(binders.id, id));
-		const [shelf] =
-			shelfId === null ? [] : await tx.select().from(shelves).where(eq(shelves.id, shelfId));
-		if (!binder) return refused([gone('binder')]);
-		if (shelfId !== null && !shelf) return refused([gone('shelf')]);
-		await record.update(binders, id, { shelfId });
-		const label = shelf ? `${binder.name} on ${nameShelf(shelf)}` : `${binder.name} on no shelf`;
-		return { value: good({ id }), label, touches: [] };
-	});
-}
 
 export interface BoxFields {
 	readonly name: string;
@@ -178,62 +102,6 @@ export function removeBox(collection: Collection, id: number): Promise<Done> {
 		return {
 			value: good({ id }),
 			label: `Remove ${box.name}: its cards have no place`,
-			touches: []
-		};
-	});
-}
-
-/** A divider at the end of a row, for strays or a set. */
-export function addDivider(
-	collection: Collection,
-	boxId: number,
-	row: number,
-	label: string,
-	release: number | null
-): Promise<Done> {
-	return makeChange(collection, async (record, tx) => {
-		const [box] = await tx.select().from(boxes).where(eq(boxes.id, boxId));
-		if (!box) return refused([gone('box')]);
-		const kind = (await readBoxKinds(tx)).find(({ key }) => key === box.kind);
-		if (label.trim() === '' || !Number.isInteger(row) || row < 1 || row > (kind?.rows ?? 1)) {
-			return refused([
-				{
-					field: 'label',
-					message: 'this is no divider',
-					remedy: `Give it a name and a row from 1 to ${kind?.rows ?? 1}.`
-				}
-			]);
-		}
-		const there = await tx
-			.select({ position: dividers.position })
-			.from(dividers)
-			.where(and(eq(dividers.boxId, boxId), eq(dividers.row, row)));
-		const at = Math.max(-1, ...there.map(({ position }) => position)) + 1;
-		const id = await insertDivider(record, tx, { boxId, row, at, label: label.trim(), release });
-		return { value: good({ id }), label: `${box.name}: divider ${label.trim()}`, touches: [] };
-	});
-}
-
-export function renameDivider(collection: Collection, id: number, label: string): Promise<Done> {
-	return makeChange(collection, async (record, tx) => {
-		const [there] = await tx.select().from(dividers).where(eq(dividers.id, id));
-		if (!there) return refused([gone('divider')]);
-		if (label.trim() === '')
-			return refused([{ field: 'label', message: 'a divider needs a name' }]);
-		await record.update(dividers, id, { label: label.trim() });
-		return { value: good({ id }), label: `Rename a divider to ${label.trim()}`, touches: [] };
-	});
-}
-
-/** Takes a divider out; the cards behind it have no place then. */
-export function removeDivider(collection: Collection, id: number): Promise<Done> {
-	return makeChange(collection, async (record, tx) => {
-		const [there] = await tx.select().from(dividers).where(eq(dividers.id, id));
-		if (!there) return refused([gone('divider')]);
-		await removeDividerRows(record, tx, [id]);
-		return {
-			value: good({ id }),
-			label: `Take out ${there.label}: its cards have no place`,
 			touches: []
 		};
 	});

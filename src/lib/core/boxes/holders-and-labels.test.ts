@@ -1,0 +1,116 @@
+import { describe, expect, test } from 'vitest';
+import { freeName } from './free-name.ts';
+import { boxLabel, dividerTab, shelfTag } from './label-text.ts';
+import { holdersToBuy, tierMoves } from './tier-moves.ts';
+import { USUAL_TIERS } from './choose-holder.ts';
+import { useOfCopy } from './use-of-copy.ts';
+
+const shelf = (level: number, more: { lengthMm?: number; ratingG?: number | null } = {}) => ({
+	key: `s${level}`,
+	room: 'Basement',
+	unit: 'Rack A',
+	level,
+	lengthMm: 1000,
+	ratingG: null,
+	...more
+});
+describe('holders and uses', () => {
+	test('values and names move cards up and down, another thickness refits; sleeves come with rigid ones', () => {
+		const card = (key: string, valueMinor: number, holder: string | null, stockPt = 18) => ({
+			key,
+			quantity: 1,
+			valueMinor,
+			holder,
+			format: { stockPt },
+			words: [key, 'Keepers’ Dogs']
+		});
+		const cards = [
+			card('up', 150, null),
+			card('down', 60, 'top-loader-35'),
+			card('refit', 300, 'top-loader-35', 60),
+			card('right', 2500, 'magnetic-35'),
+			card('slab', 9000, 'slab')
+		];
+		const moves = tierMoves(cards, USUAL_TIERS);
+		expect(moves.map(({ card: key, direction, to }) => [key, direction, to])).toEqual([
+			['refit', 'refit', 'top-loader-75'],
+			['up', 'up', 'top-loader-35'],
+			['down', 'down', 'sleeve']
+		]);
+		expect(tierMoves(cards.slice(0, 1), USUAL_TIERS, [{ word: 'DOGS', tier: 'best' }])[0]?.to).toBe(
+			'magnetic-35'
+		);
+		expect(holdersToBuy(moves, { 'top-loader-35': 3 })).toEqual([
+			{ holder: 'sleeve', needed: 2, buy: 2 },
+			{ holder: 'top-loader-35', needed: 1, buy: 0 },
+			{ holder: 'top-loader-75', needed: 1, buy: 1 }
+		]);
+	});
+
+	test('● kept apart: graded, personal, to sell, valuables; common practice, no source', () => {
+		const plain = {
+			status: 'kept',
+			isGraded: false,
+			isPersonal: false,
+			holder: null,
+			isValuable: false
+		} as const;
+		expect(useOfCopy(plain)).toBe('sets');
+		expect(useOfCopy({ ...plain, holder: 'sleeve' })).toBe('sets');
+		expect(useOfCopy({ ...plain, holder: 'top-loader-35' })).toBe('valuables');
+		expect(useOfCopy({ ...plain, isValuable: true })).toBe('valuables');
+		expect(useOfCopy({ ...plain, status: 'to sell' })).toBe('to sell');
+		expect(useOfCopy({ ...plain, isPersonal: true, isValuable: true })).toBe('personal');
+		expect(useOfCopy({ ...plain, isGraded: true, isPersonal: true })).toBe('graded');
+	});
+});
+
+describe('labels', () => {
+	const set = {
+		name: 'Harbour Lights 1994',
+		have: 236,
+		total: 240,
+		missing: ['11', '12', '13', '97'],
+		elsewhere: [{ place: 'Bank box', numbers: ['201'] }]
+	};
+
+	test('● a box says have of total, what is missing as runs, what is kept elsewhere; common practice, no source', () => {
+		expect(
+			boxLabel({ name: 'HL', isForSets: true, link: 'http://x/boxes/1' }, [set], '1996-10-06')
+		).toEqual({
+			title: 'Harbour Lights 1994',
+			lines: ['HL · 236 of 240 · 1996-10-06', 'Missing: 11–13, 97', 'Bank box: 201'],
+			link: 'http://x/boxes/1'
+		});
+		const many = boxLabel(
+			{ name: 'Long box 4', isForSets: true },
+			[set, set, set, set],
+			'1996-10-06'
+		);
+		expect(many.lines).toHaveLength(5);
+		expect(boxLabel({ name: 'Empty', isForSets: true }, [], '1996-10-06')).toEqual({
+			title: 'Empty',
+			lines: ['1996-10-06']
+		});
+		expect(boxLabel({ name: 'Graded 1', isForSets: false }, [set], '1996-10-06').lines).toEqual([
+			'Harbour Lights 1994',
+			'1996-10-06'
+		]);
+	});
+
+	test('a tab says from which number to which, a tag what its shelf bears', () => {
+		const at = { box: 'Long box 4', row: 2 };
+		expect(dividerTab('HL', ['1', '2', '60'], at)).toEqual({
+			title: 'HL',
+			lines: ['1–60', 'Long box 4, row 2']
+		});
+		expect(dividerTab('HL', ['7'], at).lines[0]).toBe('7');
+		expect(dividerTab('HL', [], at).lines).toEqual(['Long box 4, row 2']);
+		expect(shelfTag(shelf(2, { ratingG: 60_000 }), ['A', 'B'])).toEqual({
+			title: 'Basement: Rack A, shelf 2',
+			lines: ['A, B', 'bears 60 kg, says its maker']
+		});
+		expect(freeName('Long box', new Set(['Long box 1']), 1)).toBe('Long box 2');
+		expect(freeName('A', new Set())).toBe('A');
+	});
+});

@@ -1,0 +1,105 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { adviseShelves } from './advise-shelves.ts';
+import { arrangeShelf } from './arrange-shelf.ts';
+import { inWalkingOrder } from './shelf.ts';
+
+const shelf = (level: number, more: { lengthMm?: number; ratingG?: number | null } = {}) => ({
+	key: `s${level}`,
+	room: 'Basement',
+	unit: 'Rack A',
+	level,
+	lengthMm: 1000,
+	ratingG: null,
+	...more
+});
+const box = (key: string, grams: number, on: string | null) => ({
+	key,
+	grams,
+	lengthMm: 465,
+	shelf: on
+});
+
+describe('shelves', () => {
+	test('are walked room by room, unit by unit, from the top down; units count as people do', () => {
+		const at = (room: string, unit: string, level: number) => ({ room, unit, level });
+		const walk = inWalkingOrder([
+			at('B', 'Rack 10', 1),
+			at('B', 'Rack 9', 1),
+			at('A', 'X', 1),
+			at('B', 'Rack 9', 3)
+		]);
+		expect(walk.map(({ unit, level }) => `${unit} ${level}`)).toEqual([
+			'X 1',
+			'Rack 9 3',
+			'Rack 9 1',
+			'Rack 10 1'
+		]);
+	});
+
+	test('● what is on no board of its own stands on one between: a board for each stacked box', () => {
+		const boxes = ['a', 'b', 'c'].map((key) => ({ key, lengthMm: 465 }));
+		expect(arrangeShelf(boxes, 1000)).toMatchObject({ layers: 2, boards: 1, tooLong: [] });
+		expect(arrangeShelf(boxes, 400)).toMatchObject({ layers: 3, tooLong: ['a', 'b', 'c'] });
+		expect(arrangeShelf([], 400)).toMatchObject({ layers: 0, boards: 0 });
+		expect(() => arrangeShelf(boxes, 0)).toThrow('0 mm');
+	});
+
+	test.each([
+		[
+			'a heavy box up high goes to the lowest shelf',
+			[box('h', 9600, 's4')],
+			undefined,
+			[['h', 's4', 's1']]
+		],
+		['one that stands low stays', [box('h', 9600, 's2')], undefined, []],
+		['a light one stays where it is', [box('l', 800, 's4')], undefined, []],
+		[
+			'a low shelf that does not bear it is passed over',
+			[box('h', 9600, 's4')],
+			9000,
+			[['h', 's4', 's2']]
+		],
+		[
+			'new ones: heavy low, light high',
+			[box('l', 800, null), box('h', 9600, null)],
+			undefined,
+			[
+				['h', null, 's1'],
+				['l', null, 's3']
+			]
+		]
+	] as const)('%s', (_, boxes, ratingG, moves) => {
+		const shelves = [shelf(4), shelf(3), shelf(2), shelf(1, { ratingG: ratingG ?? null })];
+		const advice = adviseShelves(boxes, shelves);
+		expect(advice.map(({ box: key, from, to }) => [key, from, to])).toEqual(moves);
+	});
+
+	test('for all rooms: advice never overloads a shelf that has a rating, nor one by length', () => {
+		const rooms = fc.record({
+			shelves: fc.array(
+				fc.record({
+					lengthMm: fc.integer({ min: 300, max: 2000 }),
+					ratingG: fc.option(fc.integer({ min: 1, max: 40_000 }))
+				}),
+				{ minLength: 1, maxLength: 5 }
+			),
+			boxes: fc.array(fc.integer({ min: 100, max: 25_000 }), { maxLength: 12 })
+		});
+		fc.assert(
+			fc.property(rooms, ({ shelves, boxes }) => {
+				const all = shelves.map((one, i) => ({ ...shelf(i + 1, one) }));
+				const advice = adviseShelves(
+					boxes.map((grams, i) => box(`b${i}`, grams, null)),
+					all
+				);
+				for (const { key, ratingG, lengthMm } of all) {
+					const own = advice.filter(({ to }) => to === key);
+					const load = own.reduce((sum, one) => sum + (boxes[Number(one.box.slice(1))] ?? 0), 0);
+					expect(load).toBeLessThanOrEqual(ratingG ?? Infinity);
+					expect(own.length * 465).toBeLessThanOrEqual(Math.max(lengthMm, 0));
+				}
+			})
+		);
+	});
+});
