@@ -4,6 +4,12 @@ import { THICKNESS_UNITS } from '../core/measuring/stock.ts';
 import { FormatSchema } from './card-format.ts';
 import { closed, Count, Holder, list, orNull, Stock, Whole, Word } from './storage.ts';
 
+/** From which value on a card is kept in what. */
+export const TiersSchema = Type.Array(
+	Type.Object({ name: Word, fromMinor: Whole, holder: Type.Enum([...HOLDER_SORTS]) }, closed),
+	{ minItems: 1, maxItems: 50 }
+);
+
 export const ChooseHolderInput = Type.Object(
 	{
 		card: Type.Object(
@@ -14,12 +20,7 @@ export const ChooseHolderInput = Type.Object(
 			},
 			closed
 		),
-		tiers: Type.Optional(
-			Type.Array(
-				Type.Object({ name: Word, fromMinor: Whole, holder: Type.Enum([...HOLDER_SORTS]) }, closed),
-				{ minItems: 1, maxItems: 50 }
-			)
-		)
+		tiers: Type.Optional(TiersSchema)
 	},
 	closed
 );

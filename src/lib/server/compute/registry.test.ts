@@ -137,6 +137,60 @@ const EXAMPLES: Readonly<Record<string, { body: unknown; holds: unknown }>> = {
 		body: { parts: [{ count: 5000 }], shelf: { otherBoxesG: [9000], ratingG: 15_000 } },
 		holds: { grams: 9000, lift: 'with care', shelf: { grams: 18_000, isOver: true } }
 	},
+	'respace-rows': {
+		// Three cards of 10 and a divider of 1 are over a row of 30: the last one goes on.
+		body: {
+			rowUm: 30,
+			rows: [
+				[
+					{ key: 'a', dividerUm: 1, cards: [{ key: 'a1', um: 10 }] },
+					{
+						key: 'b',
+						dividerUm: 1,
+						cards: [
+							{ key: 'b1', um: 10 },
+							{ key: 'b2', um: 10 }
+						]
+					}
+				],
+				[]
+			]
+		},
+		holds: { fits: true, slip: { row: 0, overUm: 2, steps: [{ run: 'b', from: 0, to: 1 }] } }
+	},
+	'move-tiers': {
+		// ● 20 and up: magnetic case. Common practice, no source.
+		body: { cards: [{ key: 'c', quantity: 1, valueMinor: 2000, holder: null, words: [] }] },
+		holds: { moves: [{ to: 'magnetic-35', direction: 'up' }], holders: { length: 2 } }
+	},
+	'advise-shelves': {
+		body: {
+			boxes: [{ key: 'long', grams: 9600, lengthMm: 465, shelf: 's3' }],
+			shelves: [1, 3].map((level) => ({
+				key: `s${level}`,
+				room: 'Basement',
+				unit: 'Rack',
+				level,
+				lengthMm: 1500,
+				ratingG: null
+			}))
+		},
+		holds: { advice: [{ box: 'long', from: 's3', to: 's1' }] }
+	},
+	'take-stock': {
+		body: {
+			recorded: [
+				{ version: 'r/1', quantity: 3 },
+				{ version: 'r/2', quantity: 1 }
+			],
+			found: [{ version: 'r/1', quantity: 1 }]
+		},
+		holds: { differences: [{ version: 'r/2', quantity: 1, sort: 'not there' }] }
+	},
+	'tune-sorting': {
+		body: { passes: [] },
+		holds: { cardS: 1.2, pileS: 4 }
+	},
 	supplies: {
 		body: {
 			slots: [card],
@@ -216,6 +270,7 @@ describe('the compute registry', () => {
 		],
 		['plan-boxes', { sets: [], sharedKind: 'shoe' }, ['/sharedKind']],
 		['choose-holder', { card: { tier: 'nix' } }, ['/card/tier']],
+		['move-tiers', { cards: [], names: [{ word: 'x', tier: 'nix' }] }, ['/names/0/tier']],
 		['supplies', { slots: [], layout, whatIf: [{}, { pageKind: '9x9' }] }, ['/whatIf/1/pageKind']],
 		[
 			'plan-moves',

@@ -1,6 +1,11 @@
 import type { TSchema } from 'typebox';
 import type { Outcome, Problem } from '../../core/problem.ts';
 import { checkAgainst } from '../../schemas/validator.ts';
+import { adviseShelvesComputation } from './advise-shelves.ts';
+import { moveTiersComputation } from './move-tiers.ts';
+import { respaceRowsComputation } from './respace-rows.ts';
+import { takeStockComputation } from './take-stock.ts';
+import { tuneSortingComputation } from './tune-sorting.ts';
 import { boxWeightComputation } from './box-weight.ts';
 import { chooseBoxComputation } from './choose-box.ts';
 import { chooseHolderComputation } from './choose-holder.ts';
@@ -51,7 +56,12 @@ export const COMPUTATIONS: readonly Computation[] = [
 	planSortingComputation,
 	putAwayComputation,
 	stackHeightComputation,
-	boxWeightComputation
+	boxWeightComputation,
+	respaceRowsComputation,
+	moveTiersComputation,
+	adviseShelvesComputation,
+	takeStockComputation,
+	tuneSortingComputation
 ];
 
 export type Answer =

@@ -1,0 +1,15 @@
+import { adviseShelves } from '../../core/boxes/advise-shelves.ts';
+import { good } from '../../core/problem.ts';
+import {
+	AdviseShelvesInput,
+	AdviseShelvesOutput,
+	type AdviseShelvesRequest
+} from '../../schemas/compute-storage.ts';
+
+export const adviseShelvesComputation = {
+	name: 'advise-shelves',
+	summary: 'Where boxes should stand: heavy ones low, on shelves that bear them.',
+	input: AdviseShelvesInput,
+	output: AdviseShelvesOutput,
+	run: ({ boxes, shelves }: AdviseShelvesRequest) => good({ advice: adviseShelves(boxes, shelves) })
+} as const;

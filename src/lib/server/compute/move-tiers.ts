@@ -1,0 +1,32 @@
+import { USUAL_TIERS } from '../../core/boxes/choose-holder.ts';
+import { holdersToBuy, tierMoves } from '../../core/boxes/tier-moves.ts';
+import { bad, good } from '../../core/problem.ts';
+import {
+	MoveTiersInput,
+	MoveTiersOutput,
+	type MoveTiersRequest
+} from '../../schemas/compute-storage.ts';
+
+export const moveTiersComputation = {
+	name: 'move-tiers',
+	summary: 'Which cards should move up or down a tier, and the holders that takes.',
+	input: MoveTiersInput,
+	output: MoveTiersOutput,
+	run({ cards, tiers = [...USUAL_TIERS], names = [], onHand = {} }: MoveTiersRequest) {
+		const unknown = names.flatMap(({ tier }, i) =>
+			tiers.some(({ name }) => name === tier)
+				? []
+				: [
+						{
+							pointer: `/names/${i}/tier`,
+							field: 'tier',
+							message: `there is no tier "${tier}"`,
+							remedy: `Tiers are ${tiers.map(({ name }) => name).join(', ')}.`
+						}
+					]
+		);
+		if (unknown.length > 0) return bad(unknown);
+		const moves = tierMoves(cards, tiers, names);
+		return good({ moves, holders: holdersToBuy(moves, onHand) });
+	}
+} as const;

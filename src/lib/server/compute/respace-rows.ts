@@ -1,0 +1,18 @@
+import { respaceSlip } from '../../core/boxes/respace-slip.ts';
+import { good } from '../../core/problem.ts';
+import {
+	RespaceRowsInput,
+	RespaceRowsOutput,
+	type RespaceRowsRequest
+} from '../../schemas/compute-storage.ts';
+
+export const respaceRowsComputation = {
+	name: 'respace-rows',
+	summary: 'Which cards go into which row where one is too full, the farthest first.',
+	input: RespaceRowsInput,
+	output: RespaceRowsOutput,
+	run({ rows, rowUm }: RespaceRowsRequest) {
+		const slip = respaceSlip(rows, rowUm);
+		return good({ fits: slip !== undefined, slip: slip ?? null });
+	}
+} as const;

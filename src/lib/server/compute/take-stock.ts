@@ -1,0 +1,15 @@
+import { takeStock } from '../../core/boxes/take-stock.ts';
+import { good } from '../../core/problem.ts';
+import {
+	TakeStockInput,
+	TakeStockOutput,
+	type TakeStockRequest
+} from '../../schemas/compute-storage.ts';
+
+export const takeStockComputation = {
+	name: 'take-stock',
+	summary: 'What differs between what is recorded behind a divider and what was found there.',
+	input: TakeStockInput,
+	output: TakeStockOutput,
+	run: ({ recorded, found }: TakeStockRequest) => good({ differences: takeStock(recorded, found) })
+} as const;

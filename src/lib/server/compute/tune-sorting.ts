@@ -1,0 +1,15 @@
+import { tuneTimes } from '../../core/boxes/tune-times.ts';
+import { good } from '../../core/problem.ts';
+import {
+	TuneSortingInput,
+	TuneSortingOutput,
+	type TuneSortingRequest
+} from '../../schemas/compute-storage.ts';
+
+export const tuneSortingComputation = {
+	name: 'tune-sorting',
+	summary: 'A person’s own times of a card and a pile, out of timed passes.',
+	input: TuneSortingInput,
+	output: TuneSortingOutput,
+	run: ({ passes, usual }: TuneSortingRequest) => good({ ...tuneTimes(passes, usual) })
+} as const;
