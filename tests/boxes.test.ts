@@ -53,6 +53,9 @@ test('from nothing: planned, stood on a shelf, put away by keys on a phone, undo
 	// Resumed on the next day: what was done is done, what was skipped comes last.
 	const again = await empty.restart();
 	await page.goto(`${again}${url.pathname}`, { waitUntil: 'networkidle' });
+	await page.goto(`${again}${url.pathname}?whole`);
+	await expect(page.getByRole('row', { name: /25 Lamp 25/ })).toContainText('after 20');
+	await page.goto(`${again}${url.pathname}`, { waitUntil: 'networkidle' });
 	await page.getByRole('button', { name: 'Put away' }).click();
 	await expect(now).toContainText('10 Lamp 10');
 	await expect(now).toContainText('skipped before');

@@ -38,6 +38,7 @@ const VIEWS = [
 	'/boxes/16',
 	'/boxes/slips',
 	'/boxes/slips/1',
+	'/boxes/slips/1?whole',
 	'/boxes/questions',
 	'/boxes/holders',
 	'/boxes/labels',

@@ -47,8 +47,16 @@ const WITH_NEIGHBOURS = 40;
 
 type Divider = typeof dividers.$inferSelect & { readonly box: BoxHead };
 
-/** Where cards go: behind the divider of their set in a box for such copies, or among strays. */
-export async function placesToPut(db: Reader, rows: readonly SlipCard[]): Promise<SlipPlaces> {
+/**
+ * Where cards go: behind the divider of their set in a box for such copies, or among strays.
+ *
+ * @param near lines for which neighbours are looked up
+ */
+export async function placesToPut(
+	db: Reader,
+	rows: readonly SlipCard[],
+	near = WITH_NEIGHBOURS
+): Promise<SlipPlaces> {
 	if (rows.length === 0) return new Map();
 	const free = await homelessCopies(db, await valuableFrom(db), {
 		copies: rows.map(({ copyId }) => copyId)
@@ -85,11 +93,15 @@ export async function placesToPut(db: Reader, rows: readonly SlipCard[]): Promis
 	});
 	const order = new Map(walk.map(({ id }, i) => [String(id), i]));
 	places.sort((a, b) => (order.get(a.divider) ?? 0) - (order.get(b.divider) ?? 0));
-	return withNeighbours(db, putAway(stack, places), stack, walk, putAway);
+	return withNeighbours(db, putAway(stack, places), stack, walk, putAway, near);
 }
 
 /** Where cards stand: behind which divider, between which. */
-export async function placesToPull(db: Reader, rows: readonly SlipCard[]): Promise<SlipPlaces> {
+export async function placesToPull(
+	db: Reader,
+	rows: readonly SlipCard[],
+	near = WITH_NEIGHBOURS
+): Promise<SlipPlaces> {
 	if (rows.length === 0) return new Map();
 	const standing = await db
 		.select({ copyId: boxCards.copyId, dividerId: boxCards.dividerId })
@@ -107,7 +119,7 @@ export async function placesToPull(db: Reader, rows: readonly SlipCard[]): Promi
 		return divider === undefined ? [] : [asStack(row, divider)];
 	});
 	const places = walk.map((divider) => asPlace(divider, String(divider.id)));
-	return withNeighbours(db, pullList(stack, places), stack, walk, pullList);
+	return withNeighbours(db, pullList(stack, places), stack, walk, pullList, near);
 }
 
 /** Dividers in walking order. */
@@ -150,9 +162,10 @@ async function withNeighbours(
 	slip: Slip,
 	stack: readonly StackCard[],
 	walk: readonly Divider[],
-	work: typeof putAway
+	work: typeof putAway,
+	most: number
 ): Promise<SlipPlaces> {
-	const near = new Set(slip.lines.slice(0, WITH_NEIGHBOURS).map(({ divider }) => divider));
+	const near = new Set(slip.lines.slice(0, most).map(({ divider }) => divider));
 	const behind = await readBehind(db, [...near].map(Number));
 	const dividerOf = new Map(slip.lines.map(({ card, divider }) => [card, divider]));
 	const cards = stack.flatMap((card) => {

@@ -44,8 +44,8 @@ export async function listSlips(db: Reader) {
 		.orderBy(asc(slips.id));
 }
 
-/** A slip as things stand now; null where there is none. */
-export async function readSlip(db: Reader, id: number): Promise<OpenSlip | null> {
+/** A slip as things stand now, with neighbours for its first lines, `near` many; null where there is none. */
+export async function readSlip(db: Reader, id: number, near?: number): Promise<OpenSlip | null> {
 	const [slip] = await db.select().from(slips).where(eq(slips.id, id));
 	if (!slip) return null;
 	const rows = await readJoined<Row>(
@@ -71,7 +71,9 @@ export async function readSlip(db: Reader, id: number): Promise<OpenSlip | null>
 	const finish = await finishNames(db, rows);
 	const waiting = rows.filter(({ state }) => state === 'open' || state === 'skipped');
 	const places =
-		slip.sort === 'put away' ? await placesToPut(db, waiting) : await placesToPull(db, waiting);
+		slip.sort === 'put away'
+			? await placesToPut(db, waiting, near)
+			: await placesToPull(db, waiting, near);
 	const lines = rows.map((row): SlipLine => ({
 		id: row.id,
 		copyId: row.copyId,

@@ -8,10 +8,12 @@ import { formFields } from '$lib/server/form-fields';
 export const load = async ({ params, url, depends }) => {
 	depends('jade:copies');
 	const { db } = await theCollection();
-	const slip = await readSlip(db, Number(params.slip));
+	/** To be printed: every line with its neighbours. */
+	const isWhole = url.searchParams.has('whole');
+	const slip = await readSlip(db, Number(params.slip), isWhole ? Infinity : undefined);
 	if (!slip) error(404, 'There is no such slip.');
 	const missing = Number(url.searchParams.get('missing'));
-	return { slip, missing: Number.isInteger(missing) ? missing : 0 };
+	return { slip, isWhole, missing: Number.isInteger(missing) ? missing : 0 };
 };
 
 export const actions = {

@@ -4,6 +4,7 @@
 	import { countOf, formatCount } from '$lib/ui/numerals';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import SlipStep from './SlipStep.svelte';
+	import WholeSlip from './WholeSlip.svelte';
 
 	let { data, form } = $props();
 	const { slip } = $derived(data);
@@ -49,7 +50,12 @@
 				: ''}{missing > 0 ? `, ${formatCount(missing)} not there` : ''}
 		</p>
 	</div>
-	<button class="btn btn-sm max-sm:hidden print:hidden" onclick={() => print()}>Print</button>
+	{#if data.isWhole}
+		<button class="btn btn-sm print:hidden" onclick={() => print()}>Print</button>
+	{:else}
+		<!-- eslint-disable-next-line svelte/no-navigation-without-resolve -- this page, with a query -->
+		<a class="btn btn-sm max-sm:hidden" href="?whole">Whole slip, to print</a>
+	{/if}
 </header>
 {#if form?.problems}<div class="mb-4" role="alert">
 		<ProblemList problems={form.problems} />
@@ -67,7 +73,9 @@
 	</p>
 {/if}
 
-{#if now}
+{#if data.isWhole}
+	<WholeSlip lines={[...walk, ...skipped]} />
+{:else if now}
 	<div bind:this={big} class="max-w-2xl">
 		<SlipStep line={now} {isPull} {onAnswer} isSkipped={now.state === 'skipped'} />
 	</div>

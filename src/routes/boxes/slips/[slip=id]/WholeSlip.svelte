@@ -1,0 +1,40 @@
+<script lang="ts">
+	import type { SlipLine } from '$lib/server/boxes/slips';
+
+	/** Lines that wait, in walking order. */
+	let { lines }: { lines: readonly SlipLine[] } = $props();
+	const between = ({ place }: SlipLine) =>
+		[place?.after && `after ${place.after}`, place?.before && `before ${place.before}`]
+			.filter(Boolean)
+			.join(', ') || 'the first';
+</script>
+
+<div class="overflow-x-auto">
+	<table class="table max-w-4xl table-sm [&_td]:text-base [&_th]:text-base">
+		<thead
+			><tr
+				><th scope="col"><span class="sr-only">Done</span></th><th scope="col">Card</th><th
+					scope="col">Where</th
+				><th scope="col">Between</th></tr
+			></thead
+		>
+		<tbody>
+			{#each lines as line (line.id)}
+				<tr class="break-inside-avoid">
+					<td
+						><span class="inline-block size-4 border border-base-content" aria-hidden="true"
+						></span></td
+					>
+					<th scope="row" class="font-normal"
+						>{line.card}{line.quantity > 1 ? ` × ${line.quantity}` : ''}</th
+					>
+					<td
+						>{line.place?.shelf ? `${line.place.shelf}: ` : ''}{line.place?.box}, row {line.place
+							?.row}, {line.place?.divider}</td
+					>
+					<td>{between(line)}</td>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+</div>
