@@ -92,8 +92,11 @@ export function answerLine(
 				{ copyId: copy.id, quantity: line.quantity, um, mg }
 			]);
 		}
-		if (state === 'done' && slip.sort === 'pull')
-			await takeOut(record, tx, line.copyId, line.quantity);
+		if (state === 'done' && slip.sort === 'pull' && dividerId !== null) {
+			const taken = await takeOut(record, tx, line.copyId, line.quantity, dividerId);
+			// A pile that goes on behind another divider is taken from both.
+			await takeOut(record, tx, line.copyId, line.quantity - taken);
+		}
 		if (state === 'not there') {
 			await record.insert(discrepancies, [
 				{

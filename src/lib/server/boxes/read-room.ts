@@ -13,6 +13,8 @@ import { readBoxes, readShelves, type StoredBox, type StoredShelf } from './read
 const BINDER_MM = 320;
 /** Its two covers. */
 const COVERS_MM = 6;
+/** A thin one is drawn so wide that it can be hit. */
+const LEAST_MM = 50;
 
 /** What stands on a shelf, as it is drawn. */
 export interface RoomItem {
@@ -78,7 +80,7 @@ export async function readRoom(db: Reader) {
 				.map(({ id, name, depthMm, volumes: count }) => ({
 					key: `binder ${id}`,
 					name,
-					lengthMm: count * (depthMm + COVERS_MM),
+					lengthMm: count * Math.max(LEAST_MM, depthMm + COVERS_MM),
 					heightMm: BINDER_MM,
 					box: null,
 					binderId: id

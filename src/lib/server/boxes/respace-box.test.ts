@@ -16,12 +16,8 @@ describe('a row that is too full', () => {
 		await storage.release('b', '1993', 400);
 		await storage.log('a', '1-500');
 		await storage.log('b', '1-400');
-		const rules = {
-			school: 'year',
-			growth: 0,
-			rules: { leastFill: 2, leastHave: 2, mostStrays: 0 }
-		} as const;
-		await standAsPlanned(storage.collection, rules);
+		const choice = { school: 'year', fill: 100, have: 100, growth: 0 } as const;
+		await standAsPlanned(storage.collection, choice);
 		expect(respacingOf((await readBox(storage.collection.db, 1)) as never)).toBeNull();
 		await storage.log('a', '501-800');
 		await makeSlip(storage.collection, 'put away', '', { of: 'homeless' });

@@ -40,6 +40,12 @@ describe('slips', () => {
 			divider = line?.place?.dividerId
 		) => answerLine(storage.collection, 1, line?.id ?? 0, state, divider ?? null);
 		expect(await answer(second, 'done', 99)).toMatchObject({ ok: false });
+		// What is skipped is in the hand still: no neighbour of what is put away after it.
+		expect(await answer(first, 'skipped')).toMatchObject({ ok: true });
+		expect((await lines()).find(({ id }) => id === second?.id)?.place).toMatchObject({
+			after: '112',
+			before: '118'
+		});
 		expect(await answer(second, 'skipped')).toMatchObject({ ok: true });
 		expect(await answer(first, 'done')).toMatchObject({ ok: true });
 		expect((await storage.rows())[0]).toBe('Long box 1 / 1: A 1992 112 113 118 150');

@@ -69,11 +69,13 @@ export async function readSlip(db: Reader, id: number, near?: number): Promise<O
 			where l.slip_id = ${id}`
 	);
 	const finish = await finishNames(db, rows);
-	const waiting = rows.filter(({ state }) => state === 'open' || state === 'skipped');
-	const places =
-		slip.sort === 'put away'
-			? await placesToPut(db, waiting, near)
-			: await placesToPull(db, waiting, near);
+	// A skipped card is in the hand: it is no neighbour of those that are put away before it.
+	const find = slip.sort === 'put away' ? placesToPut : placesToPull;
+	const places = new Map<number, { readonly place: SlipPlace; readonly order: number }>();
+	for (const state of ['open', 'skipped'] as const) {
+		const waiting = rows.filter((row) => row.state === state);
+		for (const [line, place] of await find(db, waiting, near)) places.set(line, place);
+	}
 	const lines = rows.map((row): SlipLine => ({
 		id: row.id,
 		copyId: row.copyId,

@@ -4,7 +4,8 @@ import { lieAsPlanned } from '../binders/move-cards.ts';
 import { editCopy, splitCopy } from '../copies/edit-copy.ts';
 import { logOwned } from '../copies/log.ts';
 import { makeGoal } from '../goals/make-goal.ts';
-import { undo } from '../journal/undo.ts';
+import { undoStep } from '../journal/undo-step.ts';
+import { recentSteps, undo } from '../journal/undo.ts';
 import { removeRelease } from '../releases/remove-release.ts';
 import { answerLine, makeSlip } from './change-slips.ts';
 import { copiesForBinder } from './copies-for-binder.ts';
@@ -12,6 +13,7 @@ import { removeBox, saveBox } from './edit-boxes.ts';
 import { saveShelf } from './edit-shelves.ts';
 import { plannedStorage } from './plan-storage.ts';
 import { readBoxes } from './read-storage.ts';
+import { readStorageChoice } from './read-storage-options.ts';
 import { readSlip } from './slips.ts';
 import { standAsPlanned } from './stand-as-planned.ts';
 import { withStorage } from './storage.fixture.ts';
@@ -108,6 +110,21 @@ describe('boxes as planned', () => {
 		expect(await storage.counts()).toEqual({ standing: 5, homeless: 0 });
 	});
 
+	test('the order in which boxes were stood is kept for what comes later', async () => {
+		await storage.release('a', '1992', 60);
+		await storage.log('a', '1-20');
+		await standAsPlanned(storage.collection, { school: 'maker', fill: 90, have: 80, growth: 0 });
+		const kept = (query: string) =>
+			readStorageChoice(storage.collection.db, new URLSearchParams(query));
+		expect(await kept('')).toEqual({ school: 'maker', fill: 90, have: 80, growth: 0 });
+		expect(await kept('school=theme&fill=10&have=1000&growth=x')).toEqual({
+			school: 'theme',
+			fill: 10,
+			have: 80,
+			growth: 0
+		});
+	});
+
 	test('lone cards of a year stand behind one divider, also those that come later', async () => {
 		for (const key of ['a', 'b', 'c']) await storage.release(key, '1992', 60);
 		await storage.log('a', '1-20');
@@ -145,6 +162,22 @@ describe('boxes as planned', () => {
 		expect(await copiesForBinder(storage.collection.db, binder ?? 0)).toEqual([1, 2, 3, 4]);
 		await lieAsPlanned(storage.collection, binder ?? 0);
 		expect(await storage.counts()).toEqual({ standing: 0, homeless: 0 });
+	});
+
+	test('a step is taken back only while nothing hangs on it; piles that shrink leave their boxes', async () => {
+		await storage.release('a', '1992', 30);
+		await storage.log('a', '1x2');
+		await storage.log('a', '1 5');
+		await standAsPlanned(storage.collection);
+		const [stood, second] = await recentSteps(storage.collection.db, 2);
+		// Copy 5 came with the second log and stands in a box now.
+		expect(await undoStep(storage.collection, second?.id ?? 0)).toMatchObject({
+			ok: false,
+			problems: [{ message: 'something recorded later hangs on it' }]
+		});
+		expect(await storage.counts()).toEqual({ standing: 4, homeless: 0 });
+		await undoStep(storage.collection, stood?.id ?? 0);
+		expect(await storage.counts()).toEqual({ standing: 0, homeless: 4 });
 	});
 
 	test('a box that goes leaves its cards without a place; names and kinds are checked', async () => {

@@ -11,14 +11,11 @@ import type { Collection, Transaction } from '../database/open.ts';
 import { boxes, dividers } from '../database/tables/index.ts';
 import { makeChange } from '../journal/change.ts';
 import type { Recorder } from '../journal/record.ts';
+import { writePreference } from '../preferences/preferences.ts';
 import { valuableFrom } from './holder-tiers.ts';
 import { homelessCopies, type HomelessCopy } from './homeless.ts';
-import {
-	plannedStorage,
-	type StorageBox,
-	type StorageOptions,
-	type StoragePlan
-} from './plan-storage.ts';
+import { plannedStorage, type StorageBox, type StoragePlan } from './plan-storage.ts';
+import { STORAGE_CHOICE, storageOptions, type StorageChoice } from './read-storage-options.ts';
 import { readBoxes, readBoxKinds, readShelves } from './read-storage.ts';
 import { insertDivider } from './insert-divider.ts';
 import { inRow } from './read-box.ts';
@@ -42,9 +39,12 @@ export interface Stood {
 }
 
 /** Records that the planned boxes stand, with their dividers and cards, heavy ones on low shelves. */
-export function standAsPlanned(collection: Collection, options?: StorageOptions): Promise<Stood> {
+export function standAsPlanned(
+	collection: Collection,
+	choice: StorageChoice = STORAGE_CHOICE.usual
+): Promise<Stood> {
 	return makeChange(collection, async (record, tx) => {
-		const plan = await plannedStorage(tx, options);
+		const plan = await plannedStorage(tx, storageOptions(choice));
 		const stander = await openStander(record, tx, plan);
 		for (const { boxId, row, at, sets, label } of plan.added) {
 			const id = await insertDivider(record, tx, {
@@ -61,6 +61,7 @@ export function standAsPlanned(collection: Collection, options?: StorageOptions)
 		// A set that goes on in the next row, or box, is dealt over all its dividers at once.
 		await stander.finish();
 		await putOnShelves(record, tx, ids);
+		if (stander.count() > 0) await writePreference(record, tx, STORAGE_CHOICE, choice);
 		const label =
 			ids.length > 0
 				? `Stand ${ids.length === 1 ? 'one box' : `${ids.length} boxes`}`

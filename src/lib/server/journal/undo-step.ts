@@ -2,7 +2,9 @@ import { and, asc, eq, gt } from 'drizzle-orm';
 import { bad, good, type Outcome } from '../../core/problem.ts';
 import type { Collection } from '../database/open.ts';
 import { journal } from '../database/tables/index.ts';
+import { trimBoxCards } from '../boxes/trim-box-cards.ts';
 import { refreshProgress } from '../goals/refresh-progress.ts';
+import { openRecorder } from './record.ts';
 import type { RowChange } from './row-change.ts';
 import { turn, undo, type Step } from './undo.ts';
 
@@ -11,7 +13,18 @@ import { turn, undo, type Step } from './undo.ts';
  * and those steps are named: they have to go first. Taking it back is a step of its own, which undo
  * takes back again.
  */
-export function undoStep(collection: Collection, id: number): Promise<Outcome<Step>> {
+export async function undoStep(collection: Collection, id: number): Promise<Outcome<Step>> {
+	try {
+		return await turnBack(collection, id);
+	} catch (error) {
+		if (!isHeld(error)) throw error;
+		// A copy that was logged stands in a box, or has a photo, since: nothing was written.
+		const remedy = 'Take the later steps back first.';
+		return bad([{ message: 'something recorded later hangs on it', remedy }]);
+	}
+}
+
+function turnBack(collection: Collection, id: number): Promise<Outcome<Step>> {
 	return collection.write(async (tx) => {
 		const [entry] = await tx.select().from(journal).where(eq(journal.id, id));
 		if (entry?.state !== 'done') {
@@ -38,12 +51,20 @@ export function undoStep(collection: Collection, id: number): Promise<Outcome<St
 			.reverse()
 			.map(({ table, before, after }): RowChange => ({ table, before: after, after: before }));
 		for (const change of reversed) await turn(tx, change, change.before, change.after);
+		const trimmed: RowChange[] = [];
+		await trimBoxCards(openRecorder(tx, trimmed), tx, entry.releaseIds);
 		const at = collection.now();
 		const label = `Take back: ${entry.label}`;
 		await tx.update(journal).set({ state: 'dropped' }).where(eq(journal.state, 'undone'));
 		const [step] = await tx
 			.insert(journal)
-			.values({ at, label, state: 'done', releaseIds: entry.releaseIds, changes: reversed })
+			.values({
+				at,
+				label,
+				state: 'done',
+				releaseIds: entry.releaseIds,
+				changes: [...reversed, ...trimmed]
+			})
 			.returning({ id: journal.id });
 		await refreshProgress(tx, entry.releaseIds, at);
 		return good({ id: step?.id ?? 0, at, label });
@@ -62,4 +83,12 @@ function rowsOf(changes: readonly RowChange[]): ReadonlySet<string> {
 			[...before, ...after].map((row) => `${table} ${row.id}`)
 		)
 	);
+}
+
+/** Whether a write failed because another row names one that was to go. */
+function isHeld(error: unknown): boolean {
+	for (let cause = error; cause instanceof Error; cause = cause.cause) {
+		if (/FOREIGN KEY constraint failed/.test(cause.message)) return true;
+	}
+	return false;
 }

@@ -1,5 +1,5 @@
 import { fail } from '@sveltejs/kit';
-import { readStorageChoice, storageOptions } from '$lib/server/boxes/read-storage-options';
+import { readStorageChoice } from '$lib/server/boxes/read-storage-options';
 import { standAsPlanned } from '$lib/server/boxes/stand-as-planned';
 import { theCollection } from '$lib/server/collection';
 import { countReleases } from '$lib/server/releases/list-releases';
@@ -9,7 +9,7 @@ export const load = async ({ url, depends }) => {
 	depends('jade:copies');
 	const { db } = await theCollection();
 	return {
-		choice: readStorageChoice((name) => url.searchParams.get(name)),
+		choice: await readStorageChoice(db, url.searchParams),
 		isEmpty: (await countReleases(db)) === 0
 	};
 };
@@ -17,8 +17,9 @@ export const load = async ({ url, depends }) => {
 export const actions = {
 	/** Records that all of the plan stands. */
 	stand: async ({ url }) => {
-		const options = storageOptions(readStorageChoice((name) => url.searchParams.get(name)));
-		return { stood: await standAsPlanned(await theCollection(), options) };
+		const collection = await theCollection();
+		const choice = await readStorageChoice(collection.db, url.searchParams);
+		return { stood: await standAsPlanned(collection, choice) };
 	},
 	theme: async ({ request }) => {
 		const form = await request.formData();

@@ -10,7 +10,7 @@ import type { RequestHandler } from './$types';
  */
 export const GET: RequestHandler = async ({ url, request }) => {
 	const { db } = await theCollection();
-	const choice = readStorageChoice((name) => url.searchParams.get(name));
+	const choice = await readStorageChoice(db, url.searchParams);
 	const steps = planStorage(db, storageOptions(choice));
 	const encoder = new TextEncoder();
 	const line = (value: unknown) => encoder.encode(`${JSON.stringify(value)}\n`);
