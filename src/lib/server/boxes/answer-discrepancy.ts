@@ -28,10 +28,18 @@ export function answerDiscrepancy(
 		if (!row || !answer) {
 			return refused([{ message: 'there is no such question', remedy: 'Reload the page.' }]);
 		}
-		await record.remove(discrepancies, [id]);
 		const releaseKey = parseVersionKey(row.version)?.release ?? '';
 		const [release] = await tx.select().from(releases).where(eq(releases.key, releaseKey));
 		const touches = release ? [release.id] : [];
+		const isHere = answer.name === 'Here';
+		const left = isHere && release ? await moveHere(record, tx, row, release.id) : 0;
+		if (isHere && left === row.quantity) {
+			const remedy = 'Then it is new: log it.';
+			return refused([{ message: 'none of these has another place, or none', remedy }]);
+		}
+		// Of some that were found here only a part was known.
+		if (left > 0) await record.update(discrepancies, id, { quantity: left });
+		else await record.remove(discrepancies, [id]);
 		if (answer.name === 'Out') await takeOutRow(record, tx, row);
 		if (answer.name === 'Gone') await loseCards(record, tx, row);
 		if (answer.name === 'Log' && release) {
@@ -40,7 +48,6 @@ export function answerDiscrepancy(
 			const [made] = await record.insert(copies, [{ ...place, ...fields }]);
 			if (made) await stand(record, tx, row, made.id, row.quantity);
 		}
-		if (answer.name === 'Here' && release) await moveHere(record, tx, row, release.id);
 		return { value: good({ id }), label: `${answer.name}: ${row.version}`, touches };
 	});
 }
@@ -60,13 +67,13 @@ async function loseCards(record: Recorder, tx: Transaction, row: Row): Promise<v
 	else await record.update(copies, copy.id, { quantity: copy.quantity - row.quantity });
 }
 
-/** Stands cards that had no place, and then such that stand elsewhere, behind the divider. */
+/** Stands cards that had no place, and then such that stand elsewhere, behind the divider. How many are left. */
 async function moveHere(
 	record: Recorder,
 	tx: Transaction,
 	row: Row,
 	releaseId: number
-): Promise<void> {
+): Promise<number> {
 	const { cardKey, parallelKey, variantKey } = placeOf(releaseId, row.version);
 	let left = row.quantity;
 	const homeless = await homelessCopies(tx, await valuableFrom(tx), { releases: [releaseId] });
@@ -101,6 +108,7 @@ async function moveHere(
 		await stand(record, tx, row, one.copyId, count);
 		left -= count;
 	}
+	return left;
 }
 
 async function stand(

@@ -19,6 +19,10 @@ describe('stock-take', () => {
 		});
 		const open = await listDiscrepancies(storage.collection.db);
 		const idOf = (version: string) => open.find((one) => one.version === version)?.id ?? 0;
+		// 21 has no copy anywhere: it cannot be one that had another place.
+		const none = await answerDiscrepancy(storage.collection, idOf('a/base-21'), 'h');
+		expect(none).toMatchObject({ ok: false });
+		expect(await listDiscrepancies(storage.collection.db)).toHaveLength(3);
 		await answerDiscrepancy(storage.collection, idOf('a/base-9'), 'o');
 		await answerDiscrepancy(storage.collection, idOf('a/base-20'), 'h');
 		await answerDiscrepancy(storage.collection, idOf('a/base-21'), 'l');
