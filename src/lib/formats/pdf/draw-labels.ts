@@ -6,9 +6,10 @@ import { LINE, widthOfText, writeText } from './fit-text.ts';
 import type { Sheet, Weight } from './open-pdf.ts';
 
 const PADDING = mmToPt(2);
-/** Text shrinks from the first size to the second, in points; what is still too long goes on. */
-const LARGEST = 12;
+/** Text shrinks to this size, in points; what is still too long goes on. */
 const SMALLEST = 6;
+/** The size it begins with: to be read from where one stands, larger on a large label. */
+const largest = (heightPt: number) => Math.max(12, Math.min(18, Math.floor(heightPt / 10)));
 const TITLE = 1.25;
 /** A QR code smaller than this is not read well by a phone. */
 const LEAST_QR = mmToPt(13);
@@ -74,7 +75,7 @@ function layOut(
 		body: lines.flatMap((line) => breakText(sheet, line, width, size, 'regular'))
 	});
 	const heightOf = (some: readonly Line[]) => some.reduce((sum, { size }) => sum + size * LINE, 0);
-	for (let size = LARGEST; size >= SMALLEST; size -= 0.5) {
+	for (let size = largest(height); size >= SMALLEST; size -= 0.5) {
 		const { head, body } = linesAt(size, title);
 		if (heightOf([...head, ...body]) <= height) return [[...head, ...body]];
 	}

@@ -1,6 +1,8 @@
 import { sql } from 'drizzle-orm';
 import { describe, expect, test } from 'vitest';
-import { makeSlip } from './change-slips.ts';
+import { answerLine, makeSlip } from './change-slips.ts';
+import { saveBox } from './edit-boxes.ts';
+import { addDivider } from './edit-dividers.ts';
 import { readBox } from './read-box.ts';
 import { respacingOf, takeRespaceStep } from './respace-box.ts';
 import { readSlip } from './slips.ts';
@@ -52,6 +54,27 @@ describe('a row that is too full', () => {
 		expect(numbers).toEqual(Array.from({ length: 800 }, (_, i) => i + 1));
 		expect(await takeRespaceStep(storage.collection, 1, 'an old step')).toMatchObject({
 			ok: false
+		});
+	});
+
+	test('where even all rows are too short, the shortest set that makes room is named', async () => {
+		await storage.release('own', '1992', 400);
+		await storage.log('own', '1-400');
+		await standAsPlanned(storage.collection);
+		await saveBox(storage.collection, { kind: '500' }, 1);
+		await addDivider(storage.collection, 1, 1, 'Checklists', null);
+		await storage.log('own', '1-120');
+		await makeSlip(storage.collection, 'put away', '', { of: 'homeless' });
+		for (const { id, place } of (await readSlip(storage.collection.db, 1))?.lines ?? []) {
+			await answerLine(storage.collection, 1, id, 'done', place?.dividerId ?? null);
+		}
+		const box = await readBox(storage.collection.db, 1);
+		// 520 cards and two dividers are over a row for 500.
+		expect(box && respacingOf(box)).toMatchObject({
+			isHopeless: true,
+			row: 1,
+			overUm: 520 * 457 + 2 * 800 - 228_600,
+			out: { label: 'OWN 1992', cards: 520 }
 		});
 	});
 });

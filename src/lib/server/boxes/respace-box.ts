@@ -26,8 +26,9 @@ export interface BoxRespacing {
 	readonly lines: readonly RespaceLine[];
 	readonly row: number;
 	readonly overUm: number;
-	/** Even all rows together are too short: a set has to go into another box. */
+	/** Even all rows together are too short: the shortest divider of the row that makes room has to go. */
 	readonly isHopeless: boolean;
+	readonly out?: { readonly dividerId: number; readonly label: string; readonly cards: number };
 }
 
 const runKey = ({ releaseId, label }: StoredDivider) =>
@@ -58,7 +59,11 @@ export function respacingOf(box: OpenBox): BoxRespacing | null {
 	if (slip === undefined) {
 		const full = box.rows.find(({ usedUm }) => usedUm > box.kind.rowMm * 1000);
 		const overUm = (full?.usedUm ?? 0) - box.kind.rowMm * 1000;
-		return { lines: [], row: full?.row ?? 1, overUm, isHopeless: true };
+		const [least] = box.dividers
+			.filter(({ row, um }) => row === full?.row && um >= overUm)
+			.sort((a, b) => a.um - b.um);
+		const out = least && { dividerId: least.id, label: least.label, cards: least.cards };
+		return { lines: [], row: full?.row ?? 1, overUm, isHopeless: true, ...(out ? { out } : {}) };
 	}
 	const cardOf = new Map(
 		box.dividers.flatMap(({ standing }) => standing.map((card) => [String(card.id), card] as const))

@@ -61,7 +61,7 @@
 		<p class={['text-xs', isOver ? 'text-error' : 'quiet']}>
 			row {row}: {mm(usedUm)} of {mm(rowUm)} mm,
 			{isOver
-				? `${mm(usedUm - rowUm)} mm too much`
+				? `${Math.max(1, mm(usedUm - rowUm))} mm too much`
 				: `${countOf(cardsIn(freeUm), 'standard card')} more would fit`}
 		</p>
 	</div>

@@ -8,12 +8,24 @@
 
 <section class="mb-5 max-w-3xl border-l-3 border-error pl-4" aria-labelledby="respacing">
 	<h2 id="respacing" class="mb-1">
-		Row {respacing.row} is {Math.ceil(respacing.overUm / 1000)} mm too full
+		Row {respacing.row} is {Math.max(1, Math.round(respacing.overUm / 1000))} mm too full
 	</h2>
 	{#if respacing.isHopeless}
 		<p>
-			All rows together are too short: take a divider out and let the plan find its cards a place.
+			All rows together are too short: one set has to go into another box. The plan finds its cards
+			a place.
 		</p>
+		{#if respacing.out}
+			<form method="POST" action="?/drop" use:enhance class="mt-2">
+				<input type="hidden" name="divider" value={respacing.out.dividerId} />
+				<button class="btn btn-sm"
+					>Take out {respacing.out.label} of this row, {countOf(
+						respacing.out.cards,
+						'card'
+					)}</button
+				>
+			</form>
+		{/if}
 	{:else}
 		<ol aria-label="Re-spacing slip">
 			{#each respacing.lines as { name, label, fromRow, toRow, cards, first, last }, i (name)}
