@@ -54,13 +54,14 @@ test('the whole path with the mouse, with a restart in the middle', async ({
 	await expect(page.getByTestId('wall-have').first()).toHaveText('26');
 	await tile(page, 1).click();
 	await tile(page, 3).click({ modifiers: ['Shift'] });
-	await expect(page.getByTestId('last-step')).toContainText('take out');
+	// The second change is with the server, not only on the wall: the restart must not lose it.
+	await expect(page.getByTestId('last-step')).toContainText('take out 2 cards');
 	await expect(tile(page, 2)).toHaveAttribute('data-state', 'missing');
 	await expect(page.getByTestId('wall-have').first()).toHaveText('23');
 
 	// Restart: what was done stays, and can be undone.
 	await page.waitForLoadState('networkidle');
-	await page.goto((await empty.restart()) + goalUrl);
+	await page.goto((await empty.restart()) + goalUrl, { waitUntil: 'networkidle' });
 	const before = Number(await page.getByTestId('goal-have').textContent());
 	await page.getByRole('button', { name: 'Undo' }).click();
 	await expect(page.getByTestId('goal-have')).not.toHaveText(String(before));
