@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { freeName } from './free-name.ts';
 import { boxLabel, dividerTab, shelfTag } from './label-text.ts';
-import { holdersToBuy, tierMoves } from './tier-moves.ts';
+import { handAfter, holdersTaken, holdersToBuy, tierMoves } from './tier-moves.ts';
 import { USUAL_TIERS } from './choose-holder.ts';
 import { useOfCopy } from './use-of-copy.ts';
 
@@ -41,10 +41,34 @@ describe('holders and uses', () => {
 			'magnetic-35'
 		);
 		expect(holdersToBuy(moves, { 'top-loader-35': 3 })).toEqual([
-			{ holder: 'sleeve', needed: 2, buy: 2 },
+			{ holder: 'sleeve', needed: 1, buy: 1 },
 			{ holder: 'top-loader-35', needed: 1, buy: 0 },
 			{ holder: 'top-loader-75', needed: 1, buy: 1 }
 		]);
+	});
+
+	test.each([
+		[null, 'sleeve', ['sleeve']],
+		[null, 'top-loader-35', ['sleeve', 'top-loader-35']],
+		['sleeve', 'top-loader-35', ['top-loader-35']],
+		['top-loader-35', 'magnetic-35', ['magnetic-35']],
+		['top-loader-35', 'sleeve', []],
+		['top-loader-35', null, []],
+		['sleeve', 'sleeve', []]
+	] as const)(
+		'● a rigid holder takes a card in its sleeve: %s to %s takes %j',
+		(from, to, taken) => {
+			expect(holdersTaken(from, to)).toEqual(taken);
+		}
+	);
+
+	test('what is on hand goes down with what is taken, up with what is free, and never below nothing', () => {
+		const onHand = { sleeve: 1, 'top-loader-35': 4 };
+		const up = { from: null, to: 'top-loader-35', quantity: 3 };
+		expect(handAfter(onHand, up)).toEqual({ sleeve: 0, 'top-loader-35': 1 });
+		const on = { from: 'top-loader-35', to: 'magnetic-35', quantity: 2 };
+		expect(handAfter(onHand, on)).toEqual({ sleeve: 1, 'top-loader-35': 6 });
+		expect(handAfter({}, up)).toEqual({});
 	});
 
 	test('● kept apart: graded, personal, to sell, valuables; common practice, no source', () => {

@@ -79,19 +79,26 @@ function sortOf(holder: string | null): HolderSort {
 
 const rankOf = (sort: HolderSort): number => HOLDER_SORTS.indexOf(sort);
 
-/** Holders that moves take, sleeves too, by key; less what is on hand, what is to be bought. */
+/**
+ * What a card takes of the supplies when it changes its holder: the new one, and a sleeve where it had
+ * none, for a rigid holder takes a card in its sleeve. The sleeve stays on it from then on.
+ */
+export function holdersTaken(from: string | null, to: string | null): readonly string[] {
+	if (to === null || to === from) return [];
+	const sleeve = from === null ? ['sleeve'] : [];
+	return to === 'sleeve' ? sleeve : [...sleeve, to];
+}
+
+/** Holders that moves take, by key; less what is on hand, what is to be bought. */
 export function holdersToBuy(
 	moves: readonly TierMove[],
 	onHand: Readonly<Record<string, number>>
 ): readonly { readonly holder: string; readonly needed: number; readonly buy: number }[] {
 	const needed = new Map<string, number>();
-	const add = (holder: string, count: number) =>
-		needed.set(holder, (needed.get(holder) ?? 0) + count);
 	for (const { to, from, quantity } of moves) {
-		if (to === null) continue;
-		add(to, quantity);
-		// A rigid holder takes a card in its sleeve; one that came out of another has it already.
-		if (to !== 'sleeve' && from === null) add('sleeve', quantity);
+		for (const holder of holdersTaken(from, to)) {
+			needed.set(holder, (needed.get(holder) ?? 0) + quantity);
+		}
 	}
 	return [...needed]
 		.map(([holder, count]) => ({
@@ -99,5 +106,20 @@ export function holdersToBuy(
 			needed: count,
 			buy: Math.max(0, count - (onHand[holder] ?? 0))
 		}))
-		.sort((a, b) => a.holder.localeCompare(b.holder, 'en'));
+		.sort((a, b) => (a.holder < b.holder ? -1 : 1));
+}
+
+/** What is on hand after a move: what it takes is gone, a rigid holder that is free again comes back. */
+export function handAfter(
+	onHand: Readonly<Record<string, number>>,
+	{ from, to, quantity }: Pick<TierMove, 'from' | 'to' | 'quantity'>
+): Readonly<Record<string, number>> {
+	const after = { ...onHand };
+	const add = (holder: string, count: number) => {
+		// What was never counted stays uncounted.
+		if (after[holder] !== undefined) after[holder] = Math.max(0, after[holder] + count);
+	};
+	for (const holder of holdersTaken(from, to)) add(holder, -quantity);
+	if (from !== null && from !== 'sleeve' && from !== to) add(from, quantity);
+	return after;
 }

@@ -27,6 +27,11 @@ export function useOfCopy(copy: KeptCopy): BoxUse {
 	return isRigid || copy.isValuable ? 'valuables' : 'sets';
 }
 
+/** Whether such cards share boxes year by year, whatever a set of them would fill. */
+export function isKeptApart(use: BoxUse): boolean {
+	return use !== 'sets' && use !== 'personal';
+}
+
 /** The box kind that copies of a use share, those of sets apart. */
 export const SHARED_KIND: Readonly<Record<Exclude<BoxUse, 'sealed packs' | 'supplies'>, string>> = {
 	sets: '5000',

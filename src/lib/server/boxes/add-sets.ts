@@ -6,14 +6,22 @@ import type { BoxUse } from '../../core/boxes/box-use.ts';
 import { chooseBox, completeUm, DIVIDER_UM } from '../../core/boxes/choose-box.ts';
 import { labelOf, strayLabel } from '../../core/boxes/plan-boxes.ts';
 import { marksOf } from '../../core/boxes/school.ts';
+import { isKeptApart } from '../../core/boxes/use-of-copy.ts';
 import type { Reader } from '../database/open.ts';
-import { boxCards, boxes, copies, dividers, releases } from '../database/tables/index.ts';
+import {
+	boxCards,
+	boxes as boxTable,
+	copies,
+	dividers,
+	releases
+} from '../database/tables/index.ts';
 import type { HomelessSet } from './homeless-sets.ts';
 import type { StorageOptions } from './plan-storage.ts';
 import { readBoxes } from './read-storage.ts';
 
 /** A divider for new sets in a row that stands: behind how many others. */
 export interface AddedDivider {
+	readonly use: BoxUse;
 	readonly sets: readonly string[];
 	readonly label: string;
 	readonly boxId: number;
@@ -31,13 +39,13 @@ export interface Housed {
 
 export async function readHoused(db: Reader): Promise<Housed> {
 	const own = await db
-		.select({ use: boxes.use, id: dividers.releaseId, label: dividers.label })
+		.select({ use: boxTable.use, id: dividers.releaseId, label: dividers.label })
 		.from(dividers)
-		.innerJoin(boxes, eq(dividers.boxId, boxes.id));
+		.innerJoin(boxTable, eq(dividers.boxId, boxTable.id));
 	const among = await db
-		.selectDistinct({ use: boxes.use, id: copies.releaseId })
+		.selectDistinct({ use: boxTable.use, id: copies.releaseId })
 		.from(dividers)
-		.innerJoin(boxes, eq(dividers.boxId, boxes.id))
+		.innerJoin(boxTable, eq(dividers.boxId, boxTable.id))
 		.innerJoin(boxCards, eq(boxCards.dividerId, dividers.id))
 		.innerJoin(copies, eq(boxCards.copyId, copies.id))
 		.where(isNull(dividers.releaseId));
@@ -55,59 +63,76 @@ export async function readHoused(db: Reader): Promise<Housed> {
 	};
 }
 
-/** New sets and strays that find room between those that stand in shared boxes. */
+type NewRun = MarkedRun & { readonly sets: readonly HomelessSet[]; readonly label: string };
+
+/** New sets and strays that find room between those that stand in shared boxes of their use. */
 export async function addSets(
 	db: Reader,
 	fresh: readonly HomelessSet[],
-	{ school, growth, rules }: StorageOptions,
+	options: StorageOptions,
 	kinds: readonly BoxKind[]
 ): Promise<readonly AddedDivider[]> {
-	const shared = (await readBoxes(db)).filter(({ use, kind }) => use === 'sets' && kind.rows > 1);
-	if (shared.length === 0) return [];
-	const byRow = group(
-		await standingRuns(
+	const boxes = await readBoxes(db);
+	const added: AddedDivider[] = [];
+	for (const [use, sets] of group(fresh, (set) => set.use)) {
+		// Of sets, and of the personal collection, boxes of one row are some set's own.
+		const shared = boxes.filter(
+			(box) => box.use === use && (isKeptApart(use) || box.kind.rows > 1)
+		);
+		if (shared.length === 0) continue;
+		const standing = await standingRuns(
 			db,
 			shared.map(({ id }) => id),
-			school
-		),
-		(run) => run.row
-	);
-	const rows = shared.flatMap(({ id, kind }) =>
-		Array.from({ length: kind.rows }, (_, i) => {
-			const key = `${id} ${i + 1}`;
-			return { key, rowUm: kind.rowMm * 1000, runs: byRow.get(key) ?? [] };
-		})
-	);
-	const runs: (MarkedRun & { readonly sets: readonly HomelessSet[]; readonly label: string })[] =
-		[];
-	const sets = fresh.filter(({ use }) => use === 'sets');
-	for (const set of sets) {
-		if (chooseBox(set, rules, kinds).choice !== 'shared') continue;
-		const kept = { ...set, need: set.have + growth * (set.need - set.have) };
-		runs.push({
-			key: set.key,
-			um: completeUm(kept),
-			marks: marksOf(set, school),
-			sets: [set],
-			label: labelOf(set)
-		});
-	}
-	for (const [year, own] of group(
-		sets.filter((set) => set.cards <= rules.mostStrays),
-		(set) => set.year
-	)) {
-		const um = own.reduce(
-			(total, { need: _, have: __, ...set }) =>
-				total + completeUm({ ...set, need: 0, have: 0 }) - DIVIDER_UM,
-			DIVIDER_UM
+			options.school
 		);
-		runs.push({ key: strayLabel(year), um, marks: [year], sets: own, label: strayLabel(year) });
+		const byRow = group(standing, (run) => run.row);
+		const rows = shared.flatMap(({ id, kind }) =>
+			Array.from({ length: kind.rows }, (_, i) => {
+				const key = `${id} ${i + 1}`;
+				return { key, rowUm: kind.rowMm * 1000, runs: byRow.get(key) ?? [] };
+			})
+		);
+		const runs = isKeptApart(use)
+			? sets.map((set) => runOf(set, options, 0))
+			: [...sharedRuns(sets, options, kinds), ...strayRuns(sets, options)];
+		const known = new Map(runs.map((run) => [run.key, run]));
+		for (const { run, row, at } of addToRows(rows, runs).placed) {
+			const { sets: own, label } = known.get(run) ?? { sets: [], label: '' };
+			const [boxId = 0, number = 0] = row.split(' ').map(Number);
+			added.push({ use, sets: own.map(({ key }) => key), label, boxId, row: number, at });
+		}
 	}
-	const known = new Map(runs.map((run) => [run.key, run]));
-	return addToRows(rows, runs).placed.flatMap(({ run, row, at }) => {
-		const { sets: own, label } = known.get(run) ?? { sets: [], label: '' };
-		const [boxId = 0, number = 0] = row.split(' ').map(Number);
-		return [{ sets: own.map(({ key }) => key), label, boxId, row: number, at }];
+	return added;
+}
+
+function sharedRuns(
+	sets: readonly HomelessSet[],
+	options: StorageOptions,
+	kinds: readonly BoxKind[]
+): readonly NewRun[] {
+	return sets
+		.filter((set) => chooseBox(set, options.rules, kinds).choice === 'shared')
+		.map((set) => runOf(set, options, options.growth));
+}
+
+/** A set with its divider, and room for a share of what it misses. */
+function runOf(set: HomelessSet, { school }: StorageOptions, growth: number): NewRun {
+	const kept = { ...set, need: set.have + growth * (set.need - set.have) };
+	return {
+		key: set.key,
+		um: completeUm(kept),
+		marks: marksOf(set, school),
+		sets: [set],
+		label: labelOf(set)
+	};
+}
+
+function strayRuns(sets: readonly HomelessSet[], { rules }: StorageOptions): readonly NewRun[] {
+	const strays = sets.filter((set) => set.cards <= rules.mostStrays);
+	return [...group(strays, (set) => set.year)].map(([year, own]) => {
+		const cardsUm = own.map((set) => completeUm({ ...set, need: 0, have: 0 }) - DIVIDER_UM);
+		const um = cardsUm.reduce((sum, one) => sum + one, DIVIDER_UM);
+		return { key: strayLabel(year), um, marks: [year], sets: own, label: strayLabel(year) };
 	});
 }
 
@@ -134,11 +159,6 @@ async function standingRuns(
 		key: String(id),
 		row: `${boxId} ${row}`,
 		um: um + DIVIDER_UM,
-		marks: release
-			? marksOf(
-					{ ...release, ...(release.theme === null ? { theme: '' } : { theme: release.theme }) },
-					school
-				)
-			: [label]
+		marks: release ? marksOf({ ...release, theme: release.theme ?? '' }, school) : [label]
 	}));
 }

@@ -1,5 +1,10 @@
 import { and, asc, eq, gt, inArray, isNotNull, or } from 'drizzle-orm';
-import { tierMoves, type TieredCard, type TierMove } from '../../core/boxes/tier-moves.ts';
+import {
+	handAfter,
+	tierMoves,
+	type TieredCard,
+	type TierMove
+} from '../../core/boxes/tier-moves.ts';
 import { good, type Outcome } from '../../core/problem.ts';
 import type { Static } from 'typebox';
 import type { Collection, Reader } from '../database/open.ts';
@@ -109,19 +114,13 @@ export function setHolders(
 			return refused([{ message: 'a copy is gone', remedy: 'Look at the list as it is now.' }]);
 		}
 		const rules = await readPreference(tx, HOLDER_RULES);
-		const onHand = { ...rules.onHand };
-		const use = (holder: string | null, count: number) => {
-			if (holder !== null && onHand[holder] !== undefined) {
-				onHand[holder] = Math.max(0, onHand[holder] + count);
-			}
-		};
+		let { onHand } = rules;
 		for (const { copyId, to } of moves) {
 			const row = rowOf.get(copyId);
 			if (!row || row.holder === to) continue;
 			await record.update(copies, copyId, { holder: to });
 			await measureAnew(record, tx, row.id);
-			use(to, -row.quantity);
-			use(row.holder, row.quantity);
+			onHand = handAfter(onHand, { from: row.holder, to, quantity: row.quantity });
 		}
 		await writePreference(record, tx, HOLDER_RULES, { ...rules, onHand });
 		const touches = [...new Set(rows.map(({ releaseId }) => releaseId))];

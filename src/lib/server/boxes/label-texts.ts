@@ -7,6 +7,7 @@ import {
 	type LabelledSet,
 	type LabelText
 } from '../../core/boxes/label-text.ts';
+import { isKeptApart } from '../../core/boxes/use-of-copy.ts';
 import { labelOf } from '../../core/boxes/plan-boxes.ts';
 import { compareCardNumbers, compareTitles } from '../../core/checklist/compare-card-numbers.ts';
 import type { Reader } from '../database/open.ts';
@@ -67,7 +68,7 @@ export async function labelTexts(
 	const label = await setLabeller(db, [...new Set(wanted.flatMap(({ id }) => setsOf(id)))]);
 	return wanted.map(({ id, name, use }) =>
 		boxLabel(
-			{ name, isForSets: use === 'sets' || use === 'personal', link: `${address}/boxes/${id}` },
+			{ name, isForSets: !isKeptApart(use), link: `${address}/boxes/${id}` },
 			setsOf(id).flatMap((set) => label(set, id) ?? []),
 			date
 		)

@@ -5,7 +5,7 @@ import type { BoxUse } from '../../core/boxes/box-use.ts';
 import { USUAL_BOX_RULES, type BoxChoice, type BoxRules } from '../../core/boxes/choose-box.ts';
 import { planBoxes, strayLabel, type PlannedBox } from '../../core/boxes/plan-boxes.ts';
 import type { BoxSchool } from '../../core/boxes/school.ts';
-import { SHARED_KIND } from '../../core/boxes/use-of-copy.ts';
+import { isKeptApart, SHARED_KIND } from '../../core/boxes/use-of-copy.ts';
 import { chunks } from '../database/chunks.ts';
 import type { Reader } from '../database/open.ts';
 import { releases } from '../database/tables/index.ts';
@@ -71,10 +71,12 @@ export async function* planStorage(
 	const fresh = sets.filter((set) => !isHoused(set));
 	const kinds = await readBoxKinds(db);
 	const added = await addSets(db, fresh, options, kinds);
-	const isAdded = new Set(added.flatMap((one) => one.sets));
-	const rest = fresh.filter(({ key, use }) => use !== 'sets' || !isAdded.has(key));
+	const isAdded = new Set(
+		added.flatMap(({ use, sets: keys }) => keys.map((key) => `${use} ${key}`))
+	);
+	const rest = fresh.filter(({ key, use }) => !isAdded.has(`${use} ${key}`));
 	const plans = [...group(rest, ({ use }) => use)].map(([use, own]) => {
-		const isApart = use !== 'sets' && use !== 'personal';
+		const isApart = isKeptApart(use);
 		const plan = planBoxes(own, {
 			school: options.school,
 			kinds,

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { makeBinder } from '../binders/change-binder.ts';
 import { lieAsPlanned } from '../binders/move-cards.ts';
-import { editCopy, splitCopy } from '../copies/edit-copy.ts';
+import { addCopy, editCopy, splitCopy } from '../copies/edit-copy.ts';
 import { logOwned } from '../copies/log.ts';
 import { makeGoal } from '../goals/make-goal.ts';
 import { undoStep } from '../journal/undo-step.ts';
@@ -151,6 +151,32 @@ describe('boxes as planned', () => {
 		const plan = await plannedStorage(storage.collection.db);
 		expect(plan.boxes).toMatchObject([{ use: 'valuables', kind: 'loaders-150' }]);
 		expect(plan.choices).toMatchObject([{ set: 'a', rule: 'kept apart: valuables' }]);
+	});
+
+	test('valuables, graded cards and what is to sell join the boxes of their use while there is room', async () => {
+		for (const key of ['a', 'b']) await storage.release(key, '1992', 60);
+		const add = (version: string, fields: object) => addCopy(storage.collection, version, fields);
+		const ofEach = async (release: string) => {
+			await add(`${release}/base-1`, { holder: 'top-loader-35' });
+			await add(`${release}/base-2`, { grade: 9, house: 'H' });
+			await add(`${release}/base-3`, { status: 'to sell', quantity: 2 });
+			await add(`${release}/base-4`, { attributes: ['personal'] });
+		};
+		await ofEach('a');
+		await standAsPlanned(storage.collection);
+		const names = async () =>
+			(await readBoxes(storage.collection.db)).map(({ name }) => name).sort();
+		const boxes = ['Graded 1', 'Personal 1', 'To sell 1', 'Valuables 1'];
+		expect(await names()).toEqual(boxes);
+		await ofEach('b');
+		await standAsPlanned(storage.collection);
+		expect(await names()).toEqual(boxes);
+		// The lone personal card goes behind the divider of its year's strays: a slip's work.
+		expect(await storage.counts()).toEqual({ standing: 9, homeless: 1 });
+		expect((await storage.rows()).filter((row) => row.startsWith('Valuables'))).toEqual([
+			'Valuables 1 / 1: A 1992 1',
+			'Valuables 1 / 1: B 1992 1'
+		]);
 	});
 
 	test('a card put into a binder leaves its box', async () => {

@@ -5,6 +5,7 @@ import { boxKindOf } from '../../core/boxes/box-kind.ts';
 import type { BoxUse } from '../../core/boxes/box-use.ts';
 import { DIVIDER_UM } from '../../core/boxes/choose-box.ts';
 import { labelOf } from '../../core/boxes/plan-boxes.ts';
+import { isKeptApart } from '../../core/boxes/use-of-copy.ts';
 import { standCards } from '../../core/boxes/stand-cards.ts';
 import { freeName } from '../../core/boxes/free-name.ts';
 import type { Collection, Transaction } from '../database/open.ts';
@@ -46,7 +47,7 @@ export function standAsPlanned(
 	return makeChange(collection, async (record, tx) => {
 		const plan = await plannedStorage(tx, storageOptions(choice));
 		const stander = await openStander(record, tx, plan);
-		for (const { boxId, row, at, sets, label } of plan.added) {
+		for (const { use, boxId, row, at, sets, label } of plan.added) {
 			const id = await insertDivider(record, tx, {
 				boxId,
 				row,
@@ -54,7 +55,7 @@ export function standAsPlanned(
 				label,
 				release: stander.idOf(sets, label)
 			});
-			await stander.stand('sets', sets, [id]);
+			await stander.stand(use, sets, id);
 		}
 		const ids: number[] = [];
 		for (const box of plan.boxes) ids.push(await standBox(record, tx, box, stander));
@@ -73,13 +74,10 @@ export function standAsPlanned(
 interface Stander {
 	/** The release behind a divider; null where it is for strays. */
 	readonly idOf: (sets: readonly string[], label: string) => number | null;
-	/** Remembers a part of some sets that stands behind a divider, or stands all of it. */
+	/** Remembers a part of some sets, for `finish` to stand behind its divider. */
 	readonly plan: (use: BoxUse, sets: readonly string[], divider: number, um: number) => void;
-	readonly stand: (
-		use: BoxUse,
-		sets: readonly string[],
-		dividerIds: readonly number[]
-	) => Promise<void>;
+	/** Stands all of some sets behind a divider at once. */
+	readonly stand: (use: BoxUse, sets: readonly string[], divider: number) => Promise<void>;
 	readonly finish: () => Promise<void>;
 	readonly count: () => number;
 }
@@ -131,13 +129,7 @@ async function openStander(record: Recorder, tx: Transaction, plan: StoragePlan)
 			part.um.push(part.um.length === 0 ? um - DIVIDER_UM : um);
 			parts.set(key, part);
 		},
-		stand: (use, sets, ids) =>
-			deal(
-				use,
-				sets,
-				ids,
-				ids.map(() => 1)
-			),
+		stand: (use, sets, divider) => deal(use, sets, [divider], [1]),
 		async finish() {
 			for (const { use, sets, dividers: ids, um } of parts.values()) {
 				await deal(use, sets, ids, um);
@@ -170,7 +162,7 @@ async function standBox(
 	);
 	const kinds = await readBoxKinds(tx);
 	const entries = rows.flatMap((row) => row.entries);
-	const isOwn = boxKindOf(kind, kinds).rows === 1 && (use === 'sets' || use === 'personal');
+	const isOwn = boxKindOf(kind, kinds).rows === 1 && !isKeptApart(use);
 	const name = isOwn
 		? freeName(entries[0]?.label ?? 'Box', taken)
 		: freeName(SHARED_NAMES[use], taken, 1);
