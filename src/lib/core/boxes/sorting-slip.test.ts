@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { dealPasses, namePile } from './deal-passes.ts';
 import { bestPasses, USUAL_TIMES } from './plan-sorting.ts';
+import { sortingSteps, stepPiles } from './sorting-steps.ts';
 import { tuneTimes } from './tune-times.ts';
 
 const numbersTo = (count: number) => Array.from({ length: count }, (_, i) => String(i + 1));
@@ -49,6 +50,34 @@ describe('dealPasses', () => {
 			),
 			{ numRuns: 150 }
 		);
+	});
+});
+
+describe('the steps of a slip', () => {
+	test.each([
+		['passes', [7, 6], [7, 6]],
+		['passes', [], [0]],
+		['deal and insert', [12], [12, 0]],
+		['merge', [2], [0]],
+		['insert, halving', [], [0]]
+	] as const)('%s on %j piles: %j', (way, piles, steps) => {
+		expect(sortingSteps({ way, piles })).toEqual(steps);
+	});
+
+	test('a single deal leaves even runs, in order, to insert in; by hand there are no piles', () => {
+		const numbers = numbersTo(10);
+		const [piles] = stepPiles('deal and insert', [3, 0], numbers);
+		expect(piles?.map((pile) => namePile(pile, numbers))).toEqual(['1–3', '4–7', '8–10']);
+		expect(stepPiles('merge', [0], numbers)).toEqual([]);
+		expect(stepPiles('passes', [0], [])).toEqual([]);
+		expect(stepPiles('passes', [2, 5], numbers)).toHaveLength(2);
+	});
+
+	test('where the checklist has grown since, the piles are runs still, and none is over the room', () => {
+		const [piles, ...more] = stepPiles('passes', [2, 5], numbersTo(37));
+		expect(more).toEqual([]);
+		expect(piles?.length).toBeLessThanOrEqual(2);
+		expect(piles?.flat()).toEqual(numbersTo(37));
 	});
 });
 

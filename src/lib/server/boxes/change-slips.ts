@@ -26,8 +26,8 @@ export function makeSlip(
 			return refused([
 				sort === 'put away'
 					? {
-							message: 'no such card is without a place',
-							remedy: 'Log it first, or look where it stands.'
+							message: 'no such card waits for a place behind a divider that stands',
+							remedy: 'Log it first, or let the plan find its set a place.'
 						}
 					: {
 							message: 'no such card stands in a box',

@@ -6,10 +6,11 @@ import type { Transaction } from '../database/open.ts';
 import { boxCards, copies, releases } from '../database/tables/index.ts';
 import { valuableFrom } from './holder-tiers.ts';
 import { homelessCopies } from './homeless.ts';
+import { plannedStorage } from './plan-storage.ts';
 
 /** Which cards a slip is made for. */
 export type SlipSource =
-	/** Every card that has no place; only for putting away. */
+	/** Every card without a place whose set has a divider; only for putting away. */
 	| { readonly of: 'homeless' }
 	/** An entry line in hand order: numbers of a release. */
 	| { readonly of: 'line'; readonly release: string; readonly line: string }
@@ -17,6 +18,9 @@ export type SlipSource =
 	| { readonly of: 'to sell' }
 	/** Named copies that stand in boxes; only for pulling. */
 	| { readonly of: 'copies'; readonly ids: readonly number[] };
+
+/** A slip is for an evening, not for a house move: that is what the plan is for. */
+const MOST_LINES = 2000;
 
 interface Found {
 	readonly copyId: number;
@@ -30,8 +34,22 @@ export async function findHomeless(
 ): Promise<Outcome<readonly Found[]>> {
 	const valuable = await valuableFrom(tx);
 	if (source.of === 'homeless') {
-		const all = await homelessCopies(tx, valuable);
-		return good(all.map(({ id, free }) => ({ copyId: id, quantity: free })));
+		const { toPutAway } = await plannedStorage(tx);
+		const housed = new Set(toPutAway.map(({ id, use }) => `${use} ${id}`));
+		const releases = [...new Set(toPutAway.map(({ id }) => id))];
+		const found = (await homelessCopies(tx, valuable, { releases }))
+			.filter(({ use, releaseId }) => housed.has(`${use} ${releaseId}`))
+			.map(({ id, free }) => ({ copyId: id, quantity: free }));
+		const notes =
+			found.length > MOST_LINES
+				? [
+						{
+							message: `the first ${MOST_LINES} of ${found.length} lines`,
+							remedy: 'Make the next slip when this one is done.'
+						}
+					]
+				: [];
+		return good(found.slice(0, MOST_LINES), notes);
 	}
 	if (source.of !== 'line') return good([]);
 	const entry = await readEntry(tx, source.release, source.line);
@@ -111,8 +129,10 @@ function take(
 			one.left -= taken;
 			needed -= taken;
 		}
-		if (needed > 0)
-			notes.push({ message: `${needed === 1 ? 'one' : needed} of ${version} less ${is}` });
+		if (needed > 0) {
+			const count = needed === 1 ? 'one card' : `${needed} cards`;
+			notes.push({ message: `${count} of ${version}: none ${is}` });
+		}
 	}
 	return found.length === 0 && notes.length > 0
 		? bad([

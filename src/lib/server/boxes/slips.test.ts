@@ -32,7 +32,8 @@ describe('slips', () => {
 			['115 Card 115', 'Long box 1', 1, '113', '118'],
 			['20 Card 20', 'Long box 1', 1, '9', null]
 		]);
-		expect((await lines()).filter(({ place }) => !place)).toHaveLength(9);
+		// Cards of a set without a divider are not on it: the plan finds them a place first.
+		expect(await lines()).toHaveLength(3);
 		const [first, second] = await lines();
 		const answer = (
 			line: typeof first,

@@ -32,7 +32,8 @@ export const actions = {
 					: { of: 'line', release: word('release'), line: word('line') };
 		const done = await makeSlip(collection, sort, word('name'), source);
 		if (!done.ok) return fail(400, { sort, problems: done.problems });
-		const missing = done.notes.length > 0 ? `?missing=${done.notes.length}` : '';
+		const missing =
+			source.of === 'line' && done.notes.length > 0 ? `?missing=${done.notes.length}` : '';
 		redirect(303, `/boxes/slips/${done.value.id}${missing}`);
 	},
 	remove: async ({ request }) => {

@@ -3,10 +3,11 @@
 	import { goto } from '$app/navigation';
 	import { resolve } from '$app/paths';
 	import { sortingWays, type SortingPlan } from '$lib/core/boxes/plan-sorting';
+	import { sortingSteps } from '$lib/core/boxes/sorting-steps';
 	import { countOf } from '$lib/ui/numerals';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import SortingSteps from './SortingSteps.svelte';
-	import { minutes, stepsOf, WAY_NAMES } from './way-names';
+	import { minutes, WAY_NAMES } from './way-names';
 
 	let { data, form } = $props();
 	// Times begin with a person's own, and may be tried otherwise.
@@ -49,7 +50,12 @@
 			release: data.release.key,
 			cards: pile.cards,
 			way: plan.way,
-			steps: stepsOf(plan).map((piles) => ({ piles, seconds: 0, startedAt: null, isDone: false }))
+			steps: sortingSteps(plan).map((piles) => ({
+				piles,
+				seconds: 0,
+				startedAt: null,
+				isDone: false
+			}))
 		});
 
 	function choose(key: string) {

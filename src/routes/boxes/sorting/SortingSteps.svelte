@@ -2,7 +2,8 @@
 	import { onMount } from 'svelte';
 	import { deserialize } from '$app/forms';
 	import { invalidateAll } from '$app/navigation';
-	import { dealPasses, namePile } from '$lib/core/boxes/deal-passes';
+	import { namePile } from '$lib/core/boxes/deal-passes';
+	import { stepPiles } from '$lib/core/boxes/sorting-steps';
 	import type { SortingSlip } from '$lib/server/boxes/sorting';
 	import { countOf } from '$lib/ui/numerals';
 	import { HAND_WORK, WAY_NAMES } from './way-names';
@@ -24,15 +25,13 @@
 		seconds + (startedAt === null ? 0 : Math.max(0, (now - Date.parse(startedAt)) / 1000));
 	const clock = (seconds: number) =>
 		`${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;
-	const dealt = $derived(slip.steps.map(({ piles }) => piles).filter((piles) => piles > 0));
-	/** A single deal leaves runs to insert in; passes tell all numbers apart. */
-	const passes = $derived.by(() => {
-		const product = dealt.reduce((all, one) => all * one, 1);
-		if (slip.way === 'passes' && product >= slip.numbers.length)
-			return dealPasses(slip.numbers, dealt);
-		const [count = 1] = dealt;
-		return dealPasses(slip.numbers, [Math.ceil(slip.numbers.length / count), count]).slice(1);
-	});
+	const passes = $derived(
+		stepPiles(
+			slip.way,
+			slip.steps.map(({ piles }) => piles),
+			slip.numbers
+		)
+	);
 	/** A number looked up: on which pile of the step that is under way it goes. */
 	let sought = $state('');
 	const current = $derived(slip.steps.findIndex(({ isDone }) => !isDone));

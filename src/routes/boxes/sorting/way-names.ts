@@ -1,4 +1,4 @@
-import type { SortingPlan, SortingWay } from '$lib/core/boxes/plan-sorting';
+import type { SortingWay } from '$lib/core/boxes/plan-sorting';
 
 export const WAY_NAMES: Readonly<Record<SortingWay, string>> = {
 	passes: 'Deal in passes',
@@ -7,12 +7,6 @@ export const WAY_NAMES: Readonly<Record<SortingWay, string>> = {
 	'insert, halving': 'Insert one by one, halving',
 	'insert, from the start': 'Insert one by one, from the start'
 };
-
-/** Piles of each step of a slip; 0: a step without piles. */
-export function stepsOf({ way, piles }: SortingPlan): readonly number[] {
-	if (way === 'passes') return piles.length > 0 ? piles : [0];
-	return way === 'deal and insert' ? [...piles, 0] : [0];
-}
 
 /** What is done in a step that deals no piles. */
 export const HAND_WORK: Readonly<Record<SortingWay, string>> = {

@@ -1,9 +1,13 @@
 import { error, fail } from '@sveltejs/kit';
 import { SLIP_STATES } from '$lib/core/boxes/slip-line';
+import { walkSlip } from '$lib/core/boxes/slip-walk';
 import { answerLine } from '$lib/server/boxes/change-slips';
 import { readSlip } from '$lib/server/boxes/slips';
 import { theCollection } from '$lib/server/collection';
 import { formFields } from '$lib/server/form-fields';
+
+/** Lines after the present one that are shown, and lines without a place that are named. */
+const SHOWN = 25;
 
 export const load = async ({ params, url, depends }) => {
 	depends('jade:copies');
@@ -12,8 +16,17 @@ export const load = async ({ params, url, depends }) => {
 	const isWhole = url.searchParams.has('whole');
 	const slip = await readSlip(db, Number(params.slip), isWhole ? Infinity : undefined);
 	if (!slip) error(404, 'There is no such slip.');
+	const { lines, ...head } = slip;
+	const { todo, placeless, ...counts } = walkSlip(lines);
 	const missing = Number(url.searchParams.get('missing'));
-	return { slip, isWhole, missing: Number.isInteger(missing) ? missing : 0 };
+	return {
+		slip: { ...head, ...counts, lines: lines.length },
+		isWhole,
+		left: todo.length,
+		todo: isWhole ? todo : todo.slice(0, 1 + SHOWN),
+		placeless: { count: placeless.length, some: placeless.slice(0, SHOWN) },
+		missing: Number.isInteger(missing) ? missing : 0
+	};
 };
 
 export const actions = {

@@ -7,18 +7,9 @@
 	import WholeSlip from './WholeSlip.svelte';
 
 	let { data, form } = $props();
-	const { slip } = $derived(data);
+	const { slip, placeless, left } = $derived(data);
 	const isPull = $derived(slip.sort === 'pull');
-	const walk = $derived(slip.lines.filter(({ state, place }) => state === 'open' && place));
-	const skipped = $derived(slip.lines.filter(({ state, place }) => state === 'skipped' && place));
-	const placeless = $derived(
-		slip.lines.filter(({ state, place }) => (state === 'open' || state === 'skipped') && !place)
-	);
-	const done = $derived(slip.lines.filter(({ state }) => state === 'done').length);
-	const missing = $derived(slip.lines.filter(({ state }) => state === 'not there').length);
-	/** Skipped cards come back at the end of the walk. */
-	const now = $derived(walk[0] ?? skipped[0]);
-	const next = $derived([...walk, ...skipped].slice(1, 26));
+	const [now, ...next] = $derived(data.todo);
 	let big = $state<HTMLElement>();
 	/** The step that is done goes; the hand stays on the same button. */
 	const onAnswer: SubmitFunction =
@@ -45,9 +36,9 @@
 	<div class="min-w-0">
 		<h1 class="text-2xl wrap-anywhere">{slip.name}</h1>
 		<p class="quiet">
-			{formatCount(done)} of {countOf(slip.lines.length, 'line')} done{skipped.length > 0
-				? `, ${formatCount(skipped.length)} skipped`
-				: ''}{missing > 0 ? `, ${formatCount(missing)} not there` : ''}
+			{formatCount(slip.done)} of {countOf(slip.lines, 'line')} done{slip.skipped > 0
+				? `, ${formatCount(slip.skipped)} skipped`
+				: ''}{slip.notThere > 0 ? `, ${formatCount(slip.notThere)} not there` : ''}
 		</p>
 	</div>
 	{#if data.isWhole}
@@ -67,14 +58,14 @@
 			: 'without a place'}.
 	</p>
 {/if}
-{#if missing > 0}
+{#if slip.notThere > 0}
 	<p class="mb-3">
 		<a class="prose-link" href={resolve('/boxes/questions')}>Answer what is not there</a>
 	</p>
 {/if}
 
 {#if data.isWhole}
-	<WholeSlip lines={[...walk, ...skipped]} />
+	<WholeSlip lines={data.todo} />
 {:else if now}
 	<div bind:this={big} class="max-w-2xl">
 		<SlipStep line={now} {isPull} {onAnswer} isSkipped={now.state === 'skipped'} />
@@ -95,26 +86,25 @@
 				</li>
 			{/each}
 		</ol>
-		{#if walk.length + skipped.length > next.length + 1}
-			<p class="quiet">and {formatCount(walk.length + skipped.length - next.length - 1)} more.</p>
+		{#if left > next.length + 1}
+			<p class="quiet">and {formatCount(left - next.length - 1)} more.</p>
 		{/if}
 	{/if}
 {:else}
 	<p class="text-lg">
-		{placeless.length > 0 ? 'Nothing more can be done with this slip now.' : 'All done.'}
+		{placeless.count > 0 ? 'Nothing more can be done with this slip now.' : 'All done.'}
 	</p>
 {/if}
-{#if placeless.length > 0}
+{#if placeless.count > 0}
 	<section class="mt-8 max-w-2xl" aria-labelledby="placeless">
 		<h2 id="placeless" class="mb-1 text-base">
-			{countOf(placeless.length, 'line')}
+			{countOf(placeless.count, 'line')}
 			{isPull ? 'that stand in no box now' : 'without a divider yet'}
 		</h2>
 		<p class="quiet">
-			{placeless
-				.slice(0, 20)
+			{placeless.some
 				.map(({ card, release }) => `${card} (${release})`)
-				.join(', ')}{placeless.length > 20 ? ' …' : ''}
+				.join(', ')}{placeless.count > placeless.some.length ? ' …' : ''}
 			{#if !isPull}<a class="prose-link" href={resolve('/boxes/plan')}
 					>The plan finds them a place</a
 				>.{/if}

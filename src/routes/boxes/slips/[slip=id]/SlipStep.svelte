@@ -2,6 +2,7 @@
 	import { enhance } from '$app/forms';
 	import { resolve } from '$app/paths';
 	import type { SubmitFunction } from '@sveltejs/kit';
+	import { nameGap } from '$lib/core/boxes/slip-walk';
 	import type { SlipLine } from '$lib/server/boxes/slips';
 
 	interface Props {
@@ -12,11 +13,6 @@
 	}
 	let { line, isPull, isSkipped, onAnswer }: Props = $props();
 	const place = $derived(line.place);
-	const between = $derived(
-		[place?.after && `after ${place.after}`, place?.before && `before ${place.before}`]
-			.filter(Boolean)
-			.join(', ') || 'the first behind its divider'
-	);
 	const ANSWERS = $derived([
 		{ state: 'done', name: isPull ? 'Got it' : 'Put away', key: 'd', look: 'btn-primary flex-2' },
 		{ state: 'skipped', name: 'Skip', key: 'k', look: 'flex-1' },
@@ -36,7 +32,7 @@
 			<a class="prose-link" href={resolve('/boxes/[box=id]', { box: String(place.boxId) })}
 				>{place.box}</a
 			>, row
-			{place.row}{#if place.divider !== place.box}, {place.divider}{/if}: {between}
+			{place.row}{#if place.divider !== place.box}, {place.divider}{/if}: {nameGap(place)}
 		</p>
 		<p class="quiet">{place.shelf ?? 'on no shelf'}</p>
 	{/if}

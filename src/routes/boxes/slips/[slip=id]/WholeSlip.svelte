@@ -1,12 +1,9 @@
 <script lang="ts">
+	import { nameGap } from '$lib/core/boxes/slip-walk';
 	import type { SlipLine } from '$lib/server/boxes/slips';
 
 	/** Lines that wait, in walking order. */
 	let { lines }: { lines: readonly SlipLine[] } = $props();
-	const between = ({ place }: SlipLine) =>
-		[place?.after && `after ${place.after}`, place?.before && `before ${place.before}`]
-			.filter(Boolean)
-			.join(', ') || 'the first';
 </script>
 
 <div class="overflow-x-auto">
@@ -32,7 +29,7 @@
 						>{line.place?.shelf ? `${line.place.shelf}: ` : ''}{line.place?.box}, row {line.place
 							?.row}, {line.place?.divider}</td
 					>
-					<td>{between(line)}</td>
+					<td>{line.place ? nameGap(line.place) : ''}</td>
 				</tr>
 			{/each}
 		</tbody>
