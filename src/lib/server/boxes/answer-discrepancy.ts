@@ -31,7 +31,7 @@ export function answerDiscrepancy(
 		const releaseKey = parseVersionKey(row.version)?.release ?? '';
 		const [release] = await tx.select().from(releases).where(eq(releases.key, releaseKey));
 		const touches = release ? [release.id] : [];
-		const isHere = answer.name === 'Here';
+		const isHere = answer.act === 'here';
 		const left = isHere && release ? await moveHere(record, tx, row, release.id) : 0;
 		if (isHere && left === row.quantity) {
 			const remedy = 'Then it is new: log it.';
@@ -40,9 +40,9 @@ export function answerDiscrepancy(
 		// Of some that were found here only a part was known.
 		if (left > 0) await record.update(discrepancies, id, { quantity: left });
 		else await record.remove(discrepancies, [id]);
-		if (answer.name === 'Out') await takeOutRow(record, tx, row);
-		if (answer.name === 'Gone') await loseCards(record, tx, row);
-		if (answer.name === 'Log' && release) {
+		if (answer.act === 'out') await takeOutRow(record, tx, row);
+		if (answer.act === 'gone') await loseCards(record, tx, row);
+		if (answer.act === 'log' && release) {
 			const place = placeOf(release.id, row.version);
 			const fields = { quantity: row.quantity, loggedAt: collection.now() };
 			const [made] = await record.insert(copies, [{ ...place, ...fields }]);

@@ -1,8 +1,6 @@
 import { expand } from '../../core/checklist/expand.ts';
 import type { Condition } from '../../core/goal/condition.ts';
-import { indexCards } from '../../core/shorthand/card-index.ts';
 import { readShorthand } from '../../core/shorthand/read-shorthand.ts';
-import { vocabularyOf } from '../../core/shorthand/vocabulary.ts';
 import { good, type Outcome, type Problem } from '../../core/problem.ts';
 import type { Collection } from '../database/open.ts';
 import { makeChange, makeStep, refused } from '../journal/change.ts';
@@ -10,7 +8,7 @@ import { loadRelease } from '../releases/load-release.ts';
 import { countOwned, readCopies } from './read-copies.ts';
 import { addCopies } from './add-copies.ts';
 import { setOwned, type OwnedChange } from './set-owned.ts';
-import { listSynonyms, synonymMap } from './synonyms.ts';
+import { entryContext } from './entry-context.ts';
 import { movePile } from './trays.ts';
 
 /** What a log did: how many versions changed, and how many cards came or went. */
@@ -50,16 +48,13 @@ export async function logLine(
 			const stored = await loadRelease(tx, releaseKey);
 			if (!stored) return refused([noRelease]);
 			const there = await readCopies(tx, stored.id);
-			const reading = readShorthand(request.line, {
-				release: stored.release,
-				index: indexCards(stored.release),
-				vocabulary: vocabularyOf(stored.release),
-				synonyms: synonymMap(await listSynonyms(tx)),
+			const context = await entryContext(tx, stored.release, {
 				numberingKey: request.numbering,
 				parallelKey: request.parallel,
 				condition: request.condition,
 				owned: countOwned(there)
 			});
+			const reading = readShorthand(request.line, context);
 			if (reading.problems.length > 0) return refused(reading.problems);
 			await addCopies(record, stored, there, reading.additions, collection.now());
 			const cards = reading.additions.reduce((sum, { quantity }) => sum + quantity, 0);

@@ -1,11 +1,9 @@
 import { numberingsOf } from '../../core/checklist/numbering.ts';
-import { indexCards } from '../../core/shorthand/card-index.ts';
 import { readShorthand, type EntryReading } from '../../core/shorthand/read-shorthand.ts';
-import { vocabularyOf } from '../../core/shorthand/vocabulary.ts';
 import { bad, good, type Outcome } from '../../core/problem.ts';
 import type { Reader } from '../database/open.ts';
 import { loadRelease } from '../releases/load-release.ts';
-import { listSynonyms, synonymMap } from './synonyms.ts';
+import { entryContext } from './entry-context.ts';
 
 /** Reads an entry line of a release without logging anything: which versions it names, and how many. */
 export async function readEntry(
@@ -18,16 +16,14 @@ export async function readEntry(
 		return bad([
 			{ message: 'this release is not in the collection', remedy: 'Choose another one.' }
 		]);
-	const reading = readShorthand(line, {
-		release: stored.release,
-		index: indexCards(stored.release),
-		vocabulary: vocabularyOf(stored.release),
-		synonyms: synonymMap(await listSynonyms(db)),
-		numberingKey: numberingsOf(stored.release)[0]?.key ?? null,
+	const { id: releaseId, release } = stored;
+	const context = await entryContext(db, release, {
+		numberingKey: numberingsOf(release)[0]?.key ?? null,
 		parallelKey: null,
 		owned: new Map()
 	});
+	const reading = readShorthand(line, context);
 	return reading.problems.length > 0
 		? bad(reading.problems)
-		: good({ releaseId: stored.id, additions: reading.additions }, reading.notes);
+		: good({ releaseId, additions: reading.additions }, reading.notes);
 }

@@ -4,8 +4,8 @@
 	import { nameShelf } from '$lib/core/boxes/shelf';
 	import { countOf, formatKg } from '$lib/ui/numerals';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
+	import BoxForm from '$lib/ui/shelf/BoxForm.svelte';
 	import BoxRow from '$lib/ui/shelf/BoxRow.svelte';
-	import BoxForm from './BoxForm.svelte';
 	import DividerPane from './DividerPane.svelte';
 	import Respacing from './Respacing.svelte';
 	import StockTake from './StockTake.svelte';

@@ -1,13 +1,10 @@
 import { fail } from '@sveltejs/kit';
-import { priceSupplies } from '$lib/core/binder/supplies';
 import { HOLDER_SORTS } from '$lib/core/boxes/choose-holder';
-import { holderKindOf } from '$lib/core/boxes/holder-kind';
-import { holdersToBuy } from '$lib/core/boxes/tier-moves';
 import { bad, type Outcome } from '$lib/core/problem';
 import { toMinor } from '$lib/core/worth/money';
 import { checkAgainst } from '$lib/schemas/validator';
-import { readPrices } from '$lib/server/binders/binder-supplies';
 import { readPriceForm, setPrices } from '$lib/server/binders/supply-prices';
+import { HOLDER_SUPPLY, holderSupplies } from '$lib/server/boxes/holder-supplies';
 import { HOLDER_RULES, HolderRulesSchema } from '$lib/server/boxes/holder-tiers';
 import {
 	readTierMoves,
@@ -26,18 +23,12 @@ export const load = async ({ depends }) => {
 	const { db } = await theCollection();
 	const rules = await readPreference(db, HOLDER_RULES);
 	const moves = await readTierMoves(db, rules);
-	const prices = await readPrices(db);
-	const needs = holdersToBuy(moves, rules.onHand).map(({ holder, buy }) => ({
-		key: `holder:${holder}`,
-		sort: 'holder' as const,
-		name: holderKindOf(holder).name,
-		count: buy
-	}));
+	const { list, prices } = await holderSupplies(db, moves, rules);
 	return {
 		rules,
 		moves: moves.slice(0, SHOWN),
 		count: moves.length,
-		list: priceSupplies(needs, prices),
+		list,
 		prices,
 		currency: prices[0]?.currency ?? 'EUR'
 	};
@@ -109,7 +100,9 @@ export const actions = {
 		if (!prices.ok || problems.length > 0) return answer('supplies', bad(problems));
 		const rules = await readPreference(collection.db, HOLDER_RULES);
 		const onHand = Object.fromEntries(
-			form.getAll('key').map((key, i) => [String(key).replace('holder:', ''), Number(counts[i])])
+			form
+				.getAll('key')
+				.map((key, i) => [String(key).replace(HOLDER_SUPPLY, ''), Number(counts[i])])
 		);
 		await setPrices(collection, prices.value);
 		return answer(

@@ -4,7 +4,7 @@
 	import { nameShelf } from '$lib/core/boxes/shelf';
 	import { formatCount, formatKg } from '$lib/ui/numerals';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
-	import BoxForm from '../[box=id]/BoxForm.svelte';
+	import BoxForm from '$lib/ui/shelf/BoxForm.svelte';
 
 	let { data, form } = $props();
 	const last = $derived(data.shelves.at(-1));
