@@ -16,6 +16,7 @@ import { vocabularyOf } from '../src/lib/core/shorthand/vocabulary.ts';
 import { benchBinders } from './bench-binders.ts';
 import { benchBoxes } from './bench-boxes.ts';
 import { benchCollection } from './bench-collection.ts';
+import { benchLimits } from './bench-limits.ts';
 import { benchStorage } from './bench-storage.ts';
 import { madeUpRelease } from './made-up-release.ts';
 import { report } from './report.ts';
@@ -111,6 +112,7 @@ export async function runBench(): Promise<void> {
 	}
 	await benchOddities();
 	await benchMatching();
+	await benchLimits();
 	await benchBinders();
 	await benchBoxes();
 	await benchCollection();

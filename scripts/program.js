@@ -15,6 +15,7 @@ const SOURCES = [
 	'package-lock.json',
 	'svelte.config.js',
 	'vite.config.ts',
+	'vite.workers.config.ts',
 	'tsconfig.json'
 ];
 
@@ -70,9 +71,14 @@ export function install() {
 
 /** Builds the program when the build is older than its sources. */
 export function build() {
-	const built = changedAt(join(root, 'build', 'handler.js'));
+	const built = changedAt(join(root, 'build', 'workers', 'worker.js'));
 	if (SOURCES.every((source) => changedAt(join(root, source)) <= built)) return true;
-	return runInstalled('vite', ['build', '--logLevel', 'warn']);
+	return runInstalled('vite', ['build', '--logLevel', 'warn']) && buildWorkers();
+}
+
+/** Builds what the server's worker threads run; last, because building the server empties the folder. */
+function buildWorkers() {
+	return runInstalled('vite', ['build', '-c', 'vite.workers.config.ts', '--logLevel', 'warn']);
 }
 
 /** Serves until it is told to stop; signals are passed on, and its exit code is ours. */

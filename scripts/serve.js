@@ -1,4 +1,5 @@
 // Serves the built program on HOST and PORT, and says when it is ready.
+import compression from 'compression';
 import http from 'node:http';
 import { dirname, resolve } from 'node:path';
 import process from 'node:process';
@@ -17,10 +18,16 @@ process.env.BODY_SIZE_LIMIT ??= '64M';
 process.env.PROTOCOL_HEADER = 'x-jade-protocol';
 delete process.env.ORIGIN;
 
+// What is told while it is worked out (NDJSON) goes out line by line, so it is not packed.
+const compress = compression({
+	filter: (request, response) =>
+		!String(response.getHeader('content-type')).includes('ndjson') &&
+		compression.filter(request, response)
+});
 const { handler } = await import(pathToFileURL(resolve(root, 'build/handler.js')).href);
 const server = http.createServer((request, response) => {
 	request.headers['x-jade-protocol'] = protocol;
-	handler(request, response);
+	compress(request, response, () => handler(request, response));
 });
 server.on('error', (error) => {
 	console.error(`cannot listen on ${host}:${port}: ${error.message}`);

@@ -34,7 +34,9 @@ const steps = [
 	['build', build],
 	[
 		'browser tests',
-		() => existsSync(join(root, 'build', 'handler.js')) && runInstalled('playwright', ['test'])
+		() =>
+			existsSync(join(root, 'build', 'workers', 'worker.js')) &&
+			runInstalled('playwright', ['test'])
 	]
 ];
 

@@ -1,7 +1,7 @@
-import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
+import { error, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
 import { theCollection } from '$lib/server/collection';
-import { problemResponse } from '$lib/server/problem-document';
-import { isSameSite } from '$lib/server/same-site';
+import { asProblem, problemResponse } from '$lib/server/problem-document';
+import { isOwnHost, isSameSite } from '$lib/server/same-site';
 import { readTheme } from '$lib/server/theme';
 
 const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
@@ -16,24 +16,34 @@ export const init: ServerInit = async () => {
 };
 
 export const handle: Handle = async ({ event, resolve }) => {
-	if (
-		!READS.has(event.request.method) &&
-		!isSameSite(event.request.headers, event.url.host, ownNames)
-	) {
+	const { headers, method } = event.request;
+	const { host, pathname } = event.url;
+	const isApi = pathname.startsWith('/api/');
+	if (!isOwnHost(host, ownNames)) {
+		return problemResponse(
+			421,
+			'This server does not answer to that name. JADE_HOSTNAMES lists the names it is reached by.'
+		);
+	}
+	if (!READS.has(method) && !isSameSite(headers, host)) {
 		return problemResponse(403, 'Changes are taken from pages of this server only.');
 	}
+	// A body that is no form is the other side's fault, wherever an action reads it.
+	const readForm = event.request.formData.bind(event.request);
+	event.request.formData = () =>
+		readForm().catch(() => error(400, 'The form that was sent cannot be read.'));
 	const theme = readTheme(event.cookies);
-	const response = await resolve(event, {
-		transformPageChunk: ({ html }) => html.replace('%jade.theme%', theme ?? '')
+	const answer = await resolve(event, {
+		transformPageChunk: ({ html }) =>
+			html.replace('%jade.theme%', theme ? `data-theme="${theme}"` : '')
 	});
+	const response = isApi ? await asProblem(answer) : answer;
 	response.headers.set('x-content-type-options', 'nosniff');
 	response.headers.set('referrer-policy', 'same-origin');
 	return response;
 };
 
-export const handleError: HandleServerError = ({ error, status, message }) => {
-	if (status >= 500) console.error(error);
-	return {
-		message: status >= 500 ? 'Something went wrong on the server; nothing was changed.' : message
-	};
+export const handleError: HandleServerError = ({ error: cause, status, message }) => {
+	if (status >= 500) console.error(cause);
+	return { message: status >= 500 ? 'Something went wrong on the server.' : message };
 };

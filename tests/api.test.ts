@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { CHECKLIST, expect, test } from './program.ts';
 
 const RELEASE = 'small-lights-1994';
@@ -93,5 +94,148 @@ test('a checklist is replaced over HTTP, and a release edited as a sheet, with c
 	expect(holdings).toContain('Lamp the First,Brass');
 	expect(holdings).toContain('12/120');
 	const found = await request.get(`${api}/search?q=12/120`);
-	expect(await found.json()).toMatchObject([{ title: 'Lamp the First', copy: { text: '12/120' } }]);
+	expect(await found.json()).toMatchObject([
+		{ title: 'Lamp the First', copy: { text: 'Brass · 12/120' } }
+	]);
+});
+
+const json = { 'content-type': 'application/json' };
+const many = <Value>(count: number, make: (i: number) => Value) =>
+	Array.from({ length: count }, (_, i) => make(i));
+
+test('no body stops the server: each is answered, and others are served meanwhile', async ({
+	demo,
+	request
+}) => {
+	test.setTimeout(180_000);
+	const at = (name: string) => `${demo.url}/api/compute/${name}`;
+	const kind = {
+		key: 'k',
+		name: 'k',
+		lengthMm: 1,
+		widthMm: 1,
+		heightMm: 1,
+		rows: 1,
+		rowMm: 1,
+		nominalCount: 1,
+		countStockPt: 1,
+		tareG: 0
+	};
+	const set = { key: 'a', name: 'a', year: '1', maker: 'm', cards: 10_000_000, need: 1, have: 1 };
+	const layout = { pageKind: '3x3', order: 'number', blockStart: 'new-page' };
+	const puzzle = { key: 'p', columns: 50, rows: 50 };
+	/** Few bytes that say much, or many that are wrong everywhere. */
+	const bodies: [string, unknown][] = [
+		[
+			'plan-sorting',
+			{ cards: 1e6, mostPiles: 2, numbers: 1e6, times: { cardS: 1e-9, pileS: 1, lookS: 0 } }
+		],
+		[
+			'plan-sorting',
+			{ cards: 1e6, mostPiles: 1000, numbers: 1e6, times: { cardS: 0, pileS: 0, lookS: 0 } }
+		],
+		['plan-boxes', { sets: [set] }],
+		['plan-boxes', { sets: [set], kinds: [kind], sharedKind: 'k' }],
+		[
+			'respace-rows',
+			{
+				rowUm: 1,
+				rows: many(2, () => [{ key: 'a', dividerUm: 0, cards: [{ key: 'c', um: 1e7 }] }])
+			}
+		],
+		[
+			'read-outline',
+			{ outline: `release R, M, 1994\n${many(20, (i) => `insert S${i}: 1-50000`).join('\n')}` }
+		],
+		[
+			'plan-binder',
+			{
+				slots: many(400, (i) => ({
+					key: `s${i}`,
+					number: null,
+					title: '',
+					block: `b${i}`,
+					puzzle: { ...puzzle, key: `p${i}` }
+				})),
+				layout
+			}
+		],
+		[
+			'fill-slots',
+			{
+				slots: many(2000, (i) => ({ key: `s${i}`, versions: ['constructor'] })),
+				copies: many(2000, (i) => ({ key: `c${i}`, version: 'constructor' }))
+			}
+		],
+		['fill-slots', { slots: many(300_000, () => -1), copies: [] }],
+		[
+			'scope-goal',
+			{
+				checklists: many(3, () => ({})),
+				goal: { preset: 'base', kinds: many(30_000, (i) => `k${i}`) }
+			}
+		],
+		[
+			'match-holdings',
+			{ checklists: [], rows: [], choices: { ['__proto__']: 'x', constructor: 'y' } }
+		]
+	];
+	let slowest = 0;
+	const isDone = { value: false };
+	const visitor = (async () => {
+		while (!isDone.value) {
+			const begun = Date.now();
+			expect((await request.get(`${demo.url}/releases`)).status()).toBe(200);
+			slowest = Math.max(slowest, Date.now() - begun);
+			await new Promise((resume) => setTimeout(resume, 100));
+		}
+	})();
+	for (const [name, data] of bodies) {
+		const answer = await request.post(at(name), {
+			data: data as object,
+			headers: json,
+			timeout: 60_000
+		});
+		const what = `${name} ${JSON.stringify(data).slice(0, 80)}`;
+		expect([200, 400, 413, 503], what).toContain(answer.status());
+		if (answer.status() !== 200) {
+			expect(answer.headers()['content-type'], what).toBe('application/problem+json');
+		}
+	}
+	isDone.value = true;
+	await visitor;
+	// Nobody waits for another's computation: far less than the limit of any of them.
+	expect(slowest).toBeLessThan(5_000);
+});
+
+test('errors under /api/ are problem documents, whoever refuses; broken forms are no 500', async ({
+	empty,
+	request
+}) => {
+	for (const path of ['nothing', 'copies/x', 'boxes/labels.pdf/x', 'compute/fill-slots']) {
+		const answer = await request.get(`${empty.url}/api/${path}`);
+		expect(answer.status(), path).toBeGreaterThanOrEqual(400);
+		expect(answer.status(), path).toBeLessThan(500);
+		expect(answer.headers()['content-type'], path).toBe('application/problem+json');
+	}
+	const broken = await request.post(`${empty.url}/releases/import?/preview`, {
+		data: '--x\r\nnonsense',
+		headers: { 'content-type': 'multipart/form-data; boundary=x', origin: empty.url }
+	});
+	expect(broken.status()).toBeLessThan(500);
+	// One cell at the end of a sheet, in a file of a kilobyte.
+	const sheet = await readFile('tests/files/far-cell.xlsx');
+	const far = await request.post(`${empty.url}/api/releases?name=A&maker=M&year=1994`, {
+		data: sheet,
+		headers: { 'content-type': 'application/octet-stream' }
+	});
+	expect(far.status()).toBe(400);
+	expect(JSON.stringify(await far.json())).toContain('reaches to');
+});
+
+test('pages are packed on the way', async ({ demo, request }) => {
+	const answer = await request.get(`${demo.url}/releases/harbour-lights-1994`, {
+		headers: { 'accept-encoding': 'gzip' }
+	});
+	expect(answer.headers()['content-encoding']).toBe('gzip');
 });

@@ -156,7 +156,7 @@ test.describe('a binder', () => {
 		await page.getByLabel('Price of a pack: Leaf, 2 × 2').fill('3.x');
 		await page.getByLabel('In a pack: Leaf, 2 × 2').fill('3');
 		await page.getByRole('button', { name: 'Save prices' }).click();
-		await expect(page.getByRole('alert')).toContainText('"3.x" is no price');
+		await expect(page.getByRole('alert')).toContainText('"3.x" is no amount');
 		await page.getByLabel('Price of a pack: Leaf, 2 × 2').fill('3.50');
 		await page.getByRole('button', { name: 'Save prices' }).click();
 		// Four leaves in packs of three: two packs.

@@ -195,7 +195,7 @@ test('holders: what should move up or down, the gauge, and an own box kind', asy
 	);
 	await page.getByLabel('From a value of, tier 4').fill('much');
 	await page.getByRole('button', { name: 'Save tiers' }).click();
-	await expect(page.getByRole('alert')).toContainText('fromMinor');
+	await expect(page.getByRole('alert')).toContainText('"much" is no amount');
 	// Ten cards of 8.89 mm are 35 pt each (1 pt = 0.001 in): with a sleeve they need the next size.
 	await page.getByLabel('Height of the stack').fill('8.89');
 	await page.getByLabel('Equal cards in it').fill('10');

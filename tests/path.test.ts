@@ -76,7 +76,7 @@ test('the whole path with the mouse, with a restart in the middle', async ({
 	}
 
 	// The missing list: as text and as CSV.
-	await expect(page.getByTestId('goal-have')).toHaveText('29');
+	await expect(page.getByTestId('goal-have')).toHaveText('30');
 	await expect(page.getByTestId('missing').first()).toHaveText('26, 27, 29, 30');
 	await page.getByRole('button', { name: 'Copy as text' }).click();
 	await expect(page.getByText('Copied', { exact: true })).toBeVisible();

@@ -126,7 +126,14 @@ test('forms and uploads of 50 MB work at every local address, foreign ones do no
 	];
 	for (const headers of foreign) {
 		const response = await request.post(`${empty.url}/api/journal/undo`, { headers });
-		expect(response.status()).toBe(403);
+		expect(response.status()).toBe(headers.host ? 421 : 403);
+	}
+	// Nor does a page elsewhere read anything by a name of its own that leads here.
+	for (const path of ['/', '/releases', '/api/holdings.csv', '/api/openapi.json']) {
+		const headers = { host: 'evil.example' };
+		const response = await request.get(`${empty.url}${path}`, { headers });
+		expect(response.status(), path).toBe(421);
+		expect(await response.text()).not.toContain('Jade Binder');
 	}
 });
 
@@ -172,7 +179,11 @@ test('no address gives a 500, whatever stands in it', async ({ demo, request }) 
 		['/binders/kinds?/remove', { sort: 'page', key: '3x3' }],
 		['/releases/import?/preview', { text: '' }],
 		['/releases/import?/create', { text: 'number\n1\n1' }],
-		['/theme', { theme: 'pink', back: '//evil.example' }]
+		['/theme', { theme: 'pink', back: '//evil.example' }],
+		['/theme', { theme: 'jade-day', back: '/\\evil.example' }],
+		['/theme', { theme: 'jade-day', back: '/a\r\nlocation: //other' }],
+		['/boxes/holders?/supplies', { key: '__proto__', price: '', packOf: '1', onHand: '1' }],
+		['/journal?/undo', { step: '9'.repeat(400) }]
 	];
 	for (const [path, form] of posts) {
 		const response = await request.post(demo.url + path, {

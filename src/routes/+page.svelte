@@ -11,7 +11,7 @@
 
 <svelte:head><title>Desk · Jade Binder</title></svelte:head>
 
-{#if data.releases.length === 0}
+{#if data.releases === 0}
 	<EmptyCollection title="A quiet desk" />
 {:else}
 	<header class="mt-4 mb-6 flex flex-wrap items-center justify-between gap-4">
@@ -20,8 +20,8 @@
 	</header>
 	{#if data.goals.length === 0}
 		<p class="mb-4 max-w-xl text-lg">
-			{countOf(data.releases.length, 'release')} in the collection, and no goal yet. Decide what complete
-			means, and the desk shows how far you are.
+			{countOf(data.releases, 'release')} in the collection, and no goal yet. Decide what complete means,
+			and the desk shows how far you are.
 		</p>
 		<a class="btn btn-primary" href={resolve('/goals/new')}>Make a goal</a>
 	{/if}

@@ -1,4 +1,3 @@
-import Papa from 'papaparse';
 import { runRuleFor } from '../core/checklist/parallel.ts';
 import { seriesOf } from '../core/checklist/numbering.ts';
 import type { Release } from '../core/checklist/release.ts';
@@ -16,6 +15,7 @@ import {
 	type CsvDefaults,
 	type CsvRow
 } from './checklist-csv-columns.ts';
+import { formatCsv } from './csv-cells.ts';
 import { formatListCell } from '../core/checklist/list-cell.ts';
 import { markupNotes } from './markup-notes.ts';
 import { readCsvTable } from './read-csv-table.ts';
@@ -119,15 +119,17 @@ export function checklistTable(release: Release): readonly (readonly string[])[]
 
 /** The same as CSV (RFC 4180). */
 export function formatChecklistCsv(release: Release): string {
-	const table = checklistTable(release).map((row) => [...row]);
-	return `${Papa.unparse(table, { newline: '\r\n' })}\r\n`;
+	return formatCsv(checklistTable(release));
 }
 
 function coveringOf(release: Release, section: Section, card: Card): readonly string[] {
 	return release.parallels.flatMap((parallel) => {
 		const rule = runRuleFor(parallel, section, card);
 		if (!rule) return [];
-		return rule.printRun === undefined ? parallel.name : `${parallel.name} /${rule.printRun}`;
+		const { printRun, confidence } = rule;
+		if (printRun === undefined) return parallel.name;
+		const isStamped = confidence === undefined || confidence === 'certain';
+		return `${parallel.name} ${isStamped ? '/' : '~'}${printRun}`;
 	});
 }
 

@@ -1,6 +1,6 @@
-import Papa from 'papaparse';
 import type { Release } from '../core/checklist/release.ts';
 import type { MissingGroup } from '../core/goal/missing-list.ts';
+import { formatCsv } from './csv-cells.ts';
 
 const COLUMNS = ['release', 'section', 'parallel', 'number', 'title', 'variant', 'quantity'];
 
@@ -21,5 +21,5 @@ export function formatMissingCsv(
 			])
 		)
 	);
-	return `${Papa.unparse({ fields: COLUMNS, data }, { newline: '\r\n' })}\r\n`;
+	return formatCsv([COLUMNS, ...data]);
 }

@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { bad, good, type Outcome, type Problem } from '../core/problem.ts';
+import { cellAsMeant } from './csv-cells.ts';
 import { linesOf } from './lines.ts';
 import { MOST_ROWS, type Table } from './table.ts';
 
@@ -31,7 +32,8 @@ export function readCsvTable(text: string): Outcome<Table> {
 					remedy: 'Put quotation marks around the whole field and double those inside it.'
 				});
 			}
-			if (data.some((cell) => cell.trim() !== '')) records.push({ line, cells: data });
+			const cells = data.map(cellAsMeant);
+			if (cells.some((cell) => cell.trim() !== '')) records.push({ line, cells });
 		}
 	});
 	const [header, ...rows] = records;

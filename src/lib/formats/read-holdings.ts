@@ -4,7 +4,7 @@ import { COPY_STATUSES } from '../core/goal/copy-record.ts';
 import type { HoldingFields, HoldingRow } from '../core/holdings/holding-row.ts';
 import { parseListCell } from '../core/checklist/list-cell.ts';
 import { bad, good, type Outcome, type Problem } from '../core/problem.ts';
-import { toMinor } from '../core/worth/money.ts';
+import { parseAmount } from '../core/worth/amount.ts';
 import { decodeText } from './decode-text.ts';
 import { HOLDING_COLUMNS, HOLDING_SYNONYMS, type HoldingColumn } from './holdings-columns.ts';
 import { readCsvTable } from './read-csv-table.ts';
@@ -23,7 +23,8 @@ export interface HoldingsReading {
 	} | null;
 }
 
-interface HoldingsChoice {
+/** How a table is to be read; left out, the first sheet and guessed columns. */
+export interface HoldingsChoice {
 	readonly sheet?: string;
 	readonly columns?: readonly (HoldingColumn | null)[];
 	/** Of amounts that name none. */
@@ -114,12 +115,19 @@ function fieldsOf(
 		const text = cell(field).toLowerCase();
 		return text === '' ? undefined : (words.find((one) => one === text) ?? misread(field));
 	};
-	const money = cell('currency').toUpperCase() || currency || 'EUR';
-	const amount = (field: HoldingColumn) => {
+	/** What the row says its amounts are in; null: nothing, so an amount may say it, or the list does. */
+	const named = cell('currency').toUpperCase() || null;
+	const money = named ?? (currency || 'EUR');
+	let currencyIs: string | undefined;
+	const amountOf = (field: HoldingColumn) => {
 		if (cell(field) === '') return undefined;
-		const [, number] = /^[^\d-]*(\d[\d.,' ]*)[^\d]*$/.exec(cell(field)) ?? [];
-		const value = number === undefined ? NaN : readAmount(number);
-		return Number.isFinite(value) ? toMinor(value, money) : misread(field);
+		// An amount that names its currency is in that, unless the row says otherwise.
+		const amount = parseAmount(cell(field), money);
+		const read = amount.ok || named !== null ? amount : parseAmount(cell(field), null);
+		if (!read.ok) return misread(field);
+		if (currencyIs !== undefined && currencyIs !== read.value.currency) return misread(field);
+		currencyIs = read.value.currency;
+		return read.value.minor;
 	};
 	const day = (field: HoldingColumn) => {
 		const text = cell(field);
@@ -134,8 +142,8 @@ function fieldsOf(
 	const quantity = cell('quantity') === '' ? 1 : Number(cell('quantity'));
 	const isCount = Number.isInteger(quantity) && quantity >= 1 && quantity <= 10_000;
 	if (!isCount) misread('quantity');
-	const costMinor = amount('cost');
-	const valueMinor = amount('value');
+	const costMinor = amountOf('cost');
+	const valueMinor = amountOf('value');
 	const fields = {
 		quantity: isCount ? quantity : 1,
 		condition: word('condition', CONDITIONS),
@@ -146,7 +154,7 @@ function fieldsOf(
 		status: word('status', COPY_STATUSES),
 		costMinor,
 		valueMinor,
-		currency: costMinor !== undefined || valueMinor !== undefined ? money : undefined,
+		currency: currencyIs,
 		valueSource: cell('value from') || undefined,
 		valueOn: day('valued on'),
 		acquiredOn: day('got on'),
@@ -156,10 +164,4 @@ function fieldsOf(
 	};
 	const note = [cell('note'), ...strange].filter(Boolean).join('; ');
 	return { ...fields, note: note || undefined };
-}
-
-/** "1,240.50", "1.240,50", "12,5", "12": the last separator with one or two digits behind it is the decimal one. */
-function readAmount(text: string): number {
-	const [, whole = '', decimals = ''] = /^(.*?)(?:[.,](\d{1,2}))?$/.exec(text.trim()) ?? [];
-	return Number(`${whole.replace(/[.,' ]/g, '')}.${decimals || '0'}`);
 }

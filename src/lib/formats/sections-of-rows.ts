@@ -1,4 +1,4 @@
-import { compareCardNumbers } from '../core/checklist/compare-card-numbers.ts';
+import { cardNumberOrder, compareCardNumbers } from '../core/checklist/compare-card-numbers.ts';
 import { slug } from '../core/checklist/slug.ts';
 import type { Problem } from '../core/problem.ts';
 import { NO_PARALLEL, type CsvColumn, type CsvRow } from './checklist-csv-columns.ts';
@@ -28,6 +28,7 @@ interface ParallelRuns {
 		sections: string[];
 		cards?: readonly string[];
 		printRun?: number;
+		confidence?: 'likely';
 		notIssued?: true;
 	}[];
 }
@@ -156,7 +157,7 @@ function seriesOfRows(owner: string, groups: readonly Group[]) {
 	}
 	return [...numbers]
 		.map(([name, list]) => {
-			const sorted = list.sort(compareCardNumbers);
+			const sorted = list.sort(cardNumberOrder(list));
 			return { name, from: sorted[0] ?? '', to: sorted.at(-1) ?? '' };
 		})
 		.sort((a, b) => compareCardNumbers(a.from, b.from));
@@ -195,22 +196,31 @@ function parallelsOf(groups: readonly Group[], problems: Problem[]): readonly Pa
 	return [...parallels.values()];
 }
 
-/** Parallel name → print run of one row; null: not numbered. */
-function readRuns(row: CsvRow, first: CsvRow, problems: Problem[]): Map<string, number | null> {
+/** "/120" is stamped on the cards, "~2000" is what people guess; null: not numbered. */
+type WrittenRun = `/${number}` | `~${number}` | null;
+
+function asRule(run: WrittenRun): { readonly printRun?: number; readonly confidence?: 'likely' } {
+	if (run === null) return {};
+	const printRun = Number(run.slice(1));
+	return run.startsWith('~') ? { printRun, confidence: 'likely' } : { printRun };
+}
+
+/** Parallel name → print run of one row. */
+function readRuns(row: CsvRow, first: CsvRow, problems: Problem[]): Map<string, WrittenRun> {
 	const cell = row.cell('parallels') || first.cell('parallels');
-	const runs = new Map<string, number | null>();
+	const runs = new Map<string, WrittenRun>();
 	if (cell === NO_PARALLEL) return runs;
 	for (const entry of parseListCell(cell)) {
-		const match = /^(.*\S)\s*\/\s*(\d{1,8})$/.exec(entry);
-		const printRun = match ? Number(match[2]) : null;
-		if (printRun === 0) {
+		const [, name, mark, digits] = /^(.*\S)\s*([/~])\s*(\d{1,8})$/.exec(entry) ?? [];
+		if (name !== undefined && Number(digits) === 0) {
 			problems.push({
 				line: row.line,
 				field: 'parallels',
 				message: `"${entry.slice(0, 60)}" has a print run of 0`,
 				remedy: 'Write the run behind the name: Brass /120.'
 			});
-		} else runs.set(match?.[1] ?? entry, printRun);
+		} else if (name === undefined) runs.set(entry, null);
+		else runs.set(name, `${mark === '~' ? '~' : '/'}${Number(digits)}`);
 	}
 	return runs;
 }
@@ -219,21 +229,24 @@ function addRules(
 	{ runs: rules }: ParallelRuns,
 	section: string,
 	rows: readonly CsvRow[],
-	runs: readonly (number | null | undefined)[]
+	runs: readonly (WrittenRun | undefined)[]
 ): void {
-	const counts = new Map<number | null, number>();
+	const counts = new Map<WrittenRun, number>();
 	for (const run of runs) if (run !== undefined) counts.set(run, (counts.get(run) ?? 0) + 1);
 	const [usual = null] = [...counts].sort((a, b) => b[1] - a[1])[0] ?? [];
-	const shared = rules.find((rule) => !rule.cards && (rule.printRun ?? null) === usual);
+	const { printRun, confidence } = asRule(usual);
+	const shared = rules.find(
+		(rule) => !rule.cards && rule.printRun === printRun && rule.confidence === confidence
+	);
 	if (shared) shared.sections.push(section);
-	else rules.push({ sections: [section], ...(usual === null ? {} : { printRun: usual }) });
+	else rules.push({ sections: [section], ...asRule(usual) });
 	for (const other of new Set(runs.filter((run) => run !== usual))) {
 		const cards = rows
 			.filter((_, i) => runs[i] === other)
 			.map((row) => row.cell('number') || row.cell('title'));
 		const rule = { sections: [section], cards };
 		if (other === undefined) rules.push({ ...rule, notIssued: true });
-		else rules.push({ ...rule, ...(other === null ? {} : { printRun: other }) });
+		else rules.push({ ...rule, ...asRule(other) });
 	}
 }
 

@@ -62,7 +62,8 @@ export function guessNames<Column extends string>(
 	const own = names.map((name) => columns.find((column) => column === name) ?? null);
 	const taken = new Set(own.filter((column) => column !== null));
 	return own.map((column, i) => {
-		const guess = column ?? synonyms[names[i] ?? ''] ?? null;
+		const name = names[i] ?? '';
+		const guess = column ?? (Object.hasOwn(synonyms, name) ? (synonyms[name] ?? null) : null);
 		if (column !== null || guess === null || taken.has(guess)) return column;
 		taken.add(guess);
 		return guess;

@@ -1,9 +1,9 @@
-import Papa from 'papaparse';
 import { formatListCell } from '../core/checklist/list-cell.ts';
 import { cardsOf, type Release } from '../core/checklist/release.ts';
-import { formatMinor } from '../core/worth/money.ts';
+import { formatMinor } from '../core/worth/minor-units.ts';
 import { parseVersionKey } from '../core/checklist/version-key.ts';
 import type { CopyRecord } from '../core/goal/copy-record.ts';
+import { formatCsv } from './csv-cells.ts';
 import { HOLDING_COLUMNS, type HoldingColumn } from './holdings-columns.ts';
 
 /** All copies of some releases as a table, the header first: what `readHoldings` reads back. */
@@ -51,7 +51,7 @@ export function holdingsTable(
 
 /** The same as CSV (RFC 4180). */
 export function formatHoldingsCsv(parts: Parameters<typeof holdingsTable>[0]): string {
-	return `${Papa.unparse(holdingsTable(parts) as string[][], { newline: '\r\n' })}\r\n`;
+	return formatCsv(holdingsTable(parts));
 }
 
 function money(minor: number | undefined, currency = 'EUR'): string {

@@ -25,6 +25,11 @@ export async function readXlsx(bytes: Uint8Array): Promise<Outcome<readonly Shee
 		if (unpackedSize(bytes) > LARGEST_UNPACKED) {
 			return bad([{ message: 'the workbook unpacks to more than 200 MB', remedy }]);
 		}
+		const wide = tooWide(bytes);
+		if (wide)
+			return bad([
+				{ message: wide, remedy: 'Delete the empty rows and columns, and save it again.' }
+			]);
 		const sheets = await readXlsxFile(new Uint8Array(bytes).buffer);
 		const full = sheets.flatMap(({ sheet, data }) => {
 			const rows = data
@@ -66,6 +71,35 @@ function unpackedSize(bytes: Uint8Array): number {
 		}
 	});
 	return size;
+}
+
+/** The most rows, columns, and cells between the first and the last one, that a sheet may span. */
+const MOST = { rows: 250_000, columns: 500, cells: 5_000_000 } as const;
+
+/**
+ * Whether a sheet reaches so far that its cells would fill any memory, though it holds but a few: what
+ * is wrong, or null. Looks at the places of rows and cells before any is read.
+ */
+function tooWide(bytes: Uint8Array): string | null {
+	const sheets = unzipSync(bytes, { filter: ({ name }) => /worksheets\/[^/]+\.xml$/.test(name) });
+	for (const sheet of Object.values(sheets)) {
+		const text = new TextDecoder().decode(sheet);
+		let rows = 0;
+		let columns = 0;
+		for (const [, letters = '', digits = ''] of text.matchAll(/\br="([A-Z]{0,4})(\d{1,9})"/g)) {
+			rows = Math.max(rows, Number(digits));
+			const column = [...letters].reduce((sum, letter) => 26 * sum + letter.charCodeAt(0) - 64, 0);
+			columns = Math.max(columns, column);
+		}
+		if (rows > MOST.rows) return `a sheet reaches to row ${rows}; at most ${MOST.rows} are read`;
+		if (columns > MOST.columns) {
+			return `a sheet reaches to column ${columns}; at most ${MOST.columns} are read`;
+		}
+		if (rows * columns > MOST.cells) {
+			return `a sheet spans ${rows} rows of ${columns} columns; at most ${MOST.cells} cells are read`;
+		}
+	}
+	return null;
 }
 
 function cellText(value: unknown): string {

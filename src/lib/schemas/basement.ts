@@ -1,8 +1,8 @@
 import { Type, type Static } from 'typebox';
 import { NewCopySchema } from './requests.ts';
 import { ShelfSchema } from './shelf.ts';
+import { closed } from './vocabulary.ts';
 
-const closed = { additionalProperties: false } as const;
 const Moment = Type.String({ format: 'date-time' });
 const Line = Type.String({ minLength: 1 });
 

@@ -8,9 +8,13 @@ import {
 	VARIANT_PLACES
 } from '../core/binder/binder-layout.ts';
 import { POCKET_LOADINGS } from '../core/binder/page-kind.ts';
+import { closed } from './vocabulary.ts';
 
-const closed = { additionalProperties: false } as const;
-const Key = Type.String({ minLength: 1, maxLength: 60, pattern: '^[a-z0-9.-]+$' });
+const Key = Type.String({
+	minLength: 1,
+	maxLength: 60,
+	pattern: '^[\\p{Ll}\\p{Lo}\\p{Lm}\\p{M}\\p{N}.-]+$'
+});
 const Name = Type.String({ minLength: 1, maxLength: 60, pattern: '\\S' });
 const Few = Type.Integer({ minimum: 0, maximum: 1000 });
 /** A length that a hand can hold, in millimetres. */
@@ -35,7 +39,8 @@ export const BinderKindSchema = Type.Object(
 		key: Key,
 		name: Name,
 		mostLeaves: Type.Integer({ minimum: 1, maximum: 1000 }),
-		spineDepthMm: Length
+		spineDepthMm: Length,
+		hasSewnLeaves: Type.Optional(Type.Boolean())
 	},
 	closed
 );

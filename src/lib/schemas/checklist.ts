@@ -6,8 +6,7 @@ import { SWATCHES } from '../core/checklist/parallel.ts';
 import { SECTION_KINDS } from '../core/checklist/section.ts';
 import { VARIANT_KIND_NAMES } from '../core/checklist/variant.ts';
 import { FormatSchema } from './card-format.ts';
-
-const closed = { additionalProperties: false } as const;
+import { closed } from './vocabulary.ts';
 
 /** One line of text: no control characters, so that a pasted file cannot end up in a title. */
 const line = (longest: number, description?: string) =>
@@ -21,7 +20,7 @@ const line = (longest: number, description?: string) =>
 const KeySchema = Type.String({
 	minLength: 1,
 	maxLength: 100,
-	pattern: '^[a-z0-9][a-z0-9.-]*$',
+	pattern: '^[\\p{Ll}\\p{Lo}\\p{Lm}\\p{N}][\\p{Ll}\\p{Lo}\\p{Lm}\\p{M}\\p{N}.-]*$',
 	description: 'Small letters, digits, hyphens and dots.'
 });
 
@@ -38,7 +37,10 @@ const CardNameSchema = line(
 );
 const CardNames = Type.Array(CardNameSchema, { maxItems: 50_000 });
 const SectionKeys = Type.Array(Type.String({ minLength: 1, maxLength: 100 }), { maxItems: 500 });
-const OddsByPack = Type.Record(KeySchema, OddsSchema, { description: 'Pack type → odds' });
+const OddsByPack = Type.Record(KeySchema, OddsSchema, {
+	maxProperties: 50,
+	description: 'Pack type → odds'
+});
 
 /** Which cards a rule is about: of these sections (or all), a range, or single ones. */
 const selector = {
@@ -217,7 +219,7 @@ export const VariantSchema = Type.Object(
 /** A checklist file: a release with its sections, cards and parallels. */
 export const ChecklistSchema = Type.Object(
 	{
-		$schema: Type.Optional(Type.String()),
+		$schema: Type.Optional(Type.String({ maxLength: 200 })),
 		format: Type.Literal('jade-checklist'),
 		formatVersion: Type.Literal(1),
 		release: Type.Object(

@@ -2,8 +2,8 @@ import { Type, type Static } from 'typebox';
 import { BinderLayoutSchema, SupplyPriceSchema } from './binder.ts';
 import { ConditionSchema, GoalRulesSchema } from './goal-rules.ts';
 import { NewCopySchema, SynonymSchema } from './requests.ts';
+import { closed } from './vocabulary.ts';
 
-const closed = { additionalProperties: false } as const;
 const Key = Type.String({ minLength: 1 });
 const Moment = Type.String({ format: 'date-time' });
 const Parallel = Type.Union([Key, Type.Null()]);

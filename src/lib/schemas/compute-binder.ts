@@ -1,4 +1,4 @@
-import { Type, type Static, type TSchema } from 'typebox';
+import { Type, type Static, type TProperties } from 'typebox';
 import { SUPPLY_SORTS } from '../core/binder/supplies.ts';
 import {
 	BinderKindSchema,
@@ -8,19 +8,18 @@ import {
 	SupplyPriceSchema
 } from './binder.ts';
 import { FormatSchema } from './card-format.ts';
+import { closed, list, Whole, Word } from './vocabulary.ts';
 
-const closed = { additionalProperties: false } as const;
-const Word = Type.String({ minLength: 1, maxLength: 420 });
-const Whole = Type.Integer({ minimum: 0 });
-const Count = Type.Integer({ minimum: 1, maximum: 1000 });
+const Pockets = Type.Integer({ minimum: 1, maximum: 1000 });
 const Nth = Type.Integer({ minimum: 1 });
-const list = <Item extends TSchema>(item: Item, maxItems = 200_000) =>
-	Type.Array(item, { maxItems });
 
 export const PairGroupsInput = Type.Object(
 	{
-		groups: list(Type.Object({ key: Word, size: Count, label: Type.Optional(Word) }, closed), 5000),
-		capacity: Count
+		groups: list(
+			Type.Object({ key: Word, size: Pockets, label: Type.Optional(Word) }, closed),
+			5000
+		),
+		capacity: Pockets
 	},
 	closed
 );
@@ -29,7 +28,7 @@ export const PairGroupsOutput = Type.Object(
 		pages: Type.Array(
 			Type.Object(
 				{
-					groups: Type.Array(Type.Object({ key: Word, pockets: Count }, closed)),
+					groups: Type.Array(Type.Object({ key: Word, pockets: Pockets }, closed)),
 					empty: Whole
 				},
 				closed
@@ -73,7 +72,7 @@ const SlotSchema = Type.Object(
 
 /** Slots, how they are laid, and what one has of one's own. */
 const planned = {
-	slots: list(SlotSchema),
+	slots: list(SlotSchema, 100_000),
 	layout: BinderLayoutSchema,
 	rarities: Type.Optional(list(Word, 1000)),
 	pageKinds: Type.Optional(list(PageKindSchema, 100)),
@@ -143,40 +142,32 @@ const LyingSchema = Type.Object({ item: Word, pocket: Word }, closed);
 const RunSchema = Type.Object(
 	{
 		/** Pockets of a section in order, and the cards that are to lie in them in order. */
-		pockets: list(Word),
-		items: list(Word)
+		pockets: list(Word, 200_000),
+		items: list(Word, 200_000)
 	},
 	closed
 );
 export const PlanMovesInput = Type.Object(
 	{
-		now: list(LyingSchema),
+		now: list(LyingSchema, 200_000),
 		/** Where cards must lie. */
-		target: Type.Optional(list(LyingSchema)),
+		target: Type.Optional(list(LyingSchema, 200_000)),
 		/** Sections in which blanks may stand anywhere. */
 		runs: Type.Optional(list(RunSchema, 5000))
 	},
 	closed
 );
-const step = <Does extends string>(does: Does, from: boolean, to: boolean) =>
-	Type.Object(
-		{
-			do: Type.Literal(does),
-			item: Word,
-			...(from ? { from: Word } : {}),
-			...(to ? { to: Word } : {})
-		},
-		closed
-	);
+const step = <Does extends string, Places extends TProperties>(does: Does, places: Places) =>
+	Type.Object({ do: Type.Literal(does), item: Word, ...places }, closed);
 export const PlanMovesOutput = Type.Object(
 	{
 		steps: Type.Array(
 			Type.Union([
-				step('move', true, true),
-				step('take out', true, false),
-				step('hold', true, false),
-				step('put in', false, true),
-				step('lay down', false, true)
+				step('move', { from: Word, to: Word }),
+				step('take out', { from: Word }),
+				step('hold', { from: Word }),
+				step('put in', { to: Word }),
+				step('lay down', { to: Word })
 			])
 		),
 		stays: Whole,

@@ -3,7 +3,7 @@ import { LIFTS } from '../core/boxes/box-weight.ts';
 import { BOX_CHOICES } from '../core/boxes/choose-box.ts';
 import { BOX_SCHOOLS } from '../core/boxes/school.ts';
 import { FormatSchema } from './card-format.ts';
-import { closed, Count, Holder, list, orNull, Stock, Whole, Word } from './storage.ts';
+import { closed, Count, Holder, list, orNull, Stock, Whole, Word } from './vocabulary.ts';
 
 const Share = Type.Number({ minimum: 0, maximum: 1 });
 const Mm = Type.Number({ exclusiveMinimum: 0, maximum: 5000 });
@@ -25,7 +25,21 @@ export const BoxKindSchema = Type.Object(
 	},
 	closed
 );
-const RulesSchema = Type.Object({ leastFill: Share, leastHave: Share, mostStrays: Whole }, closed);
+const RulesSchema = Type.Object(
+	{
+		leastFill: Share,
+		leastHave: Share,
+		mostStrays: Whole,
+		give: Type.Optional(
+			Type.Number({
+				minimum: 0,
+				maximum: 0.2,
+				description: 'share by which the cards of a full box may be pressed together; usually 0.01'
+			})
+		)
+	},
+	closed
+);
 const boxedSet = { cards: Whole, need: Whole, have: Whole, stockPt: Type.Optional(Stock) };
 const choosing = {
 	rules: Type.Optional(RulesSchema),
@@ -87,7 +101,8 @@ export const PlanBoxesOutput = Type.Object(
 											sets: Type.Array(Word),
 											label: Type.String(),
 											um: Type.Integer({ minimum: 0 }),
-											isContinued: Type.Boolean()
+											isContinued: Type.Boolean(),
+											straysOf: Type.Optional(Type.String())
 										},
 										closed
 									)

@@ -4,11 +4,10 @@ import { FINDING_CODES } from '../core/checklist/doctor/finding.ts';
 import { ChecklistBodySchema, VariantSchema } from './checklist.ts';
 import { ProblemSchema } from './compute.ts';
 import { GoalRulesSchema } from './goal-rules.ts';
+import { closed, Whole } from './vocabulary.ts';
 
-const closed = { additionalProperties: false } as const;
 const Word = Type.String();
 const MaybeWord = Type.Union([Word, Type.Null()]);
-const Whole = Type.Integer({ minimum: 0 });
 const MaybeWhole = Type.Union([Whole, Type.Null()]);
 
 export const CheckInput = Type.Object({ checklist: ChecklistBodySchema }, closed);

@@ -2,9 +2,7 @@ import { Type, type Static } from 'typebox';
 import { ChecklistBodySchema } from './checklist.ts';
 import { VersionKeySchema, VersionSchema } from './compute.ts';
 import { ConditionSchema, GoalRulesSchema } from './goal-rules.ts';
-
-const closed = { additionalProperties: false } as const;
-const Whole = Type.Integer({ minimum: 0 });
+import { closed, Whole } from './vocabulary.ts';
 
 export const ScopeInput = Type.Object(
 	{

@@ -1,12 +1,12 @@
 import { Type, type Static } from 'typebox';
-import { HOLDER_SORTS } from '../core/boxes/choose-holder.ts';
+import { HOLDER_SORTS } from '../core/boxes/holder-kind.ts';
 import { THICKNESS_UNITS } from '../core/measuring/stock.ts';
 import { FormatSchema } from './card-format.ts';
-import { closed, Count, Holder, list, orNull, Stock, Whole, Word } from './storage.ts';
+import { closed, Count, Holder, list, Minor, orNull, Stock, Whole, Word } from './vocabulary.ts';
 
 /** From which value on a card is kept in what. */
 export const TiersSchema = Type.Array(
-	Type.Object({ name: Word, fromMinor: Whole, holder: Type.Enum([...HOLDER_SORTS]) }, closed),
+	Type.Object({ name: Word, fromMinor: Minor, holder: Type.Enum([...HOLDER_SORTS]) }, closed),
 	{ minItems: 1, maxItems: 50 }
 );
 
@@ -14,7 +14,7 @@ export const ChooseHolderInput = Type.Object(
 	{
 		card: Type.Object(
 			{
-				valueMinor: Type.Optional(Whole),
+				valueMinor: Type.Optional(Minor),
 				format: Type.Optional(FormatSchema),
 				tier: Type.Optional(Word)
 			},

@@ -3,10 +3,9 @@ import { COPY_STATUSES } from '../core/goal/copy-record.ts';
 import { ChecklistBodySchema } from './checklist.ts';
 import { VersionKeySchema } from './compute.ts';
 import { ConditionSchema } from './goal-rules.ts';
+import { closed, Count, Minor, record, Whole } from './vocabulary.ts';
 
-const closed = { additionalProperties: false } as const;
 const Text = Type.Optional(Type.String({ maxLength: 400 }));
-const Whole = Type.Integer({ minimum: 0 });
 const Words = Type.Array(Type.String({ maxLength: 100 }), { maxItems: 50 });
 
 const fields = {
@@ -17,8 +16,8 @@ const fields = {
 	certificate: Text,
 	serial: Text,
 	status: Type.Optional(Type.Enum([...COPY_STATUSES])),
-	costMinor: Type.Optional(Whole),
-	valueMinor: Type.Optional(Whole),
+	costMinor: Type.Optional(Minor),
+	valueMinor: Type.Optional(Minor),
 	currency: Text,
 	valueSource: Text,
 	valueOn: Text,
@@ -35,7 +34,7 @@ export const MatchHoldingsInput = Type.Object(
 		rows: Type.Array(
 			Type.Object(
 				{
-					line: Type.Optional(Type.Integer({ minimum: 1 })),
+					line: Type.Optional(Count),
 					year: Text,
 					maker: Text,
 					set: Type.String({ maxLength: 400 }),
@@ -51,9 +50,11 @@ export const MatchHoldingsInput = Type.Object(
 			{ maxItems: 200_000 }
 		),
 		choices: Type.Optional(
-			Type.Record(Type.String(), Type.String(), {
-				description: 'Set as "year|maker|set" → key of its release, "" for none'
-			})
+			record(
+				Type.String({ maxLength: 420 }),
+				10_000,
+				'Set as "year|maker|set" → key of its release, "" for none'
+			)
 		)
 	},
 	closed

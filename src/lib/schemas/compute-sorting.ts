@@ -1,6 +1,6 @@
 import { Type, type Static } from 'typebox';
 import { SORTING_WAYS } from '../core/boxes/plan-sorting.ts';
-import { closed, Count, list, orNull, Word } from './storage.ts';
+import { closed, Count, list, orNull, Word } from './vocabulary.ts';
 
 const Seconds = Type.Number({ minimum: 0, maximum: 3600 });
 export const PlanSortingInput = Type.Object(
@@ -56,8 +56,8 @@ export const PutAwayInput = Type.Object(
 					row: Count,
 					divider: Word,
 					set: Word,
-					numbers: list(orNull(Type.String({ maxLength: 60 }))),
-					titles: Type.Optional(list(Type.String({ maxLength: 300 })))
+					numbers: list(orNull(Type.String({ maxLength: 60 })), 100_000),
+					titles: Type.Optional(list(Type.String({ maxLength: 300 }), 100_000))
 				},
 				closed
 			),
@@ -83,7 +83,10 @@ export const PutAwayOutput = Type.Object(
 				closed
 			)
 		),
-		homeless: Type.Array(Word)
+		/** Cards of sets that stand nowhere. */
+		homeless: Type.Array(Word),
+		/** Cards to pull that are not there, though others of their set are. */
+		absent: Type.Array(Word)
 	},
 	closed
 );

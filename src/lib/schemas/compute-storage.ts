@@ -1,7 +1,18 @@
 import { Type, type Static } from 'typebox';
 import { FormatSchema } from './card-format.ts';
 import { TiersSchema } from './compute-holders.ts';
-import { closed, Count, Holder, list, orNull, Whole, Word } from './storage.ts';
+import {
+	closed,
+	Count,
+	Currency,
+	Holder,
+	list,
+	Minor,
+	orNull,
+	record,
+	Whole,
+	Word
+} from './vocabulary.ts';
 
 const Um = Type.Integer({ minimum: 1, maximum: 10_000_000, description: 'micrometres' });
 const Seconds = Type.Number({ exclusiveMinimum: 0, maximum: 1_000_000 });
@@ -58,7 +69,8 @@ export const MoveTiersInput = Type.Object(
 				{
 					key: Word,
 					quantity: Count,
-					valueMinor: Type.Optional(Whole),
+					valueMinor: Type.Optional(Minor),
+					currency: Type.Optional(Currency),
 					format: Type.Optional(FormatSchema),
 					holder: orNull(Holder),
 					words: list(Type.String({ maxLength: 400 }), 50)
@@ -68,8 +80,10 @@ export const MoveTiersInput = Type.Object(
 			50_000
 		),
 		tiers: Type.Optional(TiersSchema),
+		/** What the tiers are stated in; left out: what each card is valued in. */
+		currency: Type.Optional(Currency),
 		names: Type.Optional(list(Type.Object({ word: Word, tier: Word }, closed), 500)),
-		onHand: Type.Optional(Type.Record(Type.String(), Whole))
+		onHand: Type.Optional(record(Whole, 200, 'Holder kind → how many there are'))
 	},
 	closed
 );
@@ -122,7 +136,9 @@ export const AdviseShelvesOutput = Type.Object(
 	{
 		advice: Type.Array(
 			Type.Object({ box: Word, from: orNull(Word), to: Word, rule: Type.String() }, closed)
-		)
+		),
+		/** What no other shelf here relieves, in grams over the rating. */
+		overloaded: Type.Array(Type.Object({ shelf: Word, overG: Count }, closed))
 	},
 	closed
 );

@@ -1,21 +1,17 @@
-import { Type, type Static, type TSchema } from 'typebox';
+import { Type, type Static } from 'typebox';
 import { SWATCHES } from '../core/checklist/parallel.ts';
 import { LONGEST_LINE } from '../core/shorthand/parse-entry-line.ts';
 import { ChecklistBodySchema } from './checklist.ts';
 import { ConditionSchema } from './goal-rules.ts';
-
-const closed = { additionalProperties: false } as const;
-const list = <Item extends TSchema>(item: Item, maxItems = 200_000) =>
-	Type.Array(item, { maxItems });
+import { closed, list, record, Whole, Word } from './vocabulary.ts';
 
 export const VersionKeySchema = Type.String({
 	maxLength: 420,
-	pattern: '^[a-z0-9.-]+/[a-z0-9.-]+(~[a-z0-9.-]+)?(![a-z0-9.-]+)?$',
+	pattern:
+		'^[\\p{Ll}\\p{Lo}\\p{Lm}\\p{M}\\p{N}.-]+/[\\p{Ll}\\p{Lo}\\p{Lm}\\p{M}\\p{N}.-]+(~[\\p{Ll}\\p{Lo}\\p{Lm}\\p{M}\\p{N}.-]+)?(![\\p{Ll}\\p{Lo}\\p{Lm}\\p{M}\\p{N}.-]+)?$',
 	description: 'release "/" card [ "~" parallel ] [ "!" variant ]'
 });
-const Word = Type.String({ minLength: 1, maxLength: 420 });
 const Quantity = Type.Integer({ minimum: 1, maximum: 1_000_000 });
-const Whole = Type.Integer({ minimum: 0 });
 
 export const ProblemSchema = Type.Object({
 	message: Type.String(),
@@ -38,6 +34,7 @@ export const VersionSchema = Type.Object(
 		parallelKey: Type.Union([Word, Type.Null()]),
 		variantKey: Type.Union([Word, Type.Null()]),
 		printRun: Type.Union([Type.Integer({ minimum: 1 }), Type.Null()]),
+		estimatedRun: Type.Union([Type.Integer({ minimum: 1 }), Type.Null()]),
 		swatch: Type.Union([Type.Enum([...SWATCHES]), Type.Null()])
 	},
 	closed
@@ -71,7 +68,10 @@ const CopySchema = Type.Object(
 	},
 	closed
 );
-export const FillInput = Type.Object({ slots: list(SlotSchema), copies: list(CopySchema) }, closed);
+export const FillInput = Type.Object(
+	{ slots: list(SlotSchema, 100_000), copies: list(CopySchema, 100_000) },
+	closed
+);
 export const FillOutput = Type.Object(
 	{
 		placements: Type.Array(Type.Object({ slot: Word, copy: Word }, closed)),
@@ -89,17 +89,16 @@ export const ShorthandInput = Type.Object(
 		numbering: Type.Optional(Type.Union([Word, Type.Null()])),
 		parallel: Type.Optional(Type.Union([Word, Type.Null()])),
 		condition: Type.Optional(ConditionSchema),
-		owned: Type.Optional(
-			Type.Record(Type.String(), Whole, { description: 'Version key → copies' })
-		),
+		owned: Type.Optional(record(Whole, 200_000, 'Version key → copies')),
 		synonyms: Type.Optional(
-			Type.Record(Type.String(), Type.String({ maxLength: 200 }), {
-				description: 'Word → the words it stands for'
-			})
+			record(Type.String({ maxLength: 200 }), 2000, 'Word → the words it stands for')
 		)
 	},
 	closed
 );
+/** A stretch of the line, in UTF-16 units from 0; `end` is behind the last one. */
+const SpanSchema = Type.Object({ start: Whole, end: Whole }, closed);
+
 export const ShorthandOutput = Type.Object(
 	{
 		form: Type.Enum(['list', 'all-but']),
@@ -120,7 +119,14 @@ export const ShorthandOutput = Type.Object(
 		),
 		unchanged: Whole,
 		problems: Type.Array(ProblemSchema),
-		notes: Type.Array(ProblemSchema)
+		notes: Type.Array(ProblemSchema),
+		reaches: Type.Array(
+			Type.Object(
+				{ words: Type.Array(SpanSchema), items: Type.Array(SpanSchema), cards: Whole },
+				closed
+			)
+		),
+		narrow: Type.Optional(Type.String())
 	},
 	closed
 );

@@ -9,9 +9,8 @@ import {
 	VARIANT_CHOICES
 } from '../core/goal/goal-rules.ts';
 import { PRESET_KEYS } from '../core/goal/preset.ts';
+import { closed, record, Word } from './vocabulary.ts';
 
-const closed = { additionalProperties: false } as const;
-const Word = Type.String({ minLength: 1, maxLength: 420 });
 const Words = (maxItems: number) => Type.Optional(Type.Array(Word, { maxItems }));
 export const ConditionSchema = Type.Enum([...CONDITIONS]);
 const oneOf = <Word extends string>(choices: readonly { readonly word: Word }[]) =>
@@ -22,7 +21,12 @@ export const GoalRulesSchema = Type.Object(
 	{
 		preset: Type.Enum([...PRESET_KEYS]),
 		parallel: Type.Optional(Word),
-		kinds: Type.Optional(Type.Array(Type.Enum([...SECTION_KINDS]), { uniqueItems: true })),
+		kinds: Type.Optional(
+			Type.Array(Type.Enum([...SECTION_KINDS]), {
+				maxItems: SECTION_KINDS.length,
+				uniqueItems: true
+			})
+		),
 		sectionsIn: Words(5000),
 		sectionsOut: Words(5000),
 		finishes: oneOf(FINISH_CHOICES),
@@ -34,7 +38,9 @@ export const GoalRulesSchema = Type.Object(
 		panels: oneOf(PANEL_CHOICES),
 		cut: oneOf(CUT_CHOICES),
 		leastCondition: Type.Optional(ConditionSchema),
-		sectionConditions: Type.Optional(Type.Record(Word, ConditionSchema)),
+		sectionConditions: Type.Optional(
+			record(ConditionSchema, 5000, 'Section → the least condition there')
+		),
 		wishCondition: Type.Optional(ConditionSchema),
 		sets: Type.Optional(Type.Integer({ minimum: 1, maximum: 100 })),
 		keepsOwn: Type.Optional(Type.Boolean()),

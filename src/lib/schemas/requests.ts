@@ -5,8 +5,10 @@ import { COPY_STATUSES } from '../core/goal/copy-record.ts';
 import { MOST_COPIES, LONGEST_LINE } from '../core/shorthand/parse-entry-line.ts';
 import { VersionKeySchema } from './compute.ts';
 import { ConditionSchema, GoalRulesSchema } from './goal-rules.ts';
+import { closed, record } from './vocabulary.ts';
 
-const closed = { additionalProperties: false } as const;
+/** A row of the database. */
+const Id = Type.Integer({ minimum: 1, maximum: Number.MAX_SAFE_INTEGER });
 const Key = Type.Union([Type.String({ minLength: 1, maxLength: 100 }), Type.Null()]);
 
 /** An entry line to apply: `POST /api/releases/{release}/log`. */
@@ -16,7 +18,7 @@ export const EntrySchema = Type.Object(
 		numbering: Key,
 		parallel: Key,
 		condition: Type.Optional(ConditionSchema),
-		pile: Type.Optional(Type.Integer({ minimum: 1 }))
+		pile: Type.Optional(Id)
 	},
 	closed
 );
@@ -54,7 +56,12 @@ export const CardEditsSchema = Type.Object(
 					group: Type.Optional(Text(200)),
 					rarity: Type.Optional(Text(60)),
 					subjects: Type.Optional(Type.Array(Text(200), { maxItems: 50 })),
-					marks: Type.Optional(Type.Array(Type.Enum([...CARD_MARKS]), { uniqueItems: true }))
+					marks: Type.Optional(
+						Type.Array(Type.Enum([...CARD_MARKS]), {
+							maxItems: CARD_MARKS.length,
+							uniqueItems: true
+						})
+					)
 				},
 				closed
 			),
@@ -73,7 +80,7 @@ const SheetRowsSchema = Type.Array(
 	Type.Object(
 		{
 			key: Type.String({ maxLength: 200 }),
-			cells: Type.Record(Type.String({ maxLength: 40 }), Text(20_000))
+			cells: record(Text(20_000), 60, 'Column → what its cell says')
 		},
 		closed
 	),

@@ -3,27 +3,69 @@ import addFormats from 'ajv-formats';
 import type { TSchema } from 'typebox';
 import type { Problem } from '../core/problem.ts';
 
-const ajv = new Ajv2020({ strict: true, allErrors: true, allowUnionTypes: true, verbose: true });
-addFormats.default(ajv);
-const compiled = new WeakMap<object, ValidateFunction>();
+/** Stops at the first problem, so that any document is judged in the time it takes to walk over it. */
+const first = makeAjv(false);
+/** Finds all problems; of a document that is wrong everywhere these are more than it has values. */
+const all = makeAjv(true);
 
 /** The most problems one document reports: past that, a person mends the first ones and tries again. */
-const MOST_PROBLEMS = 200;
+const MOST_PROBLEMS = 50;
+/** Of a document with more values than these only the first problem is told. */
+const MOST_VALUES = 20_000;
 
 /**
- * Checks a document against a schema, compiled once. Returns every problem with its JSON Pointer;
- * none when the document is valid. Ajv compiles with `new Function`: server and tests only.
+ * Checks a document against a schema, compiled once. Returns its problems with their JSON Pointers
+ * (at most fifty; of a very large document the first); none when the document is valid. Ajv compiles
+ * with `new Function`: server and tests only.
  */
 export function checkAgainst(schema: TSchema, document: unknown): readonly Problem[] {
-	let validate = compiled.get(schema);
-	if (!validate) {
-		validate = ajv.compile(schema);
-		compiled.set(schema, validate);
+	const errors = first.errorsOf(schema, document);
+	if (errors.length === 0) return [];
+	const isLarge = hasMoreValuesThan(MOST_VALUES, document);
+	return mergeTypes(isLarge ? errors : all.errorsOf(schema, document))
+		.slice(0, MOST_PROBLEMS)
+		.map(describe);
+}
+
+function makeAjv(allErrors: boolean) {
+	const ajv = new Ajv2020({ strict: true, allErrors, allowUnionTypes: true, verbose: true });
+	addFormats.default(ajv);
+	// Ajv compares every two entries; of 30,000 that takes a minute.
+	ajv.removeKeyword('uniqueItems');
+	ajv.addKeyword({
+		keyword: 'uniqueItems',
+		type: 'array',
+		schemaType: 'boolean',
+		error: { message: 'must NOT have duplicate items' },
+		validate: (isSet: boolean, entries: readonly unknown[]) =>
+			!isSet || new Set(entries.map((entry) => JSON.stringify(entry))).size === entries.length
+	});
+	const compiled = new WeakMap<object, ValidateFunction>();
+	return {
+		errorsOf(schema: TSchema, document: unknown): readonly ErrorObject[] {
+			let validate = compiled.get(schema);
+			if (!validate) {
+				validate = ajv.compile(schema);
+				compiled.set(schema, validate);
+			}
+			return validate(document) ? [] : (validate.errors ?? []);
+		}
+	};
+}
+
+/** Counts values no further than asked; lists and objects count, and what is in them. */
+function hasMoreValuesThan(most: number, document: unknown): boolean {
+	let left = most;
+	const waiting: unknown[] = [document];
+	while (waiting.length > 0) {
+		const value = waiting.pop();
+		if (--left < 0) return true;
+		if (typeof value !== 'object' || value === null) continue;
+		const inside: unknown[] = Array.isArray(value) ? value : Object.values(value);
+		if (inside.length > left) return true;
+		for (const each of inside) waiting.push(each);
 	}
-	if (validate(document)) return [];
-	return mergeTypes(validate.errors ?? [])
-		.map(describe)
-		.slice(0, MOST_PROBLEMS);
+	return false;
 }
 
 /** A field that may be of several types fails each of them: one problem that names them all. */

@@ -300,7 +300,7 @@ describe('goals and binders', () => {
 			rules: { preset: 'parallel-run' },
 			name: ''
 		});
-		expect(refused).toMatchObject({ ok: false, problems: [{ field: 'parallel' }] });
+		expect(refused).toMatchObject({ ok: false, problems: [{ field: 'parallels' }] });
 		await makeGoal(collection, { release: 'r', rules: { preset: 'base' }, name: '' });
 		const id = await makeBinder(collection, { goalId: 1, name: '' });
 		expect(await makeBinder(collection, { goalId: 9, name: '' })).toBeNull();

@@ -1,4 +1,7 @@
 import { openCollection, type Collection } from './database/open.ts';
+import { goalsWithoutNext } from './goals/read-goals.ts';
+import { refreshProgress } from './goals/refresh-progress.ts';
+import { releasesWithoutTotals } from './releases/refresh-totals.ts';
 import { loadDemo } from './demo/load-demo.ts';
 import { readSettings } from './settings.ts';
 
@@ -10,9 +13,23 @@ export function theCollection(): Promise<Collection> {
 	return opening;
 }
 
+/** Says now and then how far the sample is. */
+function tell(done: number, of: number): void {
+	if (done % Math.ceil(of / 5) === 0)
+		console.log(`loading the sample: ${Math.round((100 * done) / of)} %`);
+}
+
 async function open(): Promise<Collection> {
 	const settings = readSettings(process.env);
 	const collection = await openCollection(settings);
-	if (settings.demo) await loadDemo(collection);
+	// A collection of an earlier version: what its lists show is worked out once.
+	const stale = [
+		...(await goalsWithoutNext(collection.db)),
+		...(await releasesWithoutTotals(collection.db))
+	];
+	if (stale.length > 0) {
+		await collection.write((tx) => refreshProgress(tx, stale, collection.now()));
+	}
+	if (settings.demo) await loadDemo(collection, tell);
 	return collection;
 }

@@ -170,8 +170,12 @@ test('search finds cards by any of their words and copies by place and serial, q
 	expect(await titles('ada')).toEqual(['Gull 4']);
 	expect(await titles('gulls 3')).toEqual(['Gull 3']);
 	expect(await titles('1996 gul')).toHaveLength(4);
-	expect(await titles('long box')).toEqual(['Gull 2 · 14/65 · Long box 4']);
-	expect(await titles('14/65')).toEqual(['Gull 2 · 14/65 · Long box 4']);
+	const slate = 'Gull 2 · Slate · 14/65 · Long box 4';
+	for (const text of ['long box', '14/65', 'slate', 'gull 2 sla', 'box 1996 14/65'])
+		expect([text, await titles(text)]).toEqual([text, [slate]]);
+	// Words of the card alone find the card, once.
+	expect(await titles('gull 2')).toEqual(['Gull 2']);
+	expect(await titles('slate 3')).toEqual([]);
 	for (const odd of ['', '"', '* OR 1', 'x" NEAR y', '%', '(('])
 		expect(await titles(odd)).toEqual([]);
 	await removeRelease(collection, 'gulls-1996');

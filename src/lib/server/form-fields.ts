@@ -7,7 +7,7 @@ export function formFields(form: FormData) {
 		word,
 		number,
 		/** A row's id; 0, which no row has, where there is none. */
-		id: (field: string) => (/^\d+$/.test(word(field)) ? Number(word(field)) : 0),
+		id: (field: string) => (/^\d{1,15}$/.test(word(field)) ? Number(word(field)) : 0),
 		/** Null where the field is empty. */
 		orNull: (field: string) => (word(field) === '' ? null : number(field))
 	};

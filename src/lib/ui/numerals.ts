@@ -1,4 +1,4 @@
-import { formatMinor } from '$lib/core/worth/money';
+import { formatMinor } from '$lib/core/worth/minor-units';
 
 const whole = new Intl.NumberFormat('en');
 const moment = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });

@@ -11,7 +11,7 @@
 	import ShelfUnit from '$lib/ui/shelf/ShelfUnit.svelte';
 
 	let { data, form } = $props();
-	const { shelves, loose, boxes, advice } = $derived(data.room);
+	const { shelves, loose, boxes, advice, overloaded } = $derived(data.room);
 	const rooms = $derived([
 		...group(
 			shelves,
@@ -60,6 +60,15 @@
 				>{/each}: open it for the re-spacing slip.
 		</p>
 	{/if}
+	{#each overloaded as { shelf: key, overG } (key)}
+		{@const shelf = shelfOf(key)}
+		{#if shelf}
+			<p class="mb-4 max-w-3xl border-l-3 border-error pl-4" role="alert">
+				{nameShelf(shelf)} is {formatKg(overG)} over what its maker says it bears, and no other shelf
+				here takes a box of it: take one off, or split it.
+			</p>
+		{/if}
+	{/each}
 	{#if advice.length > 0}
 		<section class="mb-6 max-w-3xl border-l-3 border-accent pl-4" aria-labelledby="advice">
 			<h2 id="advice" class="mb-1">Should stand elsewhere</h2>

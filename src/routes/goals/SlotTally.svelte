@@ -1,19 +1,29 @@
 <script lang="ts">
 	import type { GoalRules } from '$lib/core/goal/goal-rules';
+	import type { Problem } from '$lib/core/problem';
 	import { formatCount } from '$lib/ui/numerals';
 	import type { SlotCount } from './rules-book.svelte';
 
-	let { counted, rules }: { counted: SlotCount | null; rules: GoalRules } = $props();
+	interface Props {
+		counted: SlotCount | null;
+		/** What is still to be chosen. */
+		lacks: readonly Problem[];
+		rules: GoalRules;
+	}
+	let { counted, lacks, rules }: Props = $props();
 	const MOST_ROWS = 14;
 </script>
 
 <div aria-live="polite">
 	<p>
 		<strong class="font-serif text-5xl font-medium max-lg:text-3xl" data-testid="slots"
-			>{counted ? formatCount(counted.slots) : '…'}</strong
+			>{counted ? formatCount(counted.slots) : lacks.length > 0 ? '–' : '…'}</strong
 		>
 		<span class="text-lg quiet">{counted?.slots === 1 ? 'slot' : 'slots'}</span>
 	</p>
+	{#each lacks as { message, remedy }, i (i)}
+		<p class="text-accent">{message}. {remedy}</p>
+	{/each}
 	{#if counted && counted.skipped > 0}
 		<p class="text-accent">
 			{formatCount(counted.skipped)} left out, printed fewer than {formatCount(rules.leastRun)} times

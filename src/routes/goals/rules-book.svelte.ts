@@ -1,5 +1,6 @@
 import { PRESETS, presetOf, type PresetKey } from '$lib/core/goal/preset';
 import { resolveRules, type GoalChoice, type GoalRules } from '$lib/core/goal/goal-rules';
+import type { Problem } from '$lib/core/problem';
 import type { GoalOptions } from '$lib/server/goals/goal-options';
 import { ask } from '$lib/ui/send';
 
@@ -14,6 +15,7 @@ export interface SlotCount {
 export function createRulesBook(options: () => GoalOptions, start?: GoalChoice) {
 	let choice = $state.raw<GoalChoice>(start ?? { preset: 'complete' });
 	let counted = $state.raw<SlotCount | null>(null);
+	let lacks = $state.raw<readonly Problem[]>([]);
 	const rules = $derived(resolveRules(choice));
 	let asked = 0;
 
@@ -23,7 +25,9 @@ export function createRulesBook(options: () => GoalOptions, start?: GoalChoice) 
 		const timer = setTimeout(async () => {
 			const outcome = await ask<SlotCount>('POST', '/api/goals/slots', body);
 			// An answer to what was asked before comes too late.
-			if (mine === asked) counted = outcome.ok ? outcome.value : null;
+			if (mine !== asked) return;
+			counted = outcome.ok ? outcome.value : null;
+			lacks = outcome.ok ? [] : outcome.problems;
 		}, 120);
 		return () => clearTimeout(timer);
 	});
@@ -37,6 +41,10 @@ export function createRulesBook(options: () => GoalOptions, start?: GoalChoice) 
 		},
 		get counted() {
 			return counted;
+		},
+		/** What is still to be chosen before there are any slots. */
+		get lacks() {
+			return lacks;
 		},
 		/** Takes a school with what it needs chosen for a start. */
 		take(preset: PresetKey) {

@@ -2,6 +2,7 @@ import { countIncoming, countOwned, readCopies } from '$lib/server/copies/read-c
 import { fail } from '@sveltejs/kit';
 import { listSynonyms } from '$lib/server/copies/synonyms';
 import { addPile, listTrays, removePile, TRAYS } from '$lib/server/copies/trays';
+import { clockFor } from '$lib/server/preferences/sample-clock';
 import { theCollection } from '$lib/server/collection';
 import { findRelease } from '$lib/server/releases/load-release';
 
@@ -10,6 +11,7 @@ export const load = async ({ parent, depends }) => {
 	const { db, now } = await theCollection();
 	const { release } = await parent();
 	const id = release === null ? null : await findRelease(db, release.key);
+	const nowFor = await clockFor(db, now());
 	const copies = id === null ? [] : await readCopies(db, id);
 	return {
 		owned: [...countOwned(copies)],
@@ -17,7 +19,7 @@ export const load = async ({ parent, depends }) => {
 		synonyms: await listSynonyms(db),
 		trays: (await listTrays(db)).map((pile) => ({
 			...pile,
-			days: daysBetween(pile.since, now())
+			days: daysBetween(pile.since, nowFor(pile.since))
 		}))
 	};
 };

@@ -4,6 +4,14 @@
 	import CardPicture from '$lib/ui/card-picture/CardPicture.svelte';
 
 	let { data } = $props();
+	const PLACES_NAMED = 3;
+	const placesIn = (places: (typeof data.found)[number]['places']) =>
+		[
+			...places
+				.slice(0, PLACES_NAMED)
+				.map(({ name, row }) => (row === null ? name : `${name}, row ${row}`)),
+			...(places.length > PLACES_NAMED ? [`${places.length - PLACES_NAMED} places more`] : [])
+		].join(' · ');
 	let timer: ReturnType<typeof setTimeout> | undefined;
 
 	/** Looks again as one types, without a step in the browser's history for every letter. */
@@ -33,7 +41,7 @@
 		type="search"
 		class="input w-full max-w-2xl text-xl input-lg"
 		value={data.text}
-		placeholder="number, subject, set, serial, place, note"
+		placeholder="number, subject, set, finish, serial, place, note"
 		autocomplete="off"
 		autofocus
 		oninput={(event) => look(event.currentTarget.value)}
@@ -69,8 +77,11 @@
 				<span class="min-w-0 flex-1">
 					<span class="block truncate">{found.title}</span>
 					<span class="block truncate text-sm quiet"
-						>{found.releaseName} · {found.section}{found.copy ? ` · ${found.copy.text}` : ''}</span
+						>{found.copy ? `${found.copy.text} · ` : ''}{found.releaseName} · {found.section}</span
 					>
+					{#if found.places.length > 0}<span class="block truncate text-sm"
+							>in {placesIn(found.places)}</span
+						>{/if}
 				</span>
 				<span class={['shrink-0', found.owned > 0 ? 'text-primary' : 'quiet']}
 					>{found.owned > 0 ? `${found.owned} owned` : 'none owned'}</span

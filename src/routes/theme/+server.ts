@@ -1,4 +1,5 @@
 import { redirect, type RequestHandler } from '@sveltejs/kit';
+import { ownPath } from '$lib/server/own-path';
 import { THEMES } from '$lib/server/theme';
 
 /** Keeps the chosen theme in a cookie and goes back to the page. */
@@ -11,6 +12,5 @@ export const POST: RequestHandler = async ({ request, cookies, url }) => {
 			maxAge: 31_536_000,
 			secure: url.protocol === 'https:'
 		});
-	const back = String(form.get('back') ?? '/');
-	redirect(303, back.startsWith('/') && !back.startsWith('//') ? back : '/');
+	redirect(303, ownPath(String(form.get('back') ?? '/'), url));
 };

@@ -128,8 +128,10 @@ function pictureOf(
 ): Piece {
 	const cells = Array<Cell | null>(columns * rows).fill(null);
 	const extras: Cell[] = [];
-	for (const slot of slots) {
-		const at = (slot.puzzle?.place ?? 0) - 1;
+	// Where no place is told, the picture is laid in the order of its cards.
+	const isStated = slots.some(({ puzzle }) => puzzle?.place !== undefined);
+	for (const [i, slot] of slots.entries()) {
+		const at = isStated ? (slot.puzzle?.place ?? 0) - 1 : i;
 		if (cells[at] === null) cells[at] = cellOf(slot, block);
 		else extras.push(cellOf(slot, block));
 	}

@@ -6,6 +6,8 @@ export interface BinderKind {
 	readonly mostLeaves: number;
 	/** What its leaves may be thick in all, in millimetres. */
 	readonly spineDepthMm: number;
+	/** Its leaves are sewn in: none are bought for it. */
+	readonly hasSewnLeaves?: boolean;
 }
 
 /** Rules of thumb of ours; the maker's own figures go before: own kinds are added to these. */
@@ -14,7 +16,13 @@ export const BINDER_KINDS: readonly BinderKind[] = [
 	{ key: 'rings-38', name: '38 mm rings', mostLeaves: 30, spineDepthMm: 38 },
 	{ key: 'rings-50', name: '50 mm rings', mostLeaves: 40, spineDepthMm: 50 },
 	{ key: 'rings-75', name: '75 mm rings', mostLeaves: 60, spineDepthMm: 75 },
-	{ key: 'zip-20', name: 'Zip binder, 20 sewn leaves', mostLeaves: 20, spineDepthMm: 45 }
+	{
+		key: 'zip-20',
+		name: 'Zip binder, 20 sewn leaves',
+		mostLeaves: 20,
+		spineDepthMm: 45,
+		hasSewnLeaves: true
+	}
 ];
 
 /**

@@ -26,6 +26,14 @@ describe('pictures', () => {
 		expect(drawn(slots, { pageKind })).toEqual(pages);
 	});
 
+	test('a picture of which no place is told is laid in the order of its cards', () => {
+		const bare = picture(3, 3).map(({ puzzle: _, ...rest }) => ({
+			...rest,
+			puzzle: { key: 'p', columns: 3, rows: 3 }
+		}));
+		expect(drawn(bare, {})).toEqual(['p1 p2 p3 p4 p5 p6 p7 p8 p9']);
+	});
+
 	test('a title goes beside the picture where there is room, else behind it', () => {
 		expect(drawn(picture(2, 2), { titlePocket: true })).toEqual(['p1 p2 T p3 p4 . . . .']);
 		const full = drawn(picture(3, 3), { titlePocket: true });

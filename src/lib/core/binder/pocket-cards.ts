@@ -1,3 +1,4 @@
+import { holderKindOf, isInRigid } from '../boxes/holder-kind.ts';
 import type { CopyRecord } from '../goal/copy-record.ts';
 import { fitsSlot, type Filling } from '../goal/fill-slots.ts';
 import type { Slot } from '../goal/slot.ts';
@@ -13,25 +14,24 @@ export interface PocketCard {
 	readonly pulledOut?: string;
 }
 
-/** Words in a copy's attributes that say it is in a rigid holder. */
-const RIGID = /\b(top ?loader|magnetic case|rigid holder|slab)\b/i;
+/** Where copies are that stand in boxes apart from the sets (valuables, graded, to sell): copy → box. */
+export type KeptApart = ReadonlyMap<string, string>;
 
-/** Whether a copy is kept out of binders: graded, in a rigid holder, or at another place. */
-function isPulledOut(copy: CopyRecord, binderName: string): boolean {
-	const isElsewhere = copy.place !== undefined && !isSame(copy.place, binderName);
-	return isElsewhere || isGraded(copy) || (copy.attributes ?? []).some((one) => RIGID.test(one));
-}
-
-/** "graded 8, safe", "top loader, valuables box": where a copy is that was pulled out. */
-function whereKept(copy: CopyRecord): string {
-	const holder = (copy.attributes ?? []).find((one) => RIGID.test(one));
-	const grade = isGraded(copy) ? [`graded ${copy.grade ?? 'authentic'}`] : [];
-	const words = [...grade, ...(holder ? [holder] : []), ...(copy.place ? [copy.place] : [])];
-	return words.join(', ');
+/** "graded 8, safe", "Top loader, 35 pt, Valuables 1": where a copy is that was pulled out; null: nowhere else. */
+function whereKept(copy: CopyRecord, binderName: string, apart: KeptApart): string | null {
+	const place = copy.place !== undefined && !isSame(copy.place, binderName) ? copy.place : null;
+	const holder = copy.holder ?? null;
+	const words = [
+		...(isGraded(copy) ? [`graded ${copy.grade ?? 'authentic'}`] : []),
+		...(holder !== null && isInRigid(holder) ? [holderKindOf(holder).name] : []),
+		...((place ?? apart.get(copy.key)) ? [place ?? apart.get(copy.key) ?? ''] : [])
+	];
+	return words.length > 0 ? words.join(', ') : null;
 }
 
 /**
- * What lies in the pockets of filled slots. With `stand-in`, a spare copy that may fill the slot lies
+ * What lies in the pockets of filled slots. Graded copies, those in a rigid holder and those that are kept
+ * at another place are pulled out: holder and place decide. With `stand-in`, a spare copy that may fill the slot lies
  * in the pocket of one that was pulled out, as long as there is one; a spare stands in once.
  */
 export function pocketCards(
@@ -39,14 +39,15 @@ export function pocketCards(
 	{ placements, spares }: Filling,
 	copies: readonly CopyRecord[],
 	pulled: PulledChoice,
-	binderName: string
+	binderName: string,
+	apart: KeptApart = new Map()
 ): ReadonlyMap<string, PocketCard> {
 	const known = new Map(copies.map((copy) => [copy.key, copy]));
 	const filling = new Map(placements.map(({ slot, copy }) => [slot, copy]));
 	const spare = new Map<string, { readonly copy: CopyRecord; left: number }[]>();
 	for (const { copy: key, quantity } of spares) {
 		const copy = known.get(key);
-		if (!copy || isPulledOut(copy, binderName)) continue;
+		if (!copy || whereKept(copy, binderName, apart) !== null) continue;
 		const there = spare.get(copy.version) ?? [];
 		spare.set(copy.version, [...there, { copy, left: quantity }]);
 	}
@@ -62,13 +63,15 @@ export function pocketCards(
 		slots.flatMap((slot) => {
 			const copy = known.get(filling.get(slot.key) ?? '');
 			if (!copy) return [];
-			const card: PocketCard = isPulledOut(copy, binderName)
-				? {
-						filling: copy.key,
-						inPocket: pulled === 'stand-in' ? standInFor(slot) : null,
-						pulledOut: whereKept(copy)
-					}
-				: { filling: copy.key, inPocket: copy.key };
+			const kept = whereKept(copy, binderName, apart);
+			const card: PocketCard =
+				kept === null
+					? { filling: copy.key, inPocket: copy.key }
+					: {
+							filling: copy.key,
+							inPocket: pulled === 'stand-in' ? standInFor(slot) : null,
+							pulledOut: kept
+						};
 			return [[slot.key, card]];
 		})
 	);

@@ -19,7 +19,7 @@ export function pocketName({ volume, pageInVolume, kind, pocket }: PocketAddress
 /** Reads what `pocketName` writes; null where the text is none. */
 export function parsePocketName(name: string): PocketAddress | null {
 	const [, volume, page, kind, nth] =
-		/^(\d{1,6})\/(\d{1,6})\/([a-z0-9.-]+)\/(\d{1,4})$/.exec(name) ?? [];
+		/^(\d{1,6})\/(\d{1,6})\/([\p{Ll}\p{Lo}\p{Lm}\p{M}\p{N}.-]+)\/(\d{1,4})$/u.exec(name) ?? [];
 	if (!Number(volume) || !Number(page) || !Number(nth) || kind === undefined) return null;
 	return { volume: Number(volume), pageInVolume: Number(page), kind, pocket: Number(nth) - 1 };
 }

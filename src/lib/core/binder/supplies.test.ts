@@ -19,6 +19,16 @@ const run = (block: string, count: number, rest: Partial<BinderSlot> = {}): Bind
 		...rest
 	}));
 
+test('a zip binder has its leaves sewn in: none are bought, another binder takes them', () => {
+	const slots = run('a', 30);
+	const keysOf = (binderKind: string) =>
+		suppliesOf(planBinder(slots, { ...layout, binderKind }), slots, { ...layout, binderKind }).map(
+			({ key }) => key
+		);
+	expect(keysOf('zip-20')).toEqual(['sleeve:63.5x88.9', 'binder:zip-20', 'divider']);
+	expect(keysOf('rings-25')).toContain('page:3x3');
+});
+
 describe('fit', () => {
 	// 63.5 × 88.9 mm is 2.5 × 3.5 in; a sleeve adds 2.5 mm each way.
 	test.each([

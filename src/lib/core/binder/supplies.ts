@@ -53,7 +53,11 @@ interface OwnKinds {
 	readonly binderKinds?: readonly BinderKind[];
 }
 
-/** What a planned binder takes: a sleeve a card (common practice, no source), by card size; leaves by kind; a cover a volume; a divider a block that begins on a new leaf. */
+/**
+ * What a planned binder takes: a sleeve for each card (common practice, no source), by card size; leaves
+ * by kind, unless they are sewn in; a cover for each volume; a divider for each block that begins on a new
+ * leaf.
+ */
 export function suppliesOf(
 	plan: BinderPlan,
 	slots: readonly BinderSlot[],
@@ -77,9 +81,11 @@ export function suppliesOf(
 	}
 	const hasDividers = layout.blockStart === 'new-leaf' || layout.blockStart === 'new-volume';
 	const blocks = new Set(plan.pages.flatMap((page) => page.blocks));
+	const binder = binderKindOf(layout.binderKind, own.binderKinds);
+	const isSewn = binder.hasSewnLeaves ?? false;
 	const needs: SupplyNeed[] = [
 		...[...sleeves].map(([key, line]) => ({ key, sort: 'sleeve' as const, ...line })),
-		...[...leaves].map(([key, count]) => ({
+		...(isSewn ? [] : [...leaves]).map(([key, count]) => ({
 			key: `page:${key}`,
 			sort: 'page' as const,
 			name: `Leaf, ${pageKindOf(key, own.pageKinds).name}`,
@@ -88,7 +94,7 @@ export function suppliesOf(
 		{
 			key: `binder:${layout.binderKind}`,
 			sort: 'binder',
-			name: `Binder, ${binderKindOf(layout.binderKind, own.binderKinds).name}`,
+			name: `Binder, ${binder.name}`,
 			count: plan.volumes.length
 		},
 		{ key: 'divider', sort: 'divider', name: 'Divider', count: hasDividers ? blocks.size : 0 }

@@ -1,10 +1,7 @@
 import { STANDARD_CARD } from '../binder/card-fit.ts';
 import type { CardFormat } from '../checklist/section.ts';
 import { SLEEVE_UM, STANDARD_STOCK_PT, UM_A_PT } from '../measuring/stock.ts';
-import { HOLDER_KINDS, type HolderKind } from './holder-kind.ts';
-
-export const HOLDER_SORTS = ['none', 'sleeve', 'top-loader', 'magnetic'] as const;
-export type HolderSort = (typeof HOLDER_SORTS)[number];
+import { HOLDER_KINDS, PLAY_MM, type HolderKind, type HolderSort } from './holder-kind.ts';
 
 /** From which value on a card is kept in what; in minor units of the collection's currency. */
 export interface HolderTier {
@@ -45,8 +42,8 @@ export interface HolderChoice {
 }
 
 /**
- * What to keep a card in: by its value (or the tier named for it), and by its thickness: the smallest
- * holder that takes card and sleeve.
+ * What to keep a card in: by its value (or the tier named for it), its size, and its thickness: the
+ * smallest holder that takes it. A top loader takes the card in its sleeve, a case the bare card.
  *
  * @throws RangeError where there are no tiers, or the tier named is none of them
  */
@@ -59,32 +56,50 @@ export function chooseHolder(
 		? rising.find(({ name }) => name === named)
 		: (rising.findLast(({ fromMinor }) => valueMinor >= fromMinor) ?? rising[0]);
 	if (!tier) throw new RangeError(`chooseHolder: no tier "${named ?? ''}"`);
-	const rule = named ? `named "${tier.name}"` : `worth at least ${tier.fromMinor}`;
+	const rule = named
+		? `named "${tier.name}"`
+		: valueMinor < tier.fromMinor
+			? `worth less than ${tier.fromMinor}, where the lowest tier begins`
+			: `worth at least ${tier.fromMinor}`;
 	const plain = { tier: tier.name, rule };
 	if (tier.holder === 'none') return { ...plain, holder: null, isSleeved: false };
-	if (tier.holder === 'sleeve') return { ...plain, holder: 'sleeve', isSleeved: true };
-	const width = format?.widthMm ?? STANDARD_CARD.widthMm;
-	const height = format?.heightMm ?? STANDARD_CARD.heightMm;
-	if (width > STANDARD_CARD.widthMm || height > STANDARD_CARD.heightMm) {
-		const oddity = `${width} × ${height} mm is larger than standard holders`;
-		return { ...plain, holder: null, isSleeved: true, oddity };
+	const kinds = HOLDER_KINDS.filter(({ sort }) => sort === tier.holder);
+	const wide = kinds.filter((kind) => goesIn(format, kind));
+	const [first] = kinds;
+	const isSleeved = first?.takes === 'sleeved' || tier.holder === 'sleeve';
+	const none = { ...plain, holder: null, isSleeved };
+	if (wide.length === 0) {
+		const { widthMm, heightMm } = sizeOf(format);
+		const oddity = `${widthMm} × ${heightMm} mm is larger than standard holders, which leave ${PLAY_MM} mm of play`;
+		return { ...none, oddity };
 	}
-	const sleevedPt = (format?.stockPt ?? STANDARD_STOCK_PT) + SLEEVE_UM / UM_A_PT;
-	const holder = smallest(tier.holder, sleevedPt);
-	if (!holder) {
-		const oddity = `${Math.round(sleevedPt)} pt with its sleeve is thicker than any holder here`;
-		return { ...plain, holder: null, isSleeved: true, oddity };
-	}
+	const pt = (format?.stockPt ?? STANDARD_STOCK_PT) + (isSleeved ? SLEEVE_UM / UM_A_PT : 0);
+	const thickness = `${Math.round(pt)} pt ${isSleeved ? 'with its sleeve' : 'without a sleeve'}`;
+	const [holder] = wide
+		.filter(({ takesPt }) => takesPt >= pt)
+		.sort((a, b) => a.takesPt - b.takesPt);
+	if (!holder) return { ...none, oddity: `${thickness} is thicker than any holder here` };
 	return {
 		...plain,
 		holder: holder.key,
-		isSleeved: true,
-		rule: `${rule}; ${Math.round(sleevedPt)} pt with its sleeve`
+		isSleeved,
+		...(tier.holder === 'sleeve' ? {} : { rule: `${rule}; ${thickness}` })
 	};
 }
 
-function smallest(sort: HolderSort, pt: number): HolderKind | undefined {
-	return HOLDER_KINDS.filter(({ key, takesPt }) => key.startsWith(sort) && takesPt >= pt).sort(
-		(a, b) => a.takesPt - b.takesPt
-	)[0];
+function sizeOf(format: CardFormat | undefined) {
+	return {
+		widthMm: format?.widthMm ?? STANDARD_CARD.widthMm,
+		heightMm: format?.heightMm ?? STANDARD_CARD.heightMm
+	};
+}
+
+/** Whether a card goes into a holder, upright or on its side. */
+function goesIn(
+	format: CardFormat | undefined,
+	{ innerWidthMm, innerHeightMm }: HolderKind
+): boolean {
+	const { widthMm, heightMm } = sizeOf(format);
+	const isWithin = (across: number, up: number) => across <= innerWidthMm && up <= innerHeightMm;
+	return isWithin(widthMm, heightMm) || isWithin(heightMm, widthMm);
 }

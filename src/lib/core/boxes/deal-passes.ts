@@ -19,11 +19,11 @@ export function dealPasses(numbers: readonly string[], piles: readonly number[])
 	const last = piles.length - 1;
 	/** The digits of a place, of the first pass first: mixed radix, runs as even as they can be. */
 	const digits = numbers.map((_, place) => digitsOf(place, numbers.length, piles, last));
-	return piles.map((count, pass) =>
-		Array.from({ length: count }, (_, pile) =>
-			numbers.filter((_, place) => digits[place]?.[pass] === pile)
-		).filter((pile) => pile.length > 0)
-	);
+	return piles.map((count, pass) => {
+		const dealt: string[][] = Array.from({ length: count }, () => []);
+		numbers.forEach((number, place) => dealt[digits[place]?.[pass] ?? 0]?.push(number));
+		return dealt.filter((pile) => pile.length > 0);
+	});
 }
 
 /** Which pile of each pass a place goes on: the last pass halves the whole, the one before each part. */
@@ -42,12 +42,20 @@ function digitsOf(
 	return [...digitsOf(place - begin, end - begin, piles, pass - 1), share];
 }
 
-/** A pile by its numbers: "1–20", or, where they lie apart, the first ones and the last. */
-export function namePile(pile: readonly string[], numbers: readonly string[]): string {
+/**
+ * A pile by its numbers: "1–20", or, where they lie apart, the first ones and the last.
+ *
+ * @param placeOf where a number stands among all; left out: it is looked for
+ */
+export function namePile(
+	pile: readonly string[],
+	numbers: readonly string[],
+	placeOf: (number: string) => number = (number) => numbers.indexOf(number)
+): string {
 	const [first = '', second, third] = pile;
 	const last = pile.at(-1) ?? '';
 	if (pile.length === 1) return first;
-	const from = numbers.indexOf(first);
+	const from = placeOf(first);
 	const isRun = numbers[from + pile.length - 1] === last;
 	if (isRun) return `${first}–${last}`;
 	if (pile.length <= 3) return pile.join(', ');

@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { fillRows, type RowRun } from './fill-rows.ts';
-import { respace } from './respace.ts';
 
 /** Every way to stand runs: each begins where the last ended, in the next row, or in the next box. */
 function bestByForce(runs: readonly RowRun[], rowUm: number, rowsABox: number): readonly number[] {
@@ -96,23 +95,5 @@ describe('fillRows', () => {
 
 	test('a row without length is refused', () => {
 		expect(() => fillRows([], 0, 1)).toThrow('rows of 0');
-	});
-});
-
-describe('respace', () => {
-	const row = (text: string): RowRun[] =>
-		text
-			.split(' ')
-			.filter(Boolean)
-			.map((part) => ({ key: part[0] ?? '', um: Number(part.slice(1)) }));
-	test('the fewest neighbouring rows are stood anew', () => {
-		expect(respace([row('a9'), row('b6 c5'), row('d4')], 10)).toMatchObject({
-			from: 1,
-			to: 2,
-			moved: ['c']
-		});
-		expect(respace([row('a2'), row('b6 c5'), row('d9')], 10)).toMatchObject({ from: 0, to: 1 });
-		expect(respace([row('a9')], 10)).toBeNull();
-		expect(respace([row('a11')], 10)).toBeUndefined();
 	});
 });

@@ -20,16 +20,24 @@ export interface FilledRows {
 	readonly brokenOverRows: readonly string[];
 }
 
-interface State {
-	readonly row: number;
-	/** Micrometres used of it. */
-	readonly used: number;
-	readonly overBoxes: number;
-	readonly overRows: number;
-	/** The state before the last run, and where that run begins. */
-	readonly before: State | null;
-	readonly from: { readonly row: number; readonly used: number };
+/**
+ * Ways to have stood so many runs, by where they end. Kept as plain numbers beside each other: there are
+ * hundreds of ways for each of thousands of runs.
+ */
+interface Front {
+	/** Where the last run ends, in micrometres through all rows; rising. */
+	readonly ends: number[];
+	/** Runs broken over boxes, and over rows, so far; falling, in this order. */
+	readonly overBoxes: number[];
+	readonly overRows: number[];
+	/** The way before it, and where the last run begins. */
+	readonly before: number[];
+	readonly begins: number[];
 }
+
+const emptyFront = (): Front => ({ ends: [], overBoxes: [], overRows: [], before: [], begins: [] });
+/** Parts of a micrometre that sums may be off. */
+const OFF = 1e-6;
 
 /**
  * Fills rows in order like the lines of a paragraph: the fewest boxes, then the fewest runs broken over
@@ -44,88 +52,114 @@ export function fillRows(runs: readonly RowRun[], rowUm: number, rowsABox: numbe
 	if (!(rowUm > 0) || !(rowsABox >= 1)) {
 		throw new RangeError(`fillRows: rows of ${rowUm}, ${rowsABox} a box`);
 	}
-	const start = { row: 0, used: 0 };
-	let front: readonly State[] = [
-		{ ...start, overBoxes: 0, overRows: 0, before: null, from: start }
-	];
+	const boxUm = rowUm * rowsABox;
 	// Without any gap the runs take the fewest boxes; who leaves more gaps than those hold is out.
 	let left = runs.reduce((sum, { um }) => sum + um, 0);
-	const room = Math.ceil(left / (rowUm * rowsABox)) * rowUm * rowsABox;
+	const room = Math.ceil((left - OFF) / boxUm) * boxUm;
+	let last: Front = { ends: [0], overBoxes: [0], overRows: [0], before: [-1], begins: [0] };
+	/** Of each run only what leads back to the runs before it. */
+	const back: Pick<Front, 'before' | 'begins'>[] = [];
 	for (const { um } of runs) {
 		left -= um;
-		front = fewest(
-			front
-				.flatMap((state) => ways(state, um, rowUm, rowsABox))
-				.filter(({ row, used }) => row * rowUm + used + left <= room)
-		);
+		last = next(last, um, room - left, rowUm, rowsABox);
+		back.push({ before: last.before, begins: last.begins });
 	}
-	const boxesOf = ({ row, used }: State) => Math.ceil((used > 0 ? row + 1 : row) / rowsABox);
-	const best = [...front].sort(
-		(a, b) =>
-			boxesOf(a) - boxesOf(b) ||
-			a.overBoxes - b.overBoxes ||
-			a.overRows - b.overRows ||
-			a.row - b.row ||
-			a.used - b.used
-	)[0];
-	return best ? layOut(best, runs, rowUm, rowsABox) : emptyRows;
+	const boxesOf = (end: number) => Math.ceil((end - OFF) / boxUm);
+	const [best] = last.ends
+		.map((end, at) => ({
+			at,
+			end,
+			boxes: boxesOf(end),
+			overBoxes: last.overBoxes[at] as number,
+			overRows: last.overRows[at] as number
+		}))
+		.sort(
+			(a, b) =>
+				a.boxes - b.boxes || a.overBoxes - b.overBoxes || a.overRows - b.overRows || a.end - b.end
+		);
+	if (!best || runs.length === 0) return emptyRows;
+	const begins: number[] = [];
+	let at = best.at;
+	for (const step of back.reverse()) {
+		begins.push(step.begins[at] as number);
+		at = step.before[at] as number;
+	}
+	return layOut(begins.reverse(), runs, rowUm, rowsABox);
+}
+
+/**
+ * The ways with one more run: it begins where the last one ended, or in the next row, or in the next box;
+ * what does not fit breaks. Each of the three is in order already, so they are merged, and what another
+ * way beats in where it ends and in what it breaks is dropped.
+ */
+function next(front: Front, um: number, most: number, rowUm: number, rowsABox: number): Front {
+	const boxUm = rowUm * rowsABox;
+	const kept = emptyFront();
+	const count = front.ends.length;
+	const place = [0, 0, 0];
+	/** Where the run begins on each of the three ways, of the way that is next there; Infinity: none is left. */
+	const beginOn = (way: number): number => {
+		for (; (place[way] as number) < count; place[way] = (place[way] as number) + 1) {
+			const end = front.ends[place[way] as number] as number;
+			const row = Math.ceil((end - OFF) / rowUm) * rowUm;
+			const box = Math.ceil((end - OFF) / boxUm) * boxUm;
+			const begin = way === 0 ? end : way === 1 ? row : box;
+			// The same as an earlier way is no way of its own.
+			if ((way === 1 && row - end <= OFF) || (way === 2 && box - row <= OFF)) continue;
+			if (begin + um <= most + OFF) return begin;
+			place[way] = count;
+		}
+		return Infinity;
+	};
+	const begins = [beginOn(0), beginOn(1), beginOn(2)] as [number, number, number];
+	for (;;) {
+		const way =
+			begins[0] <= begins[1] ? (begins[0] <= begins[2] ? 0 : 2) : begins[1] <= begins[2] ? 1 : 2;
+		const begin = begins[way] as number;
+		if (begin === Infinity) return kept;
+		const before = place[way] as number;
+		const first = Math.floor((begin + OFF) / rowUm);
+		const last = Math.max(first, Math.ceil((begin + um - OFF) / rowUm) - 1);
+		const borders = Math.floor(last / rowsABox) - Math.floor(first / rowsABox);
+		const overBoxes = (front.overBoxes[before] as number) + (borders > 0 ? 1 : 0);
+		const overRows = (front.overRows[before] as number) + (last - first > borders ? 1 : 0);
+		const end = begin + um;
+		const top = kept.ends.length - 1;
+		const isFirst = top < 0;
+		const fewer =
+			isFirst ||
+			overBoxes < (kept.overBoxes[top] as number) ||
+			(overBoxes === kept.overBoxes[top] && overRows < (kept.overRows[top] as number));
+		if (fewer) {
+			// Of ways that end at the same place the one that breaks the fewest stays.
+			const isSame = !isFirst && end - (kept.ends[top] as number) <= OFF;
+			const at = isSame ? top : top + 1;
+			kept.ends[at] = end;
+			kept.overBoxes[at] = overBoxes;
+			kept.overRows[at] = overRows;
+			kept.before[at] = before;
+			kept.begins[at] = begin;
+		}
+		place[way] = before + 1;
+		begins[way] = beginOn(way);
+	}
 }
 
 const emptyRows: FilledRows = { rows: [], boxes: 0, brokenOverBoxes: [], brokenOverRows: [] };
 
-/** A run begins where the last one ended, or in the next row, or in the next box; what does not fit breaks. */
-function ways(state: State, um: number, rowUm: number, rowsABox: number): readonly State[] {
-	const begins = [{ row: state.row, used: state.used }];
-	if (state.used > 0) begins.push({ row: state.row + 1, used: 0 });
-	const nextBox = (Math.floor(state.row / rowsABox) + 1) * rowsABox;
-	if (nextBox > state.row + 1 || (state.used === 0 && state.row % rowsABox !== 0)) {
-		begins.push({ row: nextBox, used: 0 });
-	}
-	return begins
-		.filter(({ used }) => used < rowUm)
-		.map((from): State => {
-			const end = from.used + um;
-			const rowsOn = Math.max(0, Math.ceil(end / rowUm) - 1);
-			const last = from.row + rowsOn;
-			const borders = rowsOn;
-			const boxBorders = Math.floor(last / rowsABox) - Math.floor(from.row / rowsABox);
-			return {
-				row: last,
-				used: end - rowsOn * rowUm,
-				overBoxes: state.overBoxes + (boxBorders > 0 ? 1 : 0),
-				overRows: state.overRows + (borders > boxBorders ? 1 : 0),
-				before: state,
-				from
-			};
-		});
-}
-
-/** States that no other beats in where it ends and in what it breaks. */
-function fewest(states: readonly State[]): readonly State[] {
-	const inOrder = [...states].sort(
-		(a, b) =>
-			a.row - b.row || a.used - b.used || a.overBoxes - b.overBoxes || a.overRows - b.overRows
-	);
-	const kept: State[] = [];
-	for (const state of inOrder) {
-		const last = kept.at(-1);
-		const isBetter =
-			!last ||
-			state.overBoxes < last.overBoxes ||
-			(state.overBoxes === last.overBoxes && state.overRows < last.overRows);
-		if (isBetter) kept.push(state);
-	}
-	return kept;
-}
-
-function layOut(end: State, runs: readonly RowRun[], rowUm: number, rowsABox: number): FilledRows {
-	const begins: { readonly row: number; readonly used: number }[] = [];
-	for (let state: State = end; state.before; state = state.before) begins.unshift(state.from);
+function layOut(
+	begins: readonly number[],
+	runs: readonly RowRun[],
+	rowUm: number,
+	rowsABox: number
+): FilledRows {
 	const rows: RowPart[][] = [];
 	const brokenOverBoxes: string[] = [];
 	const brokenOverRows: string[] = [];
 	runs.forEach(({ key, um }, i) => {
-		let { row, used } = begins[i] ?? { row: 0, used: 0 };
+		const begin = begins[i] ?? 0;
+		let row = Math.floor((begin + OFF) / rowUm);
+		let used = Math.max(0, begin - row * rowUm);
 		let left = um;
 		const first = row;
 		do {
@@ -133,11 +167,11 @@ function layOut(end: State, runs: readonly RowRun[], rowUm: number, rowsABox: nu
 			const part = Math.min(left, rowUm - used);
 			rows[row]?.push({ key, um: part });
 			left -= part;
-			if (left > 0) {
+			if (left > OFF) {
 				row++;
 				used = 0;
 			}
-		} while (left > 0);
+		} while (left > OFF);
 		const boxBorders = Math.floor(row / rowsABox) - Math.floor(first / rowsABox);
 		if (boxBorders > 0) brokenOverBoxes.push(key);
 		if (row - first > boxBorders) brokenOverRows.push(key);

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { freeName } from './free-name.ts';
 import { boxLabel, dividerTab, shelfTag } from './label-text.ts';
 import { handAfter, holdersTaken, holdersToBuy, tierMoves } from './tier-moves.ts';
-import { USUAL_TIERS } from './choose-holder.ts';
+import { chooseHolder, USUAL_TIERS } from './choose-holder.ts';
 import { useOfCopy } from './use-of-copy.ts';
 
 const shelf = (level: number, more: { lengthMm?: number; ratingG?: number | null } = {}) => ({
@@ -50,17 +50,50 @@ describe('holders and uses', () => {
 	test.each([
 		[null, 'sleeve', ['sleeve']],
 		[null, 'top-loader-35', ['sleeve', 'top-loader-35']],
+		[null, 'magnetic-35', ['magnetic-35']],
+		['magnetic-35', 'top-loader-55', ['sleeve', 'top-loader-55']],
 		['sleeve', 'top-loader-35', ['top-loader-35']],
 		['top-loader-35', 'magnetic-35', ['magnetic-35']],
 		['top-loader-35', 'sleeve', []],
 		['top-loader-35', null, []],
 		['sleeve', 'sleeve', []]
 	] as const)(
-		'● a rigid holder takes a card in its sleeve: %s to %s takes %j',
+		'● a top loader takes a card in its sleeve, a case the bare card: %s to %s takes %j',
 		(from, to, taken) => {
 			expect(holdersTaken(from, to)).toEqual(taken);
 		}
 	);
+
+	test.each<[string, object, object]>([
+		['standard', {}, { holder: 'top-loader-35', isSleeved: true }],
+		['on its side', { widthMm: 88.9, heightMm: 63.5 }, { holder: 'top-loader-35' }],
+		['a tenth over', { widthMm: 63.6, heightMm: 89 }, { holder: 'top-loader-35' }],
+		['as far as there is play', { widthMm: 64.5, heightMm: 89.9 }, { holder: 'top-loader-35' }],
+		['a large one', { widthMm: 70, heightMm: 100 }, { holder: null, oddity: /1 mm of play/ }],
+		['35 pt with a sleeve', { stockPt: 35 }, { holder: 'top-loader-55' }],
+		['thicker than all', { stockPt: 178 }, { holder: null, oddity: /thicker than any/ }]
+	])('a top loader for a card: %s', (_, format, wanted) => {
+		expect(chooseHolder({ valueMinor: 500, format })).toMatchObject(wanted);
+	});
+
+	test('a case goes by the bare card; below the lowest tier it says so; what nothing takes is not moved down', () => {
+		expect(chooseHolder({ valueMinor: 3000, format: { stockPt: 35 } })).toMatchObject({
+			holder: 'magnetic-35',
+			isSleeved: false
+		});
+		const tiers = [{ name: 'dear', fromMinor: 1000, holder: 'top-loader' as const }];
+		expect(chooseHolder({ valueMinor: 5 }, tiers).rule).toMatch(/less than 1000, where the lowest/);
+		const thick = { quantity: 1, holder: 'top-loader-180', words: [], format: { stockPt: 190 } };
+		expect(tierMoves([{ key: 'a', valueMinor: 5000, ...thick }], USUAL_TIERS)).toEqual([]);
+	});
+
+	test('a value in other money than the tiers moves nothing; a name rule does', () => {
+		const card = { key: 'a', quantity: 1, valueMinor: 5000, holder: null, words: ['Dog'] };
+		const dear = { ...card, currency: 'JPY' };
+		expect(tierMoves([dear], USUAL_TIERS, [], 'EUR')).toEqual([]);
+		expect(tierMoves([dear], USUAL_TIERS, [{ word: 'dog', tier: 'best' }], 'EUR')).toHaveLength(1);
+		expect(tierMoves([{ ...card, currency: 'EUR' }, card], USUAL_TIERS, [], 'EUR')).toHaveLength(2);
+	});
 
 	test('what is on hand goes down with what is taken, up with what is free, and never below nothing', () => {
 		const onHand = { sleeve: 1, 'top-loader-35': 4 };

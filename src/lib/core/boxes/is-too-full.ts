@@ -1,6 +1,7 @@
 import type { BoxKind } from './box-kind.ts';
+import { longestRowUm } from './dividers-um.ts';
 
-/** Whether a row of a box holds more than its length, or there are cards in a row that it has not. */
+/** Whether a row of a box holds more than its length and what cards give, or there are cards in a row that it has not. */
 export function isTooFull({
 	rows,
 	kind
@@ -9,6 +10,6 @@ export function isTooFull({
 	readonly kind: Pick<BoxKind, 'rows' | 'rowMm'>;
 }): boolean {
 	return rows.some(
-		({ row, usedUm }) => usedUm > kind.rowMm * 1000 || (row > kind.rows && usedUm > 0)
+		({ row, usedUm }) => usedUm > longestRowUm(kind) || (row > kind.rows && usedUm > 0)
 	);
 }

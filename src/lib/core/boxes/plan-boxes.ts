@@ -26,6 +26,8 @@ export interface RowEntry {
 	readonly um: number;
 	/** Whether it goes on from the row before. */
 	readonly isContinued: boolean;
+	/** The year whose strays they are. */
+	readonly straysOf?: string;
 }
 
 export interface PlannedBox {
@@ -59,7 +61,8 @@ export interface BoxPlanOptions {
  * Plans boxes for sets: own boxes for those that fill one, shared long boxes for smaller runs in the
  * order of the school, strays behind the divider of their year. Sets apart have boxes of their own.
  *
- * @throws RangeError for an unknown box kind
+ * @throws RangeError for an unknown box kind, for a shared one whose rows take no card, and where more
+ * numbers of a set are there than cards
  */
 export function planBoxes(sets: readonly ShelvedSet[], options: BoxPlanOptions = {}): BoxPlan {
 	const {
@@ -74,6 +77,7 @@ export function planBoxes(sets: readonly ShelvedSet[], options: BoxPlanOptions =
 		sets.filter(({ cards }) => cards > 0),
 		school
 	);
+	const kindOf = new Map(kinds.map((kind) => [kind.key, kind]));
 	const chosen = new Map(ordered.map((set) => [set.key, chooseBox(set, rules, kinds)]));
 	const brokenOverBoxes: string[] = [];
 	const brokenOverRows: string[] = [];
@@ -81,11 +85,12 @@ export function planBoxes(sets: readonly ShelvedSet[], options: BoxPlanOptions =
 	for (const isApart of [false, true]) {
 		const own = ordered.filter((set) => (set.isApart ?? false) === isApart);
 		for (const set of own) {
-			const kind = chosen.get(set.key)?.kind;
-			if (kind) boxes.push(ownBox(set, boxKindOf(kind, kinds), isApart));
+			const kind = kindOf.get(chosen.get(set.key)?.kind ?? '');
+			if (kind) boxes.push(ownBox(set, kind, isApart));
 		}
 		const entries = entriesOf(own, chosen, school, growth);
-		const rowUm = Math.floor(shared.rowMm * 1000) - reserveUm(own);
+		const rowUm = usableRowUm(shared, own);
+		if (entries.length === 0) continue;
 		const runs = entries.map((entry, i): RowRun => ({ key: String(i), um: entry.um }));
 		const filled = fillRows(runs, rowUm, shared.rows);
 		const name = (i: string) => entries[Number(i)]?.label ?? '';
@@ -100,8 +105,8 @@ export function planBoxes(sets: readonly ShelvedSet[], options: BoxPlanOptions =
 					entries: parts.map(({ key, um }) => {
 						const isContinued = seen.has(key);
 						seen.add(key);
-						const { sets: keys, label } = entries[Number(key)] as Entry;
-						return { sets: keys, label, um, isContinued };
+						const { um: _, ...entry } = entries[Number(key)] as Entry;
+						return { ...entry, um, isContinued };
 					})
 				};
 			});
@@ -123,21 +128,32 @@ export function planBoxes(sets: readonly ShelvedSet[], options: BoxPlanOptions =
 }
 
 /**
+ * How much of a shared row is filled, in micrometres: its length less what is kept free. Not above 0 where
+ * a row takes not even one card beside its divider.
+ */
+export function usableRowUm({ rowMm }: BoxKind, sets: readonly ShelvedSet[]): number {
+	return Math.floor(rowMm * 1000) - reserveUm(sets);
+}
+
+/**
  * What is kept free of each row: a set that goes on from the row before has a divider there too, and
  * whole cards do not end where a row does.
  */
 function reserveUm(sets: readonly ShelvedSet[]): number {
-	return DIVIDER_UM + Math.max(0, ...sets.map(({ stockPt }) => cardUm(stockPt)));
+	return Math.ceil(
+		DIVIDER_UM + sets.reduce((most, { stockPt }) => Math.max(most, cardUm(stockPt)), 0)
+	);
 }
 
 interface Entry {
 	readonly sets: readonly string[];
 	readonly label: string;
+	readonly straysOf?: string;
 	readonly um: number;
 }
 
 function ownBox(set: ShelvedSet, kind: BoxKind, isApart: boolean): Omit<PlannedBox, 'box'> {
-	const um = completeUm(set);
+	const um = Math.round(completeUm(set));
 	const entry = { sets: [set.key], label: labelOf(set), um, isContinued: false };
 	return {
 		kind: kind.key,
@@ -155,12 +171,15 @@ function entriesOf(
 	growth: number
 ): readonly Entry[] {
 	const entries: Entry[] = [];
-	const strays: { key: string; sets: ShelvedSet[] }[] = [];
+	const strays = new Map<string, ShelvedSet[]>();
 	const flush = () => {
-		for (const { key, sets: own } of strays.splice(0)) {
-			const um = own.reduce((sum, { cards, stockPt }) => sum + cards * cardUm(stockPt), DIVIDER_UM);
-			entries.push({ sets: own.map((set) => set.key), label: strayLabel(key), um });
+		for (const [key, own] of strays) {
+			const um = Math.round(
+				own.reduce((sum, { cards, stockPt }) => sum + cards * cardUm(stockPt), DIVIDER_UM)
+			);
+			entries.push({ sets: own.map((set) => set.key), label: strayLabel(key), straysOf: key, um });
 		}
+		strays.clear();
 	};
 	const placeOf = (set: ShelvedSet) =>
 		school === 'year' ? set.year : school === 'maker' ? set.maker : (set.theme ?? '');
@@ -171,16 +190,16 @@ function entriesOf(
 		place = here;
 		const choice = chosen.get(set.key)?.choice;
 		if (choice === 'stray') {
-			const last = strays.find(({ key }) => key === set.year);
-			if (last) last.sets.push(set);
-			else strays.push({ key: set.year, sets: [set] });
+			const last = strays.get(set.year);
+			if (last) last.push(set);
+			else strays.set(set.year, [set]);
 		} else if (choice === 'shared') {
 			const missing = Math.max(0, set.need - set.have);
 			const room = set.cards + Math.ceil(growth * missing);
 			entries.push({
 				sets: [set.key],
 				label: labelOf(set),
-				um: DIVIDER_UM + room * cardUm(set.stockPt)
+				um: Math.round(DIVIDER_UM + room * cardUm(set.stockPt))
 			});
 		}
 	}

@@ -47,7 +47,10 @@ export function bestPasses(
 	if (numbers === 1) return { piles: [], seconds: 0 };
 	if (mostPiles < 2) return null;
 	let best: { piles: readonly number[]; seconds: number } | null = null;
-	for (let passes = 1; best === null || passes * cards * cardS < best.seconds; passes++) {
+	// Of two piles each so many passes tell all numbers apart; a further one only takes longer.
+	const most = Math.ceil(Math.log2(numbers));
+	for (let passes = 1; passes <= most; passes++) {
+		if (best !== null && passes * cards * cardS >= best.seconds) break;
 		const piles = leastPiles(numbers, passes, mostPiles);
 		if (!piles) continue;
 		const sum = piles.reduce((total, one) => total + one, 0);
@@ -90,6 +93,7 @@ export function sortingWays(
 	const { cardS, pileS, lookS } = times;
 	const passes = bestPasses(cards, numbers, mostPiles, times);
 	const log = (n: number) => (n <= 1 ? 0 : Math.log2(n));
+	const sumOfLogs = logSums(cards);
 	const ways: (SortingPlan | null)[] = [
 		passes && { way: 'passes', seconds: passes.seconds, piles: passes.piles },
 		bestDeal(cards, mostPiles),
@@ -121,11 +125,11 @@ export function sortingWays(
 	}
 }
 
-/** log₂ 1 + log₂ 2 + … + log₂ n: looks to insert n cards one after the other by halving. */
-function sumOfLogs(n: number): number {
-	let sum = 0;
-	for (let k = 2; k < n; k++) sum += Math.log2(k);
-	return sum;
+/** log₂ 1 + … + log₂ (n − 1): looks to insert n cards one after the other by halving, for n up to `most`. */
+function logSums(most: number): (n: number) => number {
+	const sums = new Float64Array(most + 1);
+	for (let n = 3; n <= most; n++) sums[n] = (sums[n - 1] as number) + Math.log2(n - 1);
+	return (n) => sums[n] as number;
 }
 
 /** A pile and the numbers that go on it, both ends included. */

@@ -86,6 +86,74 @@ describe('putAway', () => {
 	});
 });
 
+/** The rule in plain steps: where its like stands, else behind the nearest before it, else before the first. */
+function placeByForce(own: string, rows: readonly (readonly string[])[]): number {
+	const all = rows.flatMap((row, i) => row.map((number) => ({ number: Number(number), i })));
+	const upTo = all.filter(({ number }) => number <= Number(own));
+	const best = Math.max(...upTo.map(({ number }) => number));
+	if (upTo.length > 0) return all.findLast(({ number }) => number === best)?.i ?? 0;
+	const least = Math.min(...all.map(({ number }) => number));
+	return all.find(({ number }) => number === least)?.i ?? 0;
+}
+
+test('for all sets over several dividers, in any order: a card goes where its neighbours stand', () => {
+	const row = fc.array(fc.integer({ min: 1, max: 40 }).map(String), { minLength: 1, maxLength: 8 });
+	fc.assert(
+		fc.property(
+			fc.array(row, { minLength: 1, maxLength: 4 }),
+			fc.uniqueArray(fc.integer({ min: 1, max: 45 }).map(String), { maxLength: 8 }),
+			(rows, stack) => {
+				const places = rows.map((numbers, i) => ({
+					...place(`Box ${i}`, 1, 'a', numbers),
+					divider: `${i}`
+				}));
+				const { lines } = putAway(
+					stack.map((number) => card('a', number)),
+					places
+				);
+				expect(lines.map(({ divider }) => divider)).toEqual(
+					lines.map(({ card: key }) => String(placeByForce(key.slice(2), rows)))
+				);
+				expect(lines).toHaveLength(stack.length);
+			}
+		)
+	);
+});
+
+test('titles and letters decide between dividers as numbers do', () => {
+	const titled = (divider: string, titles: string[]) => ({
+		...place('1', 1, 'u', []),
+		divider,
+		titles
+	});
+	const { lines } = putAway(
+		[card('u', null, 'Gull'), card('u', null, 'Tern')],
+		[titled('late', ['Skua', 'Wren']), titled('early', ['Auk', 'Heron'])]
+	);
+	expect(lines.map(({ card: key, divider }) => [key, divider])).toEqual([
+		['u Tern', 'late'],
+		['u Gull', 'early']
+	]);
+	const letters = putAway([card('a', 'D')], [place('1', 1, 'a', ['A', 'C', 'E', 'M'])]).lines;
+	expect(letters).toMatchObject([{ after: 'C', before: 'E' }]);
+});
+
+test('pulling: what is not there is told, doubles come out once each, and what is gone is no neighbour', () => {
+	const places = [place('1', 1, 'a', ['1', '2', '2', '3', '4'])];
+	const stack = ['2', '2', '2', '3', '9'].map((number, i) => ({
+		...card('a', number),
+		key: `${number}#${i}`
+	}));
+	const { lines, absent, homeless } = pullList([...stack, card('x', '1')], places);
+	expect(lines.map(({ card: key, after, before }) => [key, after, before])).toEqual([
+		['2#0', '1', '3'],
+		['2#1', '1', '3'],
+		['3#3', '1', '4']
+	]);
+	expect(absent).toEqual(['2#2', '9#4']);
+	expect(homeless).toEqual(['x 1']);
+});
+
 test('pullList: the same walk, with the neighbours a card stands between', () => {
 	const places = [place('1', 1, 'a', ['1', '2', '3']), place('2', 1, 'b', ['7'])];
 	const { lines } = pullList([card('b', '7'), card('a', '2')], places);

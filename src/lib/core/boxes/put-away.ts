@@ -1,4 +1,9 @@
-import { compareCardNumbers, compareTitles } from '../checklist/compare-card-numbers.ts';
+import { bisector } from 'd3-array';
+import {
+	cardNumberOrder,
+	compareTitles,
+	type Comparison
+} from '../checklist/compare-card-numbers.ts';
 
 /** Where a divider stands: shelf by shelf, box by box, row by row is the order in which one walks. */
 export interface DividerPlace {
@@ -36,114 +41,144 @@ export interface SlipPlace {
 
 export interface Slip {
 	readonly lines: readonly SlipPlace[];
-	/** Cards of sets that stand nowhere yet. */
+	/** Cards of sets that stand nowhere. */
 	readonly homeless: readonly string[];
+	/** Cards to pull that are not there, though others of their set are. */
+	readonly absent: readonly string[];
+}
+
+/** A card as it is known in a row: by its number, or by its title where it has none. */
+interface Standing {
+	readonly number: string | null;
+	readonly title: string;
+}
+
+/** A set as it stands, perhaps behind several dividers. */
+interface StandingSet {
+	readonly compare: Comparison<Standing>;
+	/** What stands behind each of its dividers, in order; by place in the walk. */
+	readonly rows: Map<number, Standing[]>;
+	/** All of it in order, with the divider each stands behind. */
+	readonly all: readonly { readonly card: Standing; readonly place: number }[];
 }
 
 /**
  * The order in which a stack is put away, and where each card goes: between the neighbours that stand
- * there then, cards of the same stack included. Places are given in walking order.
+ * there then, cards of the same stack included. Of several dividers of its set a card goes behind the one
+ * where its like stands, else where the card before it does, else where the one behind it does. Places
+ * are given in walking order.
  */
 export function putAway(cards: readonly StackCard[], places: readonly DividerPlace[]): Slip {
-	const { byPlace, homeless } = sortIntoPlaces(cards, places);
-	const lines = places.flatMap((place, i) => {
-		const own = byPlace.get(i) ?? [];
-		if (own.length === 0) return [];
-		const standing = inOrder([
-			...place.numbers.map((number) => ({ number, title: '' })),
-			...(place.titles ?? []).map((title) => ({ number: null, title }))
-		]);
-		return inOrder(own).map((card): SlipPlace => {
-			const at = endOf(standing, card);
-			const after = nameOf(standing[at - 1]);
-			const before = nameOf(standing[at]);
-			standing.splice(at, 0, card);
-			return {
-				card: card.key,
-				box: place.box,
-				row: place.row,
-				divider: place.divider,
-				after,
-				before
-			};
-		});
+	return walk(cards, places, (set, card) => {
+		const place = placeFor(set, card);
+		const row = set.rows.get(place) ?? [];
+		const at = bisector<Standing, Standing>(set.compare).right(row, card);
+		const gap = { after: nameOf(row[at - 1]), before: nameOf(row[at]) };
+		row.splice(at, 0, card);
+		return { place, ...gap };
 	});
-	return { lines, homeless };
 }
 
-/** The same walk to take cards out: each behind its divider, with the neighbours it stands between. */
+/**
+ * The same walk to take cards out: each behind the divider where it stands, with the neighbours it stands
+ * between then, those that were pulled before it gone. What is not there is told.
+ */
 export function pullList(cards: readonly StackCard[], places: readonly DividerPlace[]): Slip {
-	const { byPlace, homeless } = sortIntoPlaces(cards, places);
-	const lines = places.flatMap((place, i) =>
-		inOrder(byPlace.get(i) ?? []).map((card): SlipPlace => {
-			const others = inOrder(
-				place.numbers
-					.filter((number) => number !== card.number)
-					.map((number) => ({ number, title: '' }))
-			);
-			const at = endOf(others, card);
-			return {
-				card: card.key,
-				box: place.box,
-				row: place.row,
-				divider: place.divider,
-				after: nameOf(others[at - 1]),
-				before: nameOf(others[at])
-			};
-		})
-	);
-	return { lines, homeless };
-}
-
-type Standing = Pick<StackCard, 'number' | 'title'>;
-
-/** A set that is broken over rows stands in several places: a card goes where its number does. */
-function sortIntoPlaces(cards: readonly StackCard[], places: readonly DividerPlace[]) {
-	const bySet = new Map<string, number[]>();
-	places.forEach(({ set }, i) => bySet.set(set, [...(bySet.get(set) ?? []), i]));
-	const byPlace = new Map<number, StackCard[]>();
-	const homeless: string[] = [];
-	for (const card of cards) {
-		const own = bySet.get(card.set);
-		if (!own) {
-			homeless.push(card.key);
-			continue;
+	return walk(cards, places, (set, card) => {
+		const find = bisector<Standing, Standing>(set.compare);
+		for (const [place, row] of set.rows) {
+			const at = find.left(row, card);
+			const there = row[at];
+			if (there === undefined || set.compare(there, card) !== 0) continue;
+			row.splice(at, 1);
+			// Doubles beside it are no neighbours to find it by.
+			const behind = find.right(row, card);
+			return { place, after: nameOf(row[at - 1]), before: nameOf(row[behind]) };
 		}
-		// The last part that begins before the card; of none, the first.
-		const at =
-			own.findLast((i) => {
-				const numbers = places[i]?.numbers ?? [];
-				return numbers.some((number) => compareCardNumbers(number, card.number) <= 0);
-			}) ?? own[0];
-		if (at !== undefined) byPlace.set(at, [...(byPlace.get(at) ?? []), card]);
+		return null;
+	});
+}
+
+type Step = { readonly place: number } & Pick<SlipPlace, 'after' | 'before'>;
+
+/** Goes through a stack set by set, in order, and gives the lines in the order in which one walks. */
+function walk(
+	cards: readonly StackCard[],
+	places: readonly DividerPlace[],
+	take: (set: StandingSet, card: StackCard) => Step | null
+): Slip {
+	const homeless: string[] = [];
+	const absent: string[] = [];
+	const placesOf = new Map<string, number[]>();
+	places.forEach(({ set }, place) => push(placesOf, set, place));
+	const stacks = new Map<string, StackCard[]>();
+	for (const card of cards) {
+		if (placesOf.has(card.set)) push(stacks, card.set, card);
+		else homeless.push(card.key);
 	}
-	return { byPlace, homeless };
-}
-
-function inOrder<Card extends Standing>(cards: readonly Card[]): Card[] {
-	return [...cards].sort(compare);
-}
-
-function compare(a: Standing, b: Standing): number {
-	return (
-		compareCardNumbers(a.number, b.number) ||
-		(a.number === null ? compareTitles(a.title, b.title) : 0)
-	);
-}
-
-/** Behind all that stand before a card or are its equals. */
-function endOf(standing: readonly Standing[], card: Standing): number {
-	let low = 0;
-	let high = standing.length;
-	while (low < high) {
-		const middle = (low + high) >> 1;
-		const there = standing[middle];
-		if (there && compare(there, card) <= 0) low = middle + 1;
-		else high = middle;
+	const lines: (SlipPlace & { readonly place: number })[] = [];
+	for (const [key, stack] of stacks) {
+		const set = standingSet(placesOf.get(key) ?? [], places, stack);
+		for (const card of [...stack].sort(set.compare)) {
+			const step = take(set, card);
+			if (step === null) {
+				absent.push(card.key);
+				continue;
+			}
+			const { box, row, divider } = places[step.place] as DividerPlace;
+			lines.push({ card: card.key, box, row, divider, ...step });
+		}
 	}
-	return low;
+	return {
+		lines: lines.sort((a, b) => a.place - b.place).map(({ place: _, ...line }) => line),
+		homeless,
+		absent
+	};
+}
+
+function standingSet(
+	own: readonly number[],
+	places: readonly DividerPlace[],
+	stack: readonly StackCard[]
+): StandingSet {
+	const behind = own.map((place): Standing[] => {
+		const { numbers, titles = [] } = places[place] as DividerPlace;
+		return [
+			...numbers.map((number) => ({ number, title: '' })),
+			...titles.map((title) => ({ number: null, title }))
+		];
+	});
+	const numbers = [...behind.flat(), ...stack].map(({ number }) => number);
+	const byNumber = cardNumberOrder(numbers);
+	const compare: Comparison<Standing> = (a, b) =>
+		byNumber(a.number, b.number) || (a.number === null ? compareTitles(a.title, b.title) : 0);
+	const rows = new Map(own.map((place, i) => [place, (behind[i] ?? []).sort(compare)]));
+	const all =
+		own.length < 2
+			? []
+			: [...rows]
+					.flatMap(([place, row]) => row.map((card) => ({ card, place })))
+					.sort((a, b) => compare(a.card, b.card));
+	return { compare, rows, all };
+}
+
+/** Behind which divider of its set a card goes. */
+function placeFor({ rows, all, compare }: StandingSet, card: Standing): number {
+	const [only = 0] = rows.keys();
+	if (all.length === 0) return only;
+	const at = bisector<{ readonly card: Standing; readonly place: number }, Standing>(
+		(there, other) => compare(there.card, other)
+	).right(all, card);
+	// The last one up to it: its like, or the card before it; with none, the one behind it.
+	return (all[at - 1] ?? all[at])?.place ?? only;
 }
 
 function nameOf(card: Standing | undefined): string | null {
 	return card ? (card.number ?? card.title) : null;
+}
+
+function push<Key, Value>(map: Map<Key, Value[]>, key: Key, value: Value): void {
+	const list = map.get(key);
+	if (list) list.push(value);
+	else map.set(key, [value]);
 }

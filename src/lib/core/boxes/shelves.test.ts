@@ -71,7 +71,7 @@ describe('shelves', () => {
 		]
 	] as const)('%s', (_, boxes, ratingG, moves) => {
 		const shelves = [shelf(4), shelf(3), shelf(2), shelf(1, { ratingG: ratingG ?? null })];
-		const advice = adviseShelves(boxes, shelves);
+		const { advice } = adviseShelves(boxes, shelves);
 		expect(advice.map(({ box: key, from, to }) => [key, from, to])).toEqual(moves);
 	});
 
@@ -89,7 +89,7 @@ describe('shelves', () => {
 		fc.assert(
 			fc.property(rooms, ({ shelves, boxes }) => {
 				const all = shelves.map((one, i) => ({ ...shelf(i + 1, one) }));
-				const advice = adviseShelves(
+				const { advice } = adviseShelves(
 					boxes.map((grams, i) => box(`b${i}`, grams, null)),
 					all
 				);
@@ -100,6 +100,69 @@ describe('shelves', () => {
 					expect(own.length * 465).toBeLessThanOrEqual(Math.max(lengthMm, 0));
 				}
 			})
+		);
+	});
+
+	test('three boxes of 9.5 kg on a shelf for 20: one goes, to where it is borne; nowhere else is told', () => {
+		const boxes = ['a', 'b', 'c'].map((key) => box(key, 9500, 's1'));
+		const two = [shelf(1, { ratingG: 20_000, lengthMm: 2000 }), shelf(4, { ratingG: 10_000 })];
+		expect(adviseShelves(boxes, two)).toMatchObject({
+			advice: [{ box: 'a', from: 's1', to: 's4', rule: /bears less/ }],
+			overloaded: []
+		});
+		expect(adviseShelves(boxes, two.slice(0, 1))).toEqual({
+			advice: [],
+			overloaded: [{ shelf: 's1', overG: 8500 }]
+		});
+	});
+
+	test('for all rooms as they stand: no shelf stays over its rating while another bears a box of it', () => {
+		const rooms = fc.record({
+			shelves: fc.array(
+				fc.record({
+					lengthMm: fc.integer({ min: 465, max: 3000 }),
+					ratingG: fc.option(fc.integer({ min: 1000, max: 40_000 }))
+				}),
+				{ minLength: 1, maxLength: 5 }
+			),
+			boxes: fc.array(
+				fc.record({ grams: fc.integer({ min: 100, max: 15_000 }), on: fc.nat({ max: 4 }) }),
+				{ maxLength: 14 }
+			)
+		});
+		fc.assert(
+			fc.property(rooms, ({ shelves, boxes }) => {
+				const all = shelves.map((one, i) => shelf(i + 1, one));
+				const standing = boxes.map(({ grams, on }, i) =>
+					box(`b${i}`, grams, `s${(on % shelves.length) + 1}`)
+				);
+				const { advice, overloaded } = adviseShelves(standing, all);
+				const place = new Map(standing.map(({ key, shelf: on }) => [key, on]));
+				for (const { box: key, from, to } of advice) {
+					expect(place.get(key)).toBe(from);
+					place.set(key, to);
+				}
+				const on = (key: string) => standing.filter((one) => place.get(one.key) === key);
+				const loadOf = (key: string) => on(key).reduce((sum, { grams }) => sum + grams, 0);
+				const over = all.flatMap(({ key, ratingG }) =>
+					loadOf(key) > (ratingG ?? Infinity)
+						? [{ shelf: key, overG: loadOf(key) - (ratingG ?? 0) }]
+						: []
+				);
+				expect(overloaded).toEqual(over);
+				for (const { shelf: key } of over) {
+					for (const one of on(key)) {
+						const takers = all.filter(
+							(other) =>
+								other.key !== key &&
+								loadOf(other.key) + one.grams <= (other.ratingG ?? Infinity) &&
+								(on(other.key).length + 1) * 465 <= other.lengthMm
+						);
+						expect(takers).toEqual([]);
+					}
+				}
+			}),
+			{ numRuns: 300 }
 		);
 	});
 });

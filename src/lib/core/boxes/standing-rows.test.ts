@@ -88,7 +88,15 @@ describe('rows that stand', () => {
 		expect(respaceSlip([[run('a', 5)], [run('b', 5)]], 60)).toBeNull();
 		expect(respaceSlip([[run('a', 20)], [run('b', 20)]], 60)).toBeUndefined();
 		const slip = respaceSlip([[run('a', 5), run('b', 3)], [run('c', 3)], []], 60);
-		expect(slip).toMatchObject({ row: 0, overUm: 22, steps: [{ run: 'b', from: 0, to: 1 }] });
+		// b and c are 62 together: c has to go on, too.
+		expect(slip).toMatchObject({
+			row: 0,
+			overUm: 22,
+			steps: [
+				{ run: 'c', from: 1, to: 2 },
+				{ run: 'b', from: 0, to: 1 }
+			]
+		});
 	});
 
 	test('for all boxes: after the steps every card stands once, and what moved went where it should', () => {
@@ -113,6 +121,20 @@ describe('rows that stand', () => {
 							expect(place.get(key)).toBe(from);
 							place.set(key, to);
 						}
+					}
+					// No row is too full then, and a run pays its divider in every row it stands in.
+					const used = rows.map(() => 0);
+					for (const { key, dividerUm, cards } of rows.flat()) {
+						const own = new Set(cards.map((card) => place.get(card.key) ?? 0));
+						for (const row of own) used[row] = (used[row] ?? 0) + dividerUm;
+						for (const card of cards) {
+							const row = place.get(card.key) ?? 0;
+							used[row] = (used[row] ?? 0) + card.um;
+						}
+						expect(key).toBeTruthy();
+					}
+					for (const row of new Set([slip.row, ...slip.steps.map(({ to }) => to)])) {
+						expect(used[row]).toBeLessThanOrEqual(120);
 					}
 					// Rows hold whole runs in order: a card never comes before one that stood before it.
 					const before = [...place.values()];

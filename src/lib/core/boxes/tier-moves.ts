@@ -1,5 +1,6 @@
 import type { CardFormat } from '../checklist/section.ts';
-import { chooseHolder, HOLDER_SORTS, type HolderSort, type HolderTier } from './choose-holder.ts';
+import { chooseHolder, type HolderTier } from './choose-holder.ts';
+import { HOLDER_SORTS, holderKindOf } from './holder-kind.ts';
 
 /** Cards that bear a word are kept in a tier whatever they are worth. */
 export interface NameRule {
@@ -13,6 +14,8 @@ export interface TieredCard {
 	readonly key: string;
 	readonly quantity: number;
 	readonly valueMinor?: number;
+	/** What it is valued in (ISO 4217); left out: what the tiers are stated in. */
+	readonly currency?: string;
 	readonly format?: CardFormat;
 	/** Key of what it is in now; null: nothing. */
 	readonly holder: string | null;
@@ -41,23 +44,32 @@ function tierByName(words: readonly string[], rules: readonly NameRule[]): strin
 
 /**
  * Which cards should go up or down a tier, as values and rules are now; `refit`: another size of the
- * same sort. What lies in a graded holder stays. The dearest first.
+ * same sort. What lies in a graded holder stays, and what is valued in another currency than the tiers,
+ * unless a name rule decides. The dearest first.
+ *
+ * @param currency what the tiers are stated in; left out: all values are
  *
  * @throws RangeError where a name rule names no tier
  */
 export function tierMoves(
 	cards: readonly TieredCard[],
 	tiers: readonly HolderTier[],
-	rules: readonly NameRule[] = []
+	rules: readonly NameRule[] = [],
+	currency?: string
 ): readonly TierMove[] {
 	return [...cards]
 		.sort((a, b) => (b.valueMinor ?? 0) - (a.valueMinor ?? 0))
 		.flatMap((card): TierMove[] => {
-			if (card.holder === 'slab') return [];
+			const now = card.holder === null ? null : holderKindOf(card.holder);
+			if (now?.sort === 'graded') return [];
 			const tier = tierByName(card.words, rules);
+			// Without a rate of exchange, an amount in other money says nothing of a tier.
+			const isOther = currency !== undefined && (card.currency ?? currency) !== currency;
+			if (isOther && tier === null && card.valueMinor !== undefined) return [];
 			const choice = chooseHolder({ ...card, ...(tier ? { tier } : {}) }, tiers);
-			if (choice.holder === card.holder) return [];
-			const by = rankOf(sortOf(choice.holder)) - rankOf(sortOf(card.holder));
+			// What no holder takes stays in what it is in: that is odd, and no reason to take it out.
+			if (choice.holder === card.holder || (choice.oddity && card.holder !== null)) return [];
+			const by = rankOf(choice.holder) - rankOf(card.holder);
 			return [
 				{
 					card: card.key,
@@ -73,20 +85,22 @@ export function tierMoves(
 		});
 }
 
-function sortOf(holder: string | null): HolderSort {
-	return HOLDER_SORTS.find((sort) => holder?.startsWith(sort)) ?? 'none';
+/** Sorts of holders rise with what a card is worth; none is the lowest. */
+function rankOf(holder: string | null): number {
+	const sort = holder === null ? 'none' : holderKindOf(holder).sort;
+	return HOLDER_SORTS.findIndex((known) => known === sort);
 }
 
-const rankOf = (sort: HolderSort): number => HOLDER_SORTS.indexOf(sort);
-
 /**
- * What a card takes of the supplies when it changes its holder: the new one, and a sleeve where it had
- * none, for a rigid holder takes a card in its sleeve. The sleeve stays on it from then on.
+ * What a card takes of the supplies when it changes its holder: the new one, and a sleeve where that
+ * takes a card in its sleeve and it had none. A case takes the bare card.
  */
 export function holdersTaken(from: string | null, to: string | null): readonly string[] {
 	if (to === null || to === from) return [];
-	const sleeve = from === null ? ['sleeve'] : [];
-	return to === 'sleeve' ? sleeve : [...sleeve, to];
+	const hasSleeve = from !== null && (from === 'sleeve' || holderKindOf(from).takes === 'sleeved');
+	const sleeve = hasSleeve ? [] : ['sleeve'];
+	if (to === 'sleeve') return sleeve;
+	return holderKindOf(to).takes === 'sleeved' ? [...sleeve, to] : [to];
 }
 
 /** Holders that moves take, by key; less what is on hand, what is to be bought. */
@@ -120,6 +134,6 @@ export function handAfter(
 		if (after[holder] !== undefined) after[holder] = Math.max(0, after[holder] + count);
 	};
 	for (const holder of holdersTaken(from, to)) add(holder, -quantity);
-	if (from !== null && from !== 'sleeve' && from !== to) add(from, quantity);
+	if (from !== null && holderKindOf(from).isRigid && from !== to) add(from, quantity);
 	return after;
 }

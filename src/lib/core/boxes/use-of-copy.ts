@@ -1,5 +1,6 @@
 import type { CopyStatus } from '../goal/copy-record.ts';
 import type { BoxUse } from './box-use.ts';
+import { isInRigid } from './holder-kind.ts';
 
 /** What of a copy decides in which kind of box it is kept. */
 export interface KeptCopy {
@@ -23,8 +24,7 @@ export function useOfCopy(copy: KeptCopy): BoxUse {
 	if (copy.isGraded) return 'graded';
 	if (copy.isPersonal) return 'personal';
 	if (copy.status === 'to sell') return 'to sell';
-	const isRigid = copy.holder !== null && copy.holder !== 'sleeve';
-	return isRigid || copy.isValuable ? 'valuables' : 'sets';
+	return isInRigid(copy.holder) || copy.isValuable ? 'valuables' : 'sets';
 }
 
 /** Whether such cards share boxes year by year, whatever a set of them would fill. */

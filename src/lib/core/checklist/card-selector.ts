@@ -38,6 +38,12 @@ export function isNamed(card: Card, name: string): boolean {
 	return card.otherNumbers.some((own) => normalCardNumber(own) === wanted);
 }
 
+/** All that `isNamed` takes for a card; a number also as it is spelt normally. */
+export function namesOf(card: Card): readonly string[] {
+	if (card.number === null) return [card.title];
+	return [card.number, normalCardNumber(card.number), ...card.otherNumbers.map(normalCardNumber)];
+}
+
 function isBetween(text: string, from: string | undefined, to: string | undefined): boolean {
 	const number = parseCardNumber(text);
 	if (number.digits === null) return false;

@@ -2,7 +2,7 @@ import type { Card } from './card.ts';
 import { wholeSections } from './edition.ts';
 import type { Release } from './release.ts';
 import type { Section } from './section.ts';
-import { slug } from './slug.ts';
+import { plainName } from './slug.ts';
 
 /** Two cards laid one above the other, and what brought them together. */
 export interface CardPair {
@@ -30,7 +30,9 @@ export function compareReleases(left: Release, right: Release): readonly Section
 		const at = open.findIndex(matches);
 		return at < 0 ? null : (open.splice(at, 1)[0] ?? null);
 	};
-	const byName = lefts.map((section) => take((other) => slug(other.name) === slug(section.name)));
+	const byName = lefts.map((section) =>
+		take((other) => plainName(other.name) === plainName(section.name))
+	);
 	const partners = lefts.map(
 		(section, i) =>
 			byName[i] ?? take((other) => other.kind === section.kind && isAlone(other, lefts))
@@ -43,7 +45,7 @@ export function compareReleases(left: Release, right: Release): readonly Section
 
 /** No section of the other side has its name: it may meet another of its kind. */
 function isAlone(section: Section, others: readonly Section[]): boolean {
-	return others.every((other) => slug(other.name) !== slug(section.name));
+	return others.every((other) => plainName(other.name) !== plainName(section.name));
 }
 
 function pairSections(left: Section | null, right: Section | null): SectionPair {
@@ -53,12 +55,25 @@ function pairSections(left: Section | null, right: Section | null): SectionPair 
 	const free = new Set(rights);
 	const bySubject = new Map<string, Card[]>();
 	for (const card of rights) {
-		for (const name of namesOf(card)) bySubject.set(name, [...(bySubject.get(name) ?? []), card]);
+		for (const name of namesOf(card)) {
+			const list = bySubject.get(name);
+			if (list) list.push(card);
+			else bySubject.set(name, [card]);
+		}
 	}
+	/** How many of each list are taken from its start: a card is looked at once, whoever else has its name. */
+	const passed = new Map<string, number>();
+	const firstFree = (name: string): Card | undefined => {
+		const list = bySubject.get(name) ?? [];
+		let at = passed.get(name) ?? 0;
+		for (let card = list[at]; card && !free.has(card); card = list[at]) at++;
+		passed.set(name, at);
+		return list[at];
+	};
 	for (const card of lefts) {
 		const partner = namesOf(card)
-			.flatMap((name) => bySubject.get(name) ?? [])
-			.find((other) => free.has(other));
+			.flatMap((name) => firstFree(name) ?? [])
+			.at(0);
 		if (partner) {
 			free.delete(partner);
 			partnerOf.set(card, { card: partner, by: 'subject' });
@@ -87,5 +102,5 @@ function pairSections(left: Section | null, right: Section | null): SectionPair 
 
 function namesOf(card: Card): readonly string[] {
 	const names = card.subjects.length > 0 ? card.subjects : [card.title];
-	return names.filter(Boolean).map((name) => slug(name));
+	return names.filter(Boolean).map((name) => plainName(name));
 }

@@ -1,8 +1,8 @@
 import type { Card } from './card.ts';
-import { isNamed } from './card-selector.ts';
+import { isNamed, namesOf } from './card-selector.ts';
 import type { Release } from './release.ts';
 import type { Section } from './section.ts';
-import { freeKey, slug } from './slug.ts';
+import { asciiSlug, keyMaker } from './slug.ts';
 import { normalCardNumber } from './card-number.ts';
 
 /** How one card of an edition differs from the card it repeats. */
@@ -38,21 +38,38 @@ export function wholeSections(release: Release): readonly Section[] {
 	);
 }
 
+/** Finds for a card the first entry that names it. */
+function finderOf<Entry>(
+	entries: readonly Entry[],
+	nameOf: (entry: Entry) => string
+): (card: Card) => Entry | undefined {
+	const byName = new Map<string, { readonly entry: Entry; readonly at: number }>();
+	entries.forEach((entry, at) => {
+		const name = nameOf(entry);
+		for (const way of new Set([name, normalCardNumber(name)])) {
+			if (!byName.has(way)) byName.set(way, { entry, at });
+		}
+	});
+	return (card) =>
+		namesOf(card)
+			.flatMap((name) => byName.get(name) ?? [])
+			.filter(({ entry }) => isNamed(card, nameOf(entry)))
+			.sort((a, b) => a.at - b.at)[0]?.entry;
+}
+
 function repeatedCards(release: Release, section: Section, edition: Edition): readonly Card[] {
-	const taken = new Set(section.cards.map(({ key }) => key));
+	const makeKey = keyMaker(new Set(section.cards.map(({ key }) => key)));
+	const changes = finderOf(edition.changes, ({ card }) => card);
+	const without = finderOf(edition.without, (name) => name);
 	return edition.of
 		.flatMap(
 			(key) => release.sections.find((other) => other.key === key && !other.edition)?.cards ?? []
 		)
-		.filter((card) => !edition.without.some((name) => isNamed(card, name)))
+		.filter((card) => without(card) === undefined)
 		.map((card) => {
-			const { card: _, ...change } = edition.changes.find(({ card: name }) =>
-				isNamed(card, name)
-			) ?? {
-				card: ''
-			};
+			const { card: _, ...change } = changes(card) ?? { card: '' };
 			// The key hangs on the card that is repeated, so that a new number or title leaves it alone.
 			const name = card.number === null ? card.title : normalCardNumber(card.number);
-			return { ...card, ...change, key: freeKey(`${section.key}-${slug(name)}`, taken) };
+			return { ...card, ...change, key: makeKey(`${section.key}-${asciiSlug(name)}`) };
 		});
 }

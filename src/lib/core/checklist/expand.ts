@@ -1,4 +1,5 @@
 import type { Card } from './card.ts';
+import type { Evidence } from './confidence.ts';
 import { narrowness } from './card-selector.ts';
 import { numberingsOf } from './numbering.ts';
 import { runRuleFor, type Parallel, type Swatch } from './parallel.ts';
@@ -18,8 +19,10 @@ export interface Version {
 	readonly parallelKey: string | null;
 	/** null: the regular card */
 	readonly variantKey: string | null;
-	/** Copies made, where they are numbered; otherwise null. */
+	/** Copies made, where the run is stamped on them; otherwise null. */
 	readonly printRun: number | null;
+	/** Copies made as people guess ("some two thousand"), where no run is stamped; null: nobody does. */
+	readonly estimatedRun: number | null;
 	/** Whether this level of the card holds a swatch; null where none is in question. */
 	readonly swatch: Swatch | null;
 }
@@ -27,17 +30,30 @@ export interface Version {
 /** A finish in which a card was made. */
 interface Finish {
 	readonly parallel: Parallel | null;
-	readonly printRun: number | null;
+	readonly run: Run;
 	readonly swatch: Swatch | null;
+}
+
+type Run = Pick<Version, 'printRun' | 'estimatedRun'>;
+const NO_RUN: Run = { printRun: null, estimatedRun: null };
+
+/** A run as a rule states it: stamped, unless the rule says that it is not certain. */
+function runOf({ printRun, confidence }: { readonly printRun?: number } & Evidence): Run {
+	if (printRun === undefined) return NO_RUN;
+	return confidence === undefined || confidence === 'certain'
+		? { printRun, estimatedRun: null }
+		: { printRun: null, estimatedRun: printRun };
 }
 
 /** The finishes of a card: base first, then the parallels that were made of it, in their order. */
 function finishesOf(release: Release, section: Section, card: Card): readonly Finish[] {
-	const finishes: Finish[] = [{ parallel: null, printRun: section.printRun ?? null, swatch: null }];
+	const finishes: Finish[] = [
+		{ parallel: null, run: runOf({ printRun: section.printRun }), swatch: null }
+	];
 	for (const parallel of release.parallels) {
 		const rule = runRuleFor(parallel, section, card);
 		if (rule) {
-			finishes.push({ parallel, printRun: rule.printRun ?? null, swatch: rule.swatch ?? null });
+			finishes.push({ parallel, run: runOf(rule), swatch: rule.swatch ?? null });
 		}
 	}
 	return finishes;
@@ -81,7 +97,8 @@ export function versionMaker(release: Release): VersionMaker {
 					numberingKey,
 					parallelKey,
 					variantKey: variant?.key ?? null,
-					printRun: variant ? (variant.printRun ?? null) : finish.printRun,
+					// How often a variation was printed is told of the base finish; in another that one's run is stamped.
+					...(variant && finish.parallel === null ? runOf(variant) : finish.run),
 					swatch: finish.swatch
 				});
 			add(null);

@@ -1,6 +1,7 @@
 import type { Card } from './card.ts';
 import { parseCardNumber, runStem } from './card-number.ts';
-import { compareCardNumbers } from './compare-card-numbers.ts';
+import { cardNumberOrder } from './compare-card-numbers.ts';
+import { hasLetters, letterPlace } from './letter-number.ts';
 
 /**
  * Folds card numbers into runs as people write them: three or more in a row become a run.
@@ -29,9 +30,13 @@ function runsOf(numbers: readonly string[]): readonly (readonly string[])[] {
 	const runs: string[][] = [];
 	let lastStem = '';
 	let lastDigits: number | null = null;
-	for (const text of [...new Set(numbers)].sort(compareCardNumbers)) {
-		const number = parseCardNumber(text);
-		const stem = runStem(number);
+	const distinct = [...new Set(numbers)];
+	const areLetters = hasLetters(distinct);
+	for (const text of distinct.sort(cardNumberOrder(distinct))) {
+		const letter = areLetters ? letterPlace(text) : null;
+		const parsed = parseCardNumber(text);
+		const number = letter === null ? parsed : { ...parsed, digits: letter, suffix: '' };
+		const stem = letter === null ? runStem(number) : 'letters';
 		const follows =
 			number.digits !== null &&
 			number.suffix === '' &&

@@ -1,3 +1,5 @@
+import { keepKeys } from './keep-keys.ts';
+import { completeDraft } from './resolve-release.ts';
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { formatChecklistCsv } from '../../formats/checklist-csv.ts';
@@ -79,4 +81,38 @@ test('changes are counted by key', () => {
 		{ kind: 'variants', added: 0, changed: 0, removed: 2 }
 	]);
 	expect(releaseChanges(before, before)).toEqual([]);
+});
+
+test('a file without keys keeps those that things have here, however they were made', () => {
+	const names = ['Łódź', 'Маяк'];
+	const sections = names.map((name, i) => ({
+		name,
+		cards: [1, 2].map((n) => ({ number: `${i}${n}`, title: `${name} ${n}` }))
+	}));
+	const draft = {
+		release: { name: 'R', maker: 'M', year: '1994' },
+		sections: [...sections, { name: 'Ink', numberedIn: 'old', cards: [{ title: 'Кит' }] }],
+		parallels: [{ name: 'Медь', runs: [{ sections: ['old'] }] }]
+	};
+	// As keys were made before: of what is left of a name in plain letters.
+	const before = completeDraft({
+		...draft,
+		sections: draft.sections.map((section, i) => ({
+			...section,
+			key: ['old', 'x', 'ink'][i],
+			cards: section.cards.map((card, n) => ({ ...card, key: `k${i}${n}` }))
+		})),
+		parallels: [{ name: 'Медь', key: 'x', runs: [{ sections: ['old'] }] }]
+	}).release;
+	const read = completeDraft({
+		...draft,
+		sections: draft.sections.map((section) => ({
+			...section,
+			...('numberedIn' in section ? { numberedIn: 'łodz' } : {})
+		})),
+		parallels: [{ name: 'Медь', runs: [{ sections: ['łodz'] }] }]
+	}).release;
+	expect(read.sections.map(({ key }) => key)).toEqual(['łodz', 'маяк', 'ink']);
+	expect(keepKeys(before, read)).toEqual(before);
+	expect(keepKeys(before, before)).toEqual(before);
 });

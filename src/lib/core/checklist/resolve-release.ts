@@ -5,12 +5,12 @@ import { checkRelease } from './check-release.ts';
 import type { CardDraft, OddsDraft, ReleaseDraft, SectionDraft } from './draft.ts';
 import type { PackType, Release } from './release.ts';
 import { parseOdds, type Odds, type Section } from './section.ts';
-import { freeKey, slug } from './slug.ts';
+import { keyMaker, slug } from './slug.ts';
 
 /** What the parts of one release share while it is resolved. */
 interface Resolving {
 	readonly packTypes: readonly PackType[];
-	readonly cardKeys: Set<string>;
+	readonly makeCardKey: (wanted: string) => string;
 	readonly problems: Problem[];
 }
 
@@ -35,7 +35,11 @@ export function completeDraft(draft: ReleaseDraft): {
 	const problems: Problem[] = [];
 	const cardKeys = draft.sections.flatMap(({ cards }) => cards.flatMap((card) => card.key ?? []));
 	const packTypes = withKeys(draft.packTypes ?? []);
-	const resolving: Resolving = { packTypes, cardKeys: new Set(cardKeys), problems };
+	const resolving: Resolving = {
+		packTypes,
+		makeCardKey: keyMaker(new Set(cardKeys)),
+		problems
+	};
 	const sections = withKeys(draft.sections).map((section, s) =>
 		resolveSection(section, `/sections/${s}`, resolving)
 	);
@@ -67,8 +71,8 @@ export function completeDraft(draft: ReleaseDraft): {
 function withKeys<Thing extends { readonly key?: string; readonly name: string }>(
 	things: readonly Thing[]
 ): (Thing & { readonly key: string })[] {
-	const taken = new Set(things.flatMap((thing) => thing.key ?? []));
-	return things.map((thing) => ({ ...thing, key: thing.key ?? freeKey(slug(thing.name), taken) }));
+	const makeKey = keyMaker(new Set(things.flatMap((thing) => thing.key ?? [])));
+	return things.map((thing) => ({ ...thing, key: thing.key ?? makeKey(slug(thing.name)) }));
 }
 
 function resolveSection(
@@ -148,7 +152,7 @@ function resolveCard(
 	draft: CardDraft,
 	numberingKey: string,
 	pointer: string,
-	{ cardKeys, problems }: Resolving
+	{ makeCardKey, problems }: Resolving
 ): Card {
 	const number = draft.number?.trim() || null;
 	const title = draft.title?.trim() ?? '';
@@ -162,7 +166,7 @@ function resolveCard(
 	}
 	const name = number ? normalCardNumber(number) : title;
 	return {
-		key: draft.key ?? freeKey(`${numberingKey}-${slug(name)}`, cardKeys),
+		key: draft.key ?? makeCardKey(`${numberingKey}-${slug(name)}`),
 		number,
 		otherNumbers: draft.otherNumbers ?? [],
 		title,

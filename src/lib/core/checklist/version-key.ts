@@ -2,7 +2,7 @@
  * The stable name of one collectible thing. Grammar:
  *
  *     key  = release "/" card [ "~" parallel ] [ "!" variant ]
- *     word = 1*( a–z / 0–9 / "-" / "." )        ; each of the four
+ *     word = 1*( letter / digit / "-" / "." )    ; each of the four; letters of any script, small ones
  */
 export interface VersionName {
 	readonly release: string;
@@ -11,7 +11,8 @@ export interface VersionName {
 	readonly variant: string | null;
 }
 
-const GRAMMAR = /^([a-z0-9.-]+)\/([a-z0-9.-]+)(?:~([a-z0-9.-]+))?(?:!([a-z0-9.-]+))?$/;
+const GRAMMAR =
+	/^([\p{Ll}\p{Lo}\p{Lm}\p{M}\p{N}.-]+)\/([\p{Ll}\p{Lo}\p{Lm}\p{M}\p{N}.-]+)(?:~([\p{Ll}\p{Lo}\p{Lm}\p{M}\p{N}.-]+))?(?:!([\p{Ll}\p{Lo}\p{Lm}\p{M}\p{N}.-]+))?$/u;
 
 /** Reads a version key; null where the text is none. */
 export function parseVersionKey(key: string): VersionName | null {

@@ -1,7 +1,7 @@
 import type { CONDITIONS } from './condition.ts';
 import { conditionRank, qualityRank, type Quality } from './condition.ts';
 import type { Copy } from './copy.ts';
-import { fitsSlot, type Filling } from './fill-slots.ts';
+import { fitsSlot, slotsByVersion, type Filling } from './fill-slots.ts';
 import type { Slot } from './slot.ts';
 
 /** Why a copy fills no slot, in words. */
@@ -25,14 +25,7 @@ export function explainSpares(
 	filling: Filling
 ): readonly SpareReason[] {
 	const byKey = new Map(copies.map((copy) => [copy.key, copy]));
-	const slotsOf = new Map<string, Slot[]>();
-	for (const slot of slots) {
-		for (const version of slot.versions) {
-			const list = slotsOf.get(version);
-			if (list) list.push(slot);
-			else slotsOf.set(version, [slot]);
-		}
-	}
+	const slotsOf = slotsByVersion(slots);
 	const sitting = new Map<string, Copy[]>();
 	for (const { slot, copy } of filling.placements) {
 		const one = byKey.get(copy);
@@ -42,7 +35,6 @@ export function explainSpares(
 		const copy = byKey.get(key) as Copy;
 		const wanted = slotsOf.get(copy.version) ?? [];
 		const fits = wanted.filter((slot) => fitsSlot(slot, copy));
-		if (fits.length === 0) return { copy: key, quantity, reason: whyUnfit(wanted, copy) };
 		const there = fits.flatMap((slot) => sitting.get(slot.key) ?? []);
 		const better = there.find((one) => qualityRank(one) > qualityRank(copy));
 		const reason = better
@@ -51,6 +43,21 @@ export function explainSpares(
 				? 'one of the pile fills the slot'
 				: `an equal one fills the slot (${nameQuality(there[0] ?? copy)})`;
 		return { copy: key, quantity, reason };
+	});
+}
+
+/** Copies of versions that slots ask for, but not good enough for any: why. */
+export function explainUnfit(
+	slots: readonly Slot[],
+	copies: readonly Copy[],
+	filling: Filling
+): readonly SpareReason[] {
+	const slotsOf = slotsByVersion(slots);
+	const outside = new Set(filling.outside);
+	return copies.flatMap((copy): SpareReason[] => {
+		const wanted = slotsOf.get(copy.version);
+		if (!wanted || !outside.has(copy.key)) return [];
+		return [{ copy: copy.key, quantity: copy.quantity, reason: whyUnfit(wanted, copy) }];
 	});
 }
 

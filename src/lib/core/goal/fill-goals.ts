@@ -1,5 +1,5 @@
 import type { Copy } from './copy.ts';
-import { fillSlots, type Filling } from './fill-slots.ts';
+import { fillSlots, fitsSlot, slotsByVersion, type Filling } from './fill-slots.ts';
 import type { Slot } from './slot.ts';
 
 /** The slots of one goal, and whether its copies are its own. */
@@ -33,10 +33,13 @@ export function fillGoals(
 		),
 		copies
 	);
-	const used = new Map<string, number>();
-	for (const { copy } of joint.placements) used.set(copy, (used.get(copy) ?? 0) + 1);
+	const spare = new Map(joint.spares.map(({ copy, quantity }) => [copy, quantity]));
+	const isOutside = new Set(joint.outside);
 	const left = copies
-		.map((copy) => ({ ...copy, quantity: copy.quantity - (used.get(copy.key) ?? 0) }))
+		.map((copy) => ({
+			...copy,
+			quantity: isOutside.has(copy.key) ? copy.quantity : (spare.get(copy.key) ?? 0)
+		}))
 		.filter(({ quantity }) => quantity > 0);
 	return new Map(
 		goals.map(({ key, slots, keepsOwn }) => [
@@ -67,9 +70,13 @@ function ownPart(
 	copies: readonly Copy[]
 ): Filling {
 	const own = new Map(slots.map((slot) => [slotName(goal, slot.key), slot.key]));
-	const versions = new Set(slots.flatMap((slot) => slot.versions));
-	const versionOf = new Map(copies.map(({ key, version }) => [key, version]));
-	const isOurs = (copy: string) => versions.has(versionOf.get(copy) ?? '');
+	const slotsOf = slotsByVersion(slots);
+	const ours = new Set(
+		copies
+			.filter((copy) => (slotsOf.get(copy.version) ?? []).some((slot) => fitsSlot(slot, copy)))
+			.map(({ key }) => key)
+	);
+	const isOurs = (copy: string) => ours.has(copy);
 	return {
 		placements: joint.placements.flatMap(({ slot, copy }) => {
 			const key = own.get(slot);

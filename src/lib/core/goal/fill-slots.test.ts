@@ -79,7 +79,7 @@ describe('fillSlots', () => {
 		});
 	});
 
-	test('piles fill slots that take several, and what is not good enough is a spare', () => {
+	test('piles fill slots that take several, and what is not good enough for any is outside', () => {
 		const slots = [slot('1', ['a'], { quantity: 4, leastCondition: 'good' })];
 		const copies = [
 			copy('pile', 'a', { quantity: 3, condition: 'good' }),
@@ -87,7 +87,8 @@ describe('fillSlots', () => {
 		];
 		expect(fillSlots(slots, copies)).toMatchObject({
 			missing: [{ slot: '1', quantity: 1 }],
-			spares: [{ copy: 'rag', quantity: 1 }]
+			spares: [],
+			outside: ['rag']
 		});
 	});
 

@@ -1,6 +1,6 @@
-import { assign, type Fit } from './assign.ts';
 import { conditionRank, qualityRank } from './condition.ts';
 import type { Copy } from './copy.ts';
+import { countsForOf, fillCluster, hasNeeds, type Given } from './fill-cluster.ts';
 import type { Slot } from './slot.ts';
 
 /** One unit of a pile in one slot. */
@@ -16,7 +16,7 @@ export interface Filling {
 	readonly missing: readonly { readonly slot: string; readonly quantity: number }[];
 	/** Copies that fit a slot of the goal but are not used, with how many. */
 	readonly spares: readonly { readonly copy: string; readonly quantity: number }[];
-	/** Copies that no slot of the goal takes. */
+	/** Copies that no slot of the goal takes: of other versions, or not good enough for any. */
 	readonly outside: readonly string[];
 }
 
@@ -27,25 +27,38 @@ interface Cluster {
 }
 
 /**
- * Fills slots with copies by matching: most places filled; then the best copies in the first tier,
- * then in the next; then what lies in a slot already stays; of equal copies the first given is used.
- * Exact: slots that share no version are told apart, and each cluster is an assignment of its own.
+ * Fills slots with copies by matching: most places filled; then the best copies in the first tier
+ * (and, of equally good fillings, the most of them: a copy nobody has looked at fills the first set
+ * before the second), then in the next; then what lies in a slot already stays; of equal copies the
+ * first given is used. Exact: slots that share no version are told apart, and each cluster is an
+ * assignment of its own. An intact panel may fill a slot of each of its cards (`Slot.panels`).
  *
  * @throws RangeError where a slot or copy key stands twice or a quantity is no whole number ≥ 1
  */
 export function fillSlots(slots: readonly Slot[], copies: readonly Copy[]): Filling {
 	requireDistinct('slot', slots);
 	requireDistinct('copy', copies);
-	const { clusters, outside } = clusterOf(slots, copies);
-	const taken = new Array<number>(copies.length).fill(0);
+	const clusters = clustersOf(slots, copies);
+	const wanting = slotsByVersion(slots);
+	/** How often a copy is used; an intact panel as often as its card that takes the most. */
+	const taken = new Map<number, Map<string, number>>();
 	const given: number[][] = slots.map(() => []);
-	for (const cluster of clusters) {
-		for (const [slot, copy, units] of fillCluster(cluster, slots, copies)) {
-			taken[copy] = (taken[copy] ?? 0) + units;
+	const fitting = new Set<number>();
+	for (const { slots: own, copies: there } of clusters) {
+		const able = there.filter((c) => {
+			const copy = copies[c] as Copy;
+			return (wanting.get(copy.version) ?? []).some((slot) => fitsSlot(slot, copy));
+		});
+		for (const c of able) fitting.add(c);
+		for (const [slot, copy, units] of fill(own, able, slots, copies)) {
+			const use = countsForOf(slots[slot] as Slot, copies[copy] as Copy);
+			const uses = taken.get(copy) ?? new Map<string, number>();
+			taken.set(copy, uses.set(use, (uses.get(use) ?? 0) + units));
 			for (let i = 0; i < units; i++) given[slot]?.push(copy);
 		}
 	}
-	const isOutside = new Set(outside);
+	const usedOf = (c: number) => Math.max(0, ...(taken.get(c)?.values() ?? []));
+	const unfit = copies.flatMap(({ key }, c) => (fitting.has(c) ? [] : [key]));
 	return {
 		placements: slots.flatMap(({ key }, s) =>
 			(given[s] ?? []).map((c) => ({ slot: key, copy: copies[c]?.key ?? '' }))
@@ -55,10 +68,10 @@ export function fillSlots(slots: readonly Slot[], copies: readonly Copy[]): Fill
 			return short > 0 ? [{ slot: key, quantity: short }] : [];
 		}),
 		spares: copies.flatMap(({ key, quantity }, c) => {
-			const left = quantity - (taken[c] ?? 0);
-			return left > 0 && !isOutside.has(c) ? [{ copy: key, quantity: left }] : [];
+			const left = quantity - usedOf(c);
+			return left > 0 && fitting.has(c) ? [{ copy: key, quantity: left }] : [];
 		}),
-		outside: outside.map((c) => copies[c]?.key ?? '')
+		outside: unfit
 	};
 }
 
@@ -67,44 +80,33 @@ export function fitsSlot(slot: Slot, copy: Copy): boolean {
 	return (
 		slot.versions.includes(copy.version) &&
 		qualityRank(copy) >= conditionRank(slot.leastCondition) &&
-		(slot.needs ?? []).every((need) => (copy.attributes ?? []).includes(need))
+		hasNeeds(slot, copy)
 	);
 }
 
-type Given = readonly [slot: number, copy: number, units: number];
+/** The slots that each version may fill, in their order. */
+export function slotsByVersion(slots: readonly Slot[]): ReadonlyMap<string, readonly Slot[]> {
+	const found = new Map<string, Slot[]>();
+	for (const slot of slots) {
+		for (const version of slot.versions) {
+			const list = found.get(version);
+			if (list) list.push(slot);
+			else found.set(version, [slot]);
+		}
+	}
+	return found;
+}
 
-function fillCluster(
-	{ slots: own, copies: there }: Cluster,
+function fill(
+	own: readonly number[],
+	there: readonly number[],
 	slots: readonly Slot[],
 	copies: readonly Copy[]
 ): readonly Given[] {
 	const [only] = own;
-	if (own.length === 1 && only !== undefined) return fillOne(only, there, slots, copies);
-	const tiers = [...new Set(own.map((s) => slots[s]?.tier ?? 0))].sort((a, b) => a - b);
-	const fits: Fit[] = [];
-	there.forEach((c, supply) => {
-		const copy = copies[c] as Copy;
-		own.forEach((s, demand) => {
-			const slot = slots[s] as Slot;
-			if (!fitsSlot(slot, copy)) return;
-			const rank = qualityRank(copy);
-			const cost = [
-				...tiers.map((tier) => (tier === (slot.tier ?? 0) ? -rank : 0)),
-				copy.heldIn === slot.key ? -1 : 0,
-				slot.versions.indexOf(copy.version),
-				supply
-			];
-			fits.push({ supply, demand, cost });
-		});
-	});
-	const flow = assign(
-		there.map((c) => copies[c]?.quantity ?? 0),
-		own.map((s) => slots[s]?.quantity ?? 0),
-		fits
-	);
-	return fits.flatMap(({ supply, demand }, i): Given[] =>
-		(flow[i] ?? 0) > 0 ? [[own[demand] ?? 0, there[supply] ?? 0, flow[i] ?? 0]] : []
-	);
+	return own.length === 1 && only !== undefined
+		? fillOne(only, there, slots, copies)
+		: fillCluster(own, there, slots, copies);
 }
 
 /** A slot that shares its versions with no other one: the best copies go in. */
@@ -131,8 +133,8 @@ function fillOne(
 	});
 }
 
-/** Parts slots and copies into clusters that share no version. */
-function clusterOf(slots: readonly Slot[], copies: readonly Copy[]) {
+/** Parts slots and copies into clusters that share no version; those without a copy are left out. */
+function clustersOf(slots: readonly Slot[], copies: readonly Copy[]): readonly Cluster[] {
 	const root = new Map<string, string>();
 	const find = (version: string): string => {
 		let at = version;
@@ -157,13 +159,10 @@ function clusterOf(slots: readonly Slot[], copies: readonly Copy[]) {
 		if (cluster) cluster.slots.push(s);
 		else clusters.set(key, { slots: [s], copies: [] });
 	});
-	const outside: number[] = [];
 	copies.forEach(({ version }, c) => {
-		const cluster = root.has(version) ? clusters.get(find(version)) : undefined;
-		if (cluster) cluster.copies.push(c);
-		else outside.push(c);
+		if (root.has(version)) clusters.get(find(version))?.copies.push(c);
 	});
-	return { clusters: [...clusters.values()].filter((one) => one.copies.length > 0), outside };
+	return [...clusters.values()].filter((cluster) => cluster.copies.length > 0);
 }
 
 function requireDistinct(

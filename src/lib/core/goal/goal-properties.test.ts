@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { countVersionsAtMost } from '../checklist/count-versions.ts';
 import { expand } from '../checklist/expand.ts';
 import type { ReleaseDraft } from '../checklist/draft.ts';
 import { oddReleaseDraft, releaseDraft } from '../checklist/release.arbitrary.ts';
@@ -40,6 +41,7 @@ describe('for all releases and rules', () => {
 		fc.assert(
 			fc.property(oddReleaseDraft, choice, (draft, rules) => {
 				const release = resolved(draft);
+				expect(countVersionsAtMost(release)).toBeGreaterThanOrEqual(expand(release).length);
 				const known = new Map(expand(release).map((version) => [version.key, version]));
 				const { slots } = scopeGoals([release], rules);
 				const seen = new Set<string>();

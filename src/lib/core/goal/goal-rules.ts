@@ -66,6 +66,16 @@ export const PANEL_CHOICES = [
 		word: 'intact',
 		name: 'Intact',
 		meaning: 'The panel in one piece; its singles are not asked for.'
+	},
+	{
+		word: 'counts',
+		name: 'Intact counts for both',
+		meaning: 'The single cards; a panel in one piece stands for each of its own.'
+	},
+	{
+		word: 'both',
+		name: 'Both',
+		meaning: 'The single cards, and the panel in one piece beside them.'
 	}
 ] as const satisfies readonly RuleChoice<string>[];
 export type PanelRule = (typeof PANEL_CHOICES)[number]['word'];

@@ -15,7 +15,8 @@ export interface Obtainable {
 export function obtainableOf(slots: readonly ScopedSlot[], filling: Filling): Obtainable {
 	const lacking = new Set(filling.missing.map(({ slot }) => slot));
 	const hard = slots.filter(
-		({ key, version }) => lacking.has(key) && (version.printRun ?? Infinity) < HARD_RUN
+		({ key, version }) =>
+			lacking.has(key) && (version.printRun ?? version.estimatedRun ?? Infinity) < HARD_RUN
 	).length;
 	return { have: slots.length - lacking.size, need: slots.length - hard, hard };
 }

@@ -8,7 +8,7 @@ export interface Preset {
 	readonly meaning: string;
 	/** What has to be chosen with it. */
 	readonly asks: 'nothing' | 'parallel' | 'card' | 'subject' | 'group' | 'cards';
-	/** Where it differs from asking for every card in the base finish. */
+	/** Where it differs from asking for every card in the base finish; until what it asks for is chosen, no card is taken. */
 	readonly rules: Partial<GoalRules>;
 }
 
@@ -59,7 +59,7 @@ export const PRESETS: readonly Preset[] = [
 		name: 'Rainbow of one card',
 		meaning: 'Every finish of one card.',
 		asks: 'card',
-		rules: { finishes: 'all' }
+		rules: { finishes: 'all', picked: [] }
 	},
 	{
 		key: 'strict-master',
@@ -73,21 +73,21 @@ export const PRESETS: readonly Preset[] = [
 		name: 'Subject collection',
 		meaning: 'Every card of one person, place or thing, across all releases.',
 		asks: 'subject',
-		rules: {}
+		rules: { subject: '' }
 	},
 	{
 		key: 'group',
 		name: 'Group collection',
 		meaning: 'Every card of one group, across all releases.',
 		asks: 'group',
-		rules: {}
+		rules: { group: '' }
 	},
 	{
 		key: 'hand-picked',
 		name: 'Hand-picked',
 		meaning: 'The cards you name, and no others.',
 		asks: 'cards',
-		rules: {}
+		rules: { picked: [] }
 	}
 ];
 

@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest';
 import type { ReleaseDraft } from '../checklist/draft.ts';
 import { resolveRelease } from '../checklist/resolve-release.ts';
 import type { Release } from '../checklist/release.ts';
+import { checkGoal } from './check-goal.ts';
 import { fillSlots } from './fill-slots.ts';
 import type { GoalChoice } from './goal-rules.ts';
 import { missingList } from './missing-list.ts';
@@ -174,6 +175,43 @@ test('panels: intact asks for the panel, singles for its cards; never for both',
 	expect(keys({ preset: 'strict-master' })).toEqual(['base-1', 'base-2', 'base-3']);
 	expect(keys({ preset: 'strict-master', panels: 'intact' })).toEqual(['base-3', 'panels-p1']);
 	expect(keys({ preset: 'base', panels: 'intact' })).toEqual(['base-1', 'base-2', 'base-3']);
+	expect(keys({ preset: 'strict-master', panels: 'both' })).toEqual([
+		'base-1',
+		'base-2',
+		'base-3',
+		'panels-p1'
+	]);
+	// An intact panel counts for both, also where its section is not asked for.
+	const counts = scopeGoal(panels, { preset: 'base', panels: 'counts' });
+	expect(counts.map(({ versions }) => versions)).toEqual([
+		['p-1948/base-1', 'p-1948/panels-p1'],
+		['p-1948/base-2', 'p-1948/panels-p1'],
+		['p-1948/base-3']
+	]);
+	const panel = { key: 'x', version: 'p-1948/panels-p1', quantity: 1 };
+	expect(fillSlots(counts, [panel]).missing).toEqual([{ slot: 'p-1948/base-3', quantity: 1 }]);
+});
+
+describe('checkGoal', () => {
+	test.each<[string, GoalChoice, string[]]>([
+		['a subject collection of nobody', { preset: 'subject' }, ['subject']],
+		['a group collection of none', { preset: 'group' }, ['group']],
+		['a rainbow of no card', { preset: 'rainbow' }, ['picked']],
+		['nothing picked', { preset: 'hand-picked', picked: [] }, ['picked']],
+		['a run of no parallel', { preset: 'parallel-run' }, ['parallels']],
+		['chosen finishes, none chosen', { preset: 'base', finishes: 'chosen' }, ['parallels']],
+		['an unknown parallel', { preset: 'parallel-run', parallel: 'tin' }, ['parallels']],
+		['one that is there', { preset: 'parallel-run', parallel: 'chalk' }, []],
+		['a card of nowhere', { preset: 'hand-picked', picked: ['gulls-1996/x'] }, ['picked']],
+		['a section of nowhere', { preset: 'base', sectionsIn: ['gulls-1996/x'] }, ['sectionsIn']],
+		['base', { preset: 'base' }, []]
+	])('%s', (_, choice, fields) => {
+		expect(checkGoal([gulls], choice).map(({ field }) => field)).toEqual(fields);
+		// Until it is chosen, no card is taken.
+		if (fields.length > 0 && choice.preset !== 'base') {
+			expect(scopeGoal(gulls, choice)).toEqual([]);
+		}
+	});
 });
 
 test('a subject is found over releases, each with its own slots and lists', () => {

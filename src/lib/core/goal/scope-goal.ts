@@ -1,6 +1,6 @@
-import { isNamed } from '../checklist/card-selector.ts';
-import type { Card } from '../checklist/card.ts';
-import { versionMaker, type Version } from '../checklist/expand.ts';
+import { normalCardNumber } from '../checklist/card-number.ts';
+import { namesOf } from '../checklist/card-selector.ts';
+import { versionMaker, type Version, type VersionMaker } from '../checklist/expand.ts';
 import { numberingsOf } from '../checklist/numbering.ts';
 import { cardsOf, type Release } from '../checklist/release.ts';
 import type { Section } from '../checklist/section.ts';
@@ -23,6 +23,11 @@ export interface Scope {
 	readonly skipped: number;
 }
 
+/** A slot of the first set. */
+interface AskedSlot extends Pick<ScopedSlot, 'version' | 'versions' | 'panels' | 'release'> {
+	readonly section: Section;
+}
+
 /** The slots of a goal over one release: see `scopeGoals`. */
 export function scopeGoal(release: Release, choice: GoalChoice): readonly ScopedSlot[] {
 	return scopeGoals([release], choice).slots;
@@ -35,10 +40,11 @@ export function scopeGoal(release: Release, choice: GoalChoice): readonly Scoped
 export function scopeGoals(releases: readonly Release[], choice: GoalChoice): Scope {
 	const rules = resolveRules(choice);
 	let skipped = 0;
-	const single = releases.flatMap((release) => {
+	const single = releases.flatMap((release): readonly AskedSlot[] => {
 		const asked = askedCards(release, rules);
 		const versionsOf = versionMaker(release);
 		const kinds = new Map(release.variants.map(({ key, kind }) => [key, kind]));
+		const panelsFor = rules.panels === 'counts' ? panelFinder(release, versionsOf) : () => [];
 		return numberingsOf(release).flatMap((numbering) =>
 			numbering.cards
 				.filter(({ card }) => asked.has(card.key))
@@ -46,32 +52,48 @@ export function scopeGoals(releases: readonly Release[], choice: GoalChoice): Sc
 					const all = versionsOf(numbering.key, section, card);
 					const slots = slotsOf(all, rules, kinds).flatMap((versions) => {
 						const made = versions.filter(
-							({ printRun }) => (printRun ?? Infinity) >= rules.leastRun
+							({ printRun, estimatedRun }) =>
+								(printRun ?? estimatedRun ?? Infinity) >= rules.leastRun
 						);
 						if (made.length === 0) skipped++;
 						const [version] = made;
-						return version ? [{ version, versions: made.map(({ key }) => key) }] : [];
+						if (!version) return [];
+						const panels = panelsFor(version);
+						const keys = made.map(({ key }) => key);
+						return panels.length > 0
+							? [{ version, versions: [...keys, ...panels], panels }]
+							: [{ version, versions: keys }];
 					});
 					return slots.map((slot) => ({ ...slot, release: release.key, section }));
 				})
 		);
 	});
-	const slots = Array.from({ length: rules.sets }, (_, i) =>
-		single.map(({ section, version, versions, release }): ScopedSlot => {
-			const least = rules.sectionConditions[`${release}/${section.key}`] ?? rules.leastCondition;
-			return {
-				key: i === 0 ? version.key : `${version.key}#${i + 1}`,
-				versions,
-				version,
-				release,
-				set: i + 1,
-				quantity: 1,
-				...(i > 0 ? { tier: i } : {}),
-				...(least ? { leastCondition: least } : {}),
-				...(rules.cut === 'any' ? {} : { needs: [rules.cut] })
-			};
-		})
-	).flat();
+	// What all sets share is made once: there may be a hundred of them.
+	const shared = single.map(({ section, version, versions, panels, release }) => {
+		const place = `${release}/${section.key}`;
+		const own = Object.hasOwn(rules.sectionConditions, place)
+			? rules.sectionConditions[place]
+			: undefined;
+		const least = own ?? rules.leastCondition;
+		return {
+			versions,
+			...(panels ? { panels } : {}),
+			version,
+			release,
+			quantity: 1,
+			...(least ? { leastCondition: least } : {}),
+			...(rules.cut === 'any' ? {} : { needs: [rules.cut] })
+		};
+	});
+	const slots: ScopedSlot[] = [];
+	for (let set = 1; set <= rules.sets; set++) {
+		for (const slot of shared) {
+			const { key } = slot.version;
+			slots.push(
+				set === 1 ? { ...slot, key, set } : { ...slot, key: `${key}#${set}`, set, tier: set - 1 }
+			);
+		}
+	}
 	return { slots, skipped: skipped * rules.sets };
 }
 
@@ -91,15 +113,47 @@ function askedCards(release: Release, rules: GoalRules): ReadonlySet<string> {
 			.map(({ card }) => [card.key, card])
 	);
 	const panels = [...asked.values()].filter(({ panelOf }) => panelOf.length > 0);
-	if (panels.length === 0) return new Set(asked.keys());
-	const singlesOf = (panel: Card) =>
-		panel.panelOf.map((name) => cards.find(({ card }) => isNamed(card, name))?.card.key ?? '');
+	if (panels.length === 0 || rules.panels === 'both') return new Set(asked.keys());
+	const nameOf = cardFinder(release);
 	for (const panel of panels) {
-		const singles = singlesOf(panel);
+		const singles = panel.panelOf.map((name) => nameOf(name) ?? '');
 		if (rules.panels === 'intact') for (const key of singles) asked.delete(key);
 		else if (singles.every((key) => asked.has(key))) asked.delete(panel.key);
 	}
 	return new Set(asked.keys());
+}
+
+/** Finds the key of a card by what people call it: the first of those that bear the name. */
+function cardFinder(release: Release): (name: string) => string | undefined {
+	const byName = new Map<string, string>();
+	for (const { card } of cardsOf(release)) {
+		for (const name of namesOf(card)) if (!byName.has(name)) byName.set(name, card.key);
+	}
+	return (name) => byName.get(name) ?? byName.get(normalCardNumber(name));
+}
+
+/** For a regular single card in a finish: the same finish of each intact panel that it is part of. */
+function panelFinder(
+	release: Release,
+	versionsOf: VersionMaker
+): (single: Version) => readonly string[] {
+	const nameOf = cardFinder(release);
+	const panels = new Map<string, string[]>();
+	for (const numbering of numberingsOf(release)) {
+		for (const { card, section } of numbering.cards) {
+			if (card.panelOf.length === 0) continue;
+			const whole = versionsOf(numbering.key, section, card);
+			for (const name of card.panelOf) {
+				for (const { key, parallelKey, variantKey } of whole) {
+					if (variantKey !== null) continue;
+					const place = `${nameOf(name) ?? ''}~${parallelKey ?? ''}`;
+					panels.set(place, [...(panels.get(place) ?? []), key]);
+				}
+			}
+		}
+	}
+	return ({ cardKey, parallelKey, variantKey }) =>
+		variantKey === null ? (panels.get(`${cardKey}~${parallelKey ?? ''}`) ?? []) : [];
 }
 
 function isSectionIn(release: Release, section: Section, rules: GoalRules): boolean {
@@ -136,7 +190,7 @@ function slotsOf(
 		const first = rules.errors === 'corrected' && right ? right : regular;
 		if (!first) return [];
 		const sameSlot = [
-			...(rules.variants === 'any' ? others : []),
+			...(rules.variants === 'any' ? others.filter((version) => kindOf(version) !== 'piece') : []),
 			...(rules.errors === 'either' ? [...errors, ...corrected] : [])
 		];
 		const ownSlots = [

@@ -5,6 +5,11 @@ export interface Slot {
 	readonly key: string;
 	/** Version keys that may fill it, in order of preference. */
 	readonly versions: readonly string[];
+	/**
+	 * Those of its versions that are intact panels: a copy of one fills this slot, and a slot of each of
+	 * the panel's other cards as well.
+	 */
+	readonly panels?: readonly string[];
 	readonly leastCondition?: Condition;
 	/** Attributes that a copy must have: "perforated". */
 	readonly needs?: readonly string[];

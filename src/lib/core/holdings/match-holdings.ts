@@ -1,3 +1,4 @@
+import { rollup } from 'd3-array';
 import { normalCardNumber } from '../checklist/card-number.ts';
 import { versionMaker } from '../checklist/expand.ts';
 import type { Release } from '../checklist/release.ts';
@@ -6,7 +7,7 @@ import { checkCopy } from '../goal/check-copy.ts';
 import { indexCards, normalTitle, type IndexedCard } from '../shorthand/card-index.ts';
 import { normalPhrase, vocabularyOf } from '../shorthand/vocabulary.ts';
 import type { HoldingFields, HoldingRow } from './holding-row.ts';
-import { matchSet, sureOf, type NamedSet, type SetCandidate } from './match-sets.ts';
+import { likeness, matchSet, sureOf, type NamedSet, type SetCandidate } from './match-sets.ts';
 
 /** A row that is a copy of a known version. */
 export interface MatchedHolding {
@@ -61,7 +62,7 @@ export function matchHoldings(
 	const sets = [...named].map(([name, { row, rows: count }]): MatchedSet => {
 		const { year, maker, set } = row;
 		const candidates = matchSet(row, releases).slice(0, 5);
-		const choice = choices[name];
+		const choice = Object.hasOwn(choices, name) ? choices[name] : undefined;
 		const release = choice === undefined ? sureOf(candidates) : choice || null;
 		return { name, year, maker, set, rows: count, candidates, release };
 	});
@@ -69,9 +70,9 @@ export function matchHoldings(
 	const finders = new Map<string, ReturnType<typeof cardFinder>>();
 	const matched: MatchedHolding[] = [];
 	const unmatched: UnmatchedHolding[] = [];
+	const byKey = new Map(releases.map((release) => [release.key, release]));
 	for (const row of rows) {
-		const key = chosen.get(setName(row)) ?? null;
-		const release = releases.find((one) => one.key === key);
+		const release = byKey.get(chosen.get(setName(row)) ?? '');
 		if (!release) {
 			unmatched.push({ line: row.line, reason: `which release is "${row.set}"?` });
 			continue;
@@ -85,12 +86,35 @@ export function matchHoldings(
 	return { sets, matched, unmatched };
 }
 
+/** Below this a subject that a row names and the card's own have nothing to do with each other. */
+const LEAST_LIKENESS = 0.3;
+
+function indexSubjects(
+	index: ReturnType<typeof indexCards>
+): ReadonlyMap<string, readonly IndexedCard[]> {
+	const all = index.numberings.flatMap((numbering) =>
+		numbering.cards.flatMap((found) =>
+			[...new Set(found.card.subjects.map(normalTitle))].map((subject) => ({
+				subject,
+				found: { ...found, numbering }
+			}))
+		)
+	);
+	return rollup(
+		all,
+		(entries) => entries.map(({ found }) => found),
+		({ subject }) => subject
+	);
+}
+
 type Found = Omit<MatchedHolding, 'line'> | { readonly reason: string };
 
 function cardFinder(release: Release): (row: HoldingRow) => Found {
 	const index = indexCards(release);
 	const versionsOf = versionMaker(release);
 	const { meanings } = vocabularyOf(release);
+	let subjects: ReadonlyMap<string, readonly IndexedCard[]> | undefined;
+	const bySubject = () => (subjects ??= indexSubjects(index));
 	return (row) => {
 		const cards = narrow(candidatesOf(row), row);
 		const [card] = cards;
@@ -102,8 +126,20 @@ function cardFinder(release: Release): (row: HoldingRow) => Found {
 			const places = [...new Set(cards.map(({ section }) => section.name))].join(', ');
 			return { reason: `${row.number || row.subject} stands in several places: ${places}` };
 		}
+		const other = strangerTo(card, row);
+		if (other) return { reason: other };
 		return versionOf(card, row);
 	};
+
+	/** What a row says against a card that has its number: another subject altogether. */
+	function strangerTo({ card }: IndexedCard, { number, subject }: HoldingRow): string | null {
+		if (number === '' || subject === '') return null;
+		const names = [card.title, ...card.subjects].filter(Boolean);
+		const isLike = names.some((name) => likeness(name, subject) >= LEAST_LIKENESS);
+		return names.length === 0 || isLike
+			? null
+			: `${number} is ${names[0] ?? ''} here, not ${subject}`;
+	}
 
 	function candidatesOf({ number, subject }: HoldingRow): readonly IndexedCard[] {
 		const plain = number.replace(/^#/, '').trim();
@@ -111,13 +147,7 @@ function cardFinder(release: Release): (row: HoldingRow) => Found {
 		if (subject === '') return [];
 		const byTitle = index.byTitle.get(normalTitle(subject)) ?? [];
 		if (byTitle.length > 0) return byTitle;
-		return index.numberings.flatMap((numbering) =>
-			numbering.cards
-				.filter(({ card }) =>
-					card.subjects.some((one) => normalTitle(one) === normalTitle(subject))
-				)
-				.map((found) => ({ ...found, numbering }))
-		);
+		return bySubject().get(normalTitle(subject)) ?? [];
 	}
 
 	/** Of several cards with the number, those whose section or subject the row names. */
@@ -143,7 +173,10 @@ function cardFinder(release: Release): (row: HoldingRow) => Found {
 		const unknown = row.parallel !== '' && meanings.get(normalPhrase(row.parallel)) === undefined;
 		const isBase = /^(base|none|-)$/i.test(row.parallel);
 		if (unknown && !isBase) return { reason: `${release.name} has no parallel "${row.parallel}"` };
-		const [first] = parallels;
+		const [first, second] = parallels;
+		if (second && first?.word !== second.word) {
+			return { reason: `${first?.word ?? ''} and ${second.word}: which finish is it?` };
+		}
 		const parallel = first?.meaning?.kind === 'parallel' ? first.meaning.key : null;
 		const made = versionsOf(found.numbering.key, found.section, found.card);
 		const variant = meant.find(({ meaning }) => meaning?.kind === 'variant')?.meaning;
@@ -168,9 +201,21 @@ function cardFinder(release: Release): (row: HoldingRow) => Found {
 		if (!exact) return { reason: `${first?.word ?? 'this finish'} was not made of ${card}` };
 		const [problem] = checkCopy(row.fields, exact.printRun);
 		if (problem) return { reason: problem.message };
-		const attributes = meant.flatMap(({ word, meaning }) =>
-			meaning === undefined && word !== row.parallel ? [word] : []
-		);
-		return { version, fields: { ...row.fields, attributes } };
+		// A word that says nothing of the version, or of the state, is kept as the person's own.
+		const said = meant.find(({ meaning }) => meaning?.kind === 'condition')?.meaning;
+		const condition =
+			row.fields.condition ?? (said?.kind === 'condition' ? said.condition : undefined);
+		const attributes = meant.flatMap(({ word, meaning }) => {
+			const isUsed =
+				meaning?.kind === 'parallel' ||
+				meaning?.kind === 'section' ||
+				(meaning?.kind === 'condition' && meaning.condition === condition) ||
+				(meaning?.kind === 'variant' && variantKey !== null && meaning === variant);
+			return isUsed || word === row.parallel ? [] : [word];
+		});
+		return {
+			version,
+			fields: { ...row.fields, ...(condition ? { condition } : {}), attributes }
+		};
 	}
 }

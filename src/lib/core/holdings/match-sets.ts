@@ -1,4 +1,4 @@
-import { slug } from '../checklist/slug.ts';
+import { plainName } from '../checklist/slug.ts';
 
 /** What of a release tells which one is meant. */
 export interface ReleaseHead {
@@ -59,8 +59,13 @@ export function sureOf(candidates: readonly SetCandidate[]): string | null {
 	return first.score - (second?.score ?? 0) >= CLEAR_LEAD ? first.key : null;
 }
 
+/** How alike two names are, 0 to 1, whatever the order of their words. */
+export function likeness(a: string, b: string): number {
+	return diceOf(wordsOf(a), wordsOf(b));
+}
+
 function wordsOf(text: string): readonly string[] {
-	return slug(text).split('-').filter(Boolean);
+	return plainName(text).split('-').filter(Boolean);
 }
 
 /** Dice's coefficient (Dice, 1945) over pairs of letters, words counted apart. */

@@ -5,9 +5,12 @@ export const STANDARD_STOCK_PT = 18;
 /** Film of a sleeve, both sides, in micrometres. An assumption of ours. */
 export const SLEEVE_UM = 100;
 
-/** How thick a card is, in micrometres; left out: standard stock. */
+/**
+ * How thick a card is, in micrometres, not rounded: of five thousand cards the parts add up. Left out:
+ * standard stock.
+ */
 export function cardUm(stockPt: number = STANDARD_STOCK_PT): number {
-	return Math.round(stockPt * UM_A_PT);
+	return stockPt * UM_A_PT;
 }
 
 export const THICKNESS_UNITS = ['mm', 'in', 'pt'] as const;

@@ -21,6 +21,8 @@ export type EntryItemBody = { readonly quantity: number } & (
 	| { readonly kind: 'place'; readonly place: string }
 	/** "x3" by itself: so many of what stands before it. */
 	| { readonly kind: 'times' }
+	/** A comma or semicolon: no word reaches over it. Never first or last, never two in a row. */
+	| { readonly kind: 'break' }
 	| { readonly kind: 'unknown'; readonly text: string; readonly reason: string }
 );
 

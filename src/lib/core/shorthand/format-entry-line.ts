@@ -8,7 +8,9 @@ export function formatEntryLine(line: {
 	readonly form: 'list' | 'all-but';
 	readonly items: readonly EntryItemBody[];
 }): string {
-	const list = line.items.map(formatItem).join(', ');
+	const list = line.items
+		.map((item, i) => (i === 0 || item.kind === 'break' ? '' : ' ') + formatItem(item))
+		.join('');
 	if (line.form === 'list') return list;
 	return list === '' ? 'all' : `all but ${list}`;
 }
@@ -30,6 +32,8 @@ function formatItem(item: EntryItemBody): string {
 			return `@"${item.place.replaceAll('"', '""')}"`;
 		case 'times':
 			return `x${item.quantity}`;
+		case 'break':
+			return ',';
 		case 'word':
 		case 'unknown':
 			return item.text;

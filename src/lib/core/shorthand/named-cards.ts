@@ -1,4 +1,5 @@
 import { runRuleFor } from '../checklist/parallel.ts';
+import { printRunOf } from '../checklist/print-run.ts';
 import type { Release } from '../checklist/release.ts';
 import { addedVariants, VARIANT_KINDS, variantsOf } from '../checklist/variant.ts';
 import { formatVersionKey } from '../checklist/version-key.ts';
@@ -7,9 +8,13 @@ import type { Condition } from '../goal/condition.ts';
 import type { Problem } from '../problem.ts';
 import type { IndexedCard } from './card-index.ts';
 import type { EntryContext } from './entry-context.ts';
-import { findCards } from './find-cards.ts';
-import type { EntryGroup } from './group-items.ts';
+import type { EntryItem } from './entry-line.ts';
+import { findCards, type SearchPlace } from './find-cards.ts';
+import type { EntryGroup, Placed, Qualities, Span } from './group-items.ts';
 import { normalPhrase } from './vocabulary.ts';
+
+/** The most cards that words of one line may name: a slip of the hand, or a trap, past that. */
+export const MOST_NAMED = 100_000;
 
 /** Copies that a line adds, with what it says of them. */
 export interface EntryAddition {
@@ -21,13 +26,38 @@ export interface EntryAddition {
 }
 
 /** A card that a line names, in the version that is meant. */
-export interface Named extends EntryAddition {
+export interface Named extends EntryAddition, Span {
 	readonly card: IndexedCard;
-	readonly start: number;
-	readonly end: number;
 }
 
-/** The cards of a group in the version that its qualities, or the context, say. */
+/** Where the cards of a group are looked for: in the section it names, or in the one that is chosen. */
+export function searchPlaceOf(
+	{ sectionKey }: Pick<Qualities, 'sectionKey'>,
+	{ release, numberingKey }: EntryContext
+): SearchPlace {
+	const section = release.sections.find(({ key }) => key === sectionKey);
+	return section ? { section, numberingKey: section.numberedIn ?? section.key } : { numberingKey };
+}
+
+/** The cards that an item names; what it names none of is a problem. */
+export function cardsOfItem(
+	item: EntryItem,
+	place: SearchPlace,
+	{ index }: EntryContext,
+	problems: Problem[],
+	notes: Problem[]
+): readonly IndexedCard[] {
+	const { start, end } = item;
+	const found = findCards(index, item, place);
+	if (!found.ok) {
+		problems.push({ start, end, message: found.message, remedy: found.remedy });
+		return [];
+	}
+	if (found.note) notes.push({ start, end, message: found.note });
+	return found.cards;
+}
+
+/** The cards of a group in the version that its words, or the context, say. */
 export function namedBy(
 	group: EntryGroup,
 	context: EntryContext,
@@ -35,63 +65,86 @@ export function namedBy(
 	notes: Problem[]
 ): readonly Named[] {
 	const { release } = context;
-	const section = release.sections.find(({ key }) => key === group.sectionKey);
-	const numberingKey = section ? (section.numberedIn ?? section.key) : context.numberingKey;
+	const place = searchPlaceOf(group, context);
 	const parallelKey = group.parallelKey ?? context.parallelKey;
-	const condition = group.condition ?? context.condition;
-	const named = group.items.flatMap((item): Named[] => {
+	let count = 0;
+	const named = group.items.flatMap((item): readonly Named[] => {
 		const { start, end } = item;
-		const found = findCards(context.index, item, numberingKey);
-		if (!found.ok) {
-			problems.push({ start, end, message: found.message, remedy: found.remedy });
+		if (count > MOST_NAMED) return [];
+		const cards = cardsOfItem(item, place, context, problems, notes);
+		count += cards.length;
+		if (count > MOST_NAMED) {
+			problems.push(tooMany(item));
 			return [];
 		}
-		if (found.note) notes.push({ start, end, message: found.note });
-		const unmade = found.cards.filter((card) => !isMade(release, parallelKey, card));
+		const unmade = cards.filter((card) => !isMade(release, parallelKey, card));
 		if (unmade.length > 0) {
 			problems.push(notMade(release, parallelKey, unmade, start, end));
 			return [];
 		}
-		return found.cards.flatMap((card): Named[] => {
-			const variantKey = group.variant
-				? variantNamed(group.variant.value, release, parallelKey, card)
-				: null;
-			if (variantKey === undefined) {
-				problems.push({
-					start: group.variant?.start,
-					end: group.variant?.end,
-					message: `${nameOf(card)} has no ${group.variant?.value ?? ''} that is a card of its own`,
-					remedy: 'Record it on the page of the release first.'
-				});
-				return [];
-			}
-			const version = formatVersionKey({
-				release: release.key,
-				card: card.card.key,
-				parallel: parallelKey,
-				variant: variantKey
-			});
-			return [
-				{
-					card,
-					start,
-					end,
-					version,
-					quantity: group.times ?? item.quantity,
-					...(condition ? { condition } : {}),
-					...(group.serial ? { serial: group.serial.value } : {}),
-					...(group.place === undefined ? {} : { place: group.place })
-				}
-			];
-		});
+		const without = cards.find((card) => variantKeyOf(card, group, context) === undefined);
+		if (without) {
+			problems.push(hasNo(group.variant, nameOf(without)));
+			return [];
+		}
+		return cards.map((card) => ({
+			card,
+			start,
+			end,
+			...additionOf(card, group, context),
+			quantity: group.times ?? item.quantity
+		}));
 	});
 	if (group.serial && named.length > 0) checkSerial(group.serial, named, context, problems);
 	return named;
 }
 
-function checkSerial(
-	{ value, start, end }: { readonly value: string; readonly start: number; readonly end: number },
-	named: readonly Named[],
+export function tooMany(item: Span | undefined): Problem {
+	return {
+		start: item?.start ?? 0,
+		end: item?.end ?? 0,
+		message: `the line names more than ${MOST_NAMED} cards`,
+		remedy: 'Write it as several lines.'
+	};
+}
+
+/** One copy of a card with what words say of it; the card must have the variant that they name. */
+export function additionOf(
+	card: IndexedCard,
+	words: Qualities,
+	context: EntryContext
+): EntryAddition {
+	const { release } = context;
+	const condition = words.condition ?? context.condition;
+	return {
+		version: formatVersionKey({
+			release: release.key,
+			card: card.card.key,
+			parallel: words.parallelKey ?? context.parallelKey,
+			variant: variantKeyOf(card, words, context) ?? null
+		}),
+		quantity: 1,
+		...(condition ? { condition } : {}),
+		...(words.serial ? { serial: words.serial.value } : {}),
+		...(words.place === undefined ? {} : { place: words.place })
+	};
+}
+
+/** The variant that words mean of a card: null for the regular one, undefined where it has no such variant. */
+export function variantKeyOf(
+	card: IndexedCard,
+	words: Pick<Qualities, 'variant' | 'parallelKey'>,
+	{ release, parallelKey }: EntryContext
+): string | null | undefined {
+	return words.variant
+		? variantNamed(words.variant.value, release, words.parallelKey ?? parallelKey, card)
+		: null;
+}
+
+/** What is wrong with a serial number: it is said of several cards, or its card has no such copy. */
+export function checkSerial(
+	{ value, start, end }: Placed<string>,
+	named: readonly (EntryAddition & { readonly card: IndexedCard })[],
 	{ release }: EntryContext,
 	problems: Problem[]
 ): void {
@@ -105,10 +158,7 @@ function checkSerial(
 		});
 		return;
 	}
-	const [, , parallelKey = null] = /^([^~!]+)(?:~([^!]+))?/.exec(only.version) ?? [];
-	const parallel = release.parallels.find(({ key }) => key === parallelKey);
-	const rule = parallel && runRuleFor(parallel, only.card.section, only.card.card);
-	const printRun = (parallel ? rule?.printRun : only.card.section.printRun) ?? null;
+	const printRun = printRunOf(release, only.version) ?? null;
 	problems.push(
 		...checkCopy({ serial: value, quantity: 1 }, printRun).map((problem) => ({
 			...problem,
@@ -133,6 +183,15 @@ function variantNamed(
 	return own.some(({ kind }) => !VARIANT_KINDS[kind].addsVersion || kind === 'corrected')
 		? null
 		: undefined;
+}
+
+function hasNo(variant: Placed<string> | undefined, card: string): Problem {
+	return {
+		start: variant?.start,
+		end: variant?.end,
+		message: `${card} has no ${variant?.value ?? ''} that is a card of its own`,
+		remedy: 'Record it on the page of the release first.'
+	};
 }
 
 export function nameOf({ card }: IndexedCard): string {

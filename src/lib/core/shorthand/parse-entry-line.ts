@@ -7,20 +7,22 @@ export const MOST_COPIES = 10_000;
 export const LONGEST_LINE = 20_000;
 
 const WORD =
-	/@"(?:[^"]|"")*"|@[^\s,;"]+|"(?:[^"]|"")*"(?:\s*[x×]\s*\d+)?|[^\s,;"]+(?:\s*[–—]\s*|\s+-\s+|\s+to\s+)[^\s,;"]+(?:\s+[x×]\s*\d+)?|[^\s,;"]+(?:(?<=[\d*]\p{L}{0,2})\s+[x×]\s*\d+(?=[\s,;]|$))?|"/giu;
-const WHOLE = /^\s*(?:all|everything)(?:\s+(?:but|except)(?=[\s:]|$))?[\s:]*/iu;
+	/@"(?:[^"]|"")*"|@[^\s,;"]+|"(?:[^"]|"")*"(?:\s*[x×]\s*\d+)?|[^\s,;"]+(?:\s*[–—]\s*|\s+-\s+|\s+to\s+)[^\s,;"]+(?:\s+[x×]\s*\d+)?|[^\s,;"]+(?:(?<=[\d*]\p{L}{0,2})(?<!\/\d{1,7})(?<!(?:^|[\s,;])[x×]\d{1,9})\s+[x×]\s*\d+(?=[\s,;]|$))?|"|[,;]+/giu;
+const WHOLE = /^\s*(?:all|everything)(?=[\s:,;]|$)(?:\s+(?:but|except)(?=[\s:]|$))?[\s:,;]*/iu;
+/** From one letter to another, where letters are the numbers of cards. */
+const LETTERS = /^(\p{L})-(\p{L})$/u;
 const QUANTITY = /^(.*?)\s*[x×]\s*(\d+)$/iu;
 
 /**
  * Reads an entry line. Grammar (docs/formats.md has it with examples):
  *
  *     line     = list / "all" [ "but" list ]
- *     list     = item *( separator item )
+ *     list     = item *( separator item )      ; "," and ";" are items: they end a group
  *     item     = ( number / range / title / [ prefix ] "*" ) [ "x" quantity ] / qualifier
  *     qualifier= word / serial / "@" place / "x" quantity
  *     range    = number dash number / number "to" number
  *     title    = DQUOTE text DQUOTE
- *     separator= spaces / "," / ";"
+ *     separator= spaces [ "," / ";" ]
  *
  * Never fails: what it cannot read becomes an item of kind `unknown` with its place and reason.
  */
@@ -35,8 +37,13 @@ export function parseEntryLine(text: string): EntryLine {
 	const items: EntryItem[] = [];
 	for (const match of text.slice(begin).matchAll(WORD)) {
 		const start = begin + match.index;
-		items.push({ ...readItem(match[0]), start, end: start + match[0].length });
+		const place = { start, end: start + match[0].length };
+		if (!/^[,;]/.test(match[0])) items.push({ ...readItem(match[0]), ...place });
+		else if (items.length > 0 && items.at(-1)?.kind !== 'break') {
+			items.push({ kind: 'break', quantity: 1, ...place });
+		}
 	}
+	if (items.at(-1)?.kind === 'break') items.pop();
 	return { form: whole ? 'all-but' : 'list', items };
 }
 
@@ -87,6 +94,8 @@ function readName(word: string, quantity: number): EntryItemBody {
 	const hyphen = splittingHyphen(word);
 	if (hyphen >= 0)
 		return range(word, word.slice(0, hyphen), word.slice(hyphen + 1), true, quantity);
+	const [, first, last] = LETTERS.exec(word) ?? [];
+	if (first && last) return { kind: 'range', from: first, to: last, hyphen: true, quantity };
 	if (isNumber(word)) return { kind: 'number', number: word, quantity };
 	return /^\p{L}[\p{L}\p{M}'’&.-]*$/u.test(word)
 		? { kind: 'word', text: word, quantity: 1 }
@@ -100,7 +109,8 @@ function range(
 	hyphen: boolean,
 	quantity: number
 ): EntryItemBody {
-	return isNumber(from) && isNumber(to)
+	const isRun = [from, to].every((end) => isNumber(end) || /^\p{L}$/u.test(end));
+	return isRun
 		? { kind: 'range', from, to, hyphen, quantity }
 		: unknown(word, 'a range needs a number on both sides');
 }

@@ -4,7 +4,7 @@ import { indexCards } from './card-index.ts';
 import { complete } from './complete.ts';
 import type { EntryContext } from './entry-context.ts';
 import { readShorthand } from './read-shorthand.ts';
-import { lettersOff, nearestPhrase, normalPhrase, vocabularyOf } from './vocabulary.ts';
+import { nearestPhrase, normalPhrase, vocabularyOf } from './vocabulary.ts';
 
 const numbers = (from: number, to: number, prefix = '') =>
 	Array.from({ length: to - from + 1 }, (_, i) => ({
@@ -65,7 +65,8 @@ describe('what a line says of its cards', () => {
 		['28 short print', ['base-28']],
 		['5 @tray 6 @"Long box 4"', ['base-5, tray', 'base-6, Long box 4']],
 		['7 M', ['base-7, mint']],
-		['all but 3-80 nm', ['base-1', 'base-2']]
+		['all but 3-80 nm', ['base-1, near mint', 'base-2, near mint']],
+		['all but 4-80 brass', ['base-1~brass', 'base-2~brass', 'base-3~brass']]
 	])('%s', (line, wanted) => {
 		expect(readShorthand(line, context()).problems).toEqual([]);
 		expect(additions(line)).toEqual(wanted);
@@ -148,17 +149,6 @@ describe('completion', () => {
 });
 
 describe('words that are nearly right', () => {
-	// Worked by hand; "kitten" → "sitting" is the usual worked example of Levenshtein's distance.
-	test.each([
-		['kitten', 'sitting', 3],
-		['', 'abc', 3],
-		['abc', 'abc', 0],
-		['ab', 'ba', 2]
-	])('%s to %s: %i', (a, b, off) => {
-		expect(lettersOff(a, b)).toBe(off);
-		expect(lettersOff(b, a)).toBe(off);
-	});
-
 	test('the nearest phrase is told, nothing far off', () => {
 		const { vocabulary } = context();
 		expect(nearestPhrase(vocabulary, 'brss')).toBe('Brass');

@@ -114,7 +114,11 @@ describe('all but', () => {
 	});
 
 	test('in a parallel means the cards that were made in it', () => {
-		expect(changesOf('all but 1-55', {}, { parallel: 'brass' })).toEqual([]);
+		// 11 and 12 were not made in Brass; that they are left out too is no fault.
+		expect(changesOf('all but 1-58', {}, { parallel: 'brass' })).toEqual([
+			'base-59~brass+1',
+			'base-60~brass+1'
+		]);
 		expect(changesOf('all but 1 to 10 15-59', {}, { parallel: 'brass' })).toEqual([
 			'base-60~brass+1'
 		]);
@@ -176,7 +180,8 @@ describe('what is not understood is named with its place, and nothing is applied
 });
 
 describe('the notation', () => {
-	const number = fc.stringMatching(/^[A-Z]{0,2}[1-9]\d{0,2}[a-b]?$/);
+	// "X1" alone is a count.
+	const number = fc.stringMatching(/^[A-WYZ]{0,2}[1-9]\d{0,2}[a-b]?$/);
 	const dashed = fc.oneof(number, fc.stringMatching(/^[1-9]-[1-9]\d?$/));
 	const quantity = fc.integer({ min: 1, max: 50 });
 	const item: fc.Arbitrary<EntryItemBody> = fc.oneof(
@@ -216,6 +221,7 @@ describe('the notation', () => {
 			quantity: fc.constant(1)
 		}),
 		fc.record({ kind: fc.constant('times' as const), quantity }),
+		fc.record({ kind: fc.constant('break' as const), quantity: fc.constant(1) }),
 		fc.record({
 			kind: fc.constant('title' as const),
 			title: fc.string({ minLength: 1 }).filter((title) => title.trim() !== ''),
@@ -223,10 +229,23 @@ describe('the notation', () => {
 		})
 	);
 
+	const countable = ['number', 'range', 'title', 'all-of'];
+	/** "5 x3" is three of card 5, and breaks stand between other items only. */
+	const oneWayToWrite = (items: readonly EntryItemBody[]) => {
+		const kept: EntryItemBody[] = [];
+		for (const each of items) {
+			const before = kept.at(-1)?.kind ?? 'break';
+			if (each.kind === 'break' && before === 'break') continue;
+			if (each.kind === 'times' && countable.includes(before)) continue;
+			kept.push(each);
+		}
+		return kept.at(-1)?.kind === 'break' ? kept.slice(0, -1) : kept;
+	};
+
 	test('for all lines, parse(format(x)) = x', () => {
 		const line = fc.record({
 			form: fc.constantFrom('list' as const, 'all-but' as const),
-			items: fc.array(item, { maxLength: 8 })
+			items: fc.array(item, { maxLength: 8 }).map(oneWayToWrite)
 		});
 		fc.assert(
 			fc.property(line, (written) => {

@@ -1,5 +1,6 @@
+import { distance } from 'fastest-levenshtein';
 import type { Release } from '../checklist/release.ts';
-import { slug } from '../checklist/slug.ts';
+import { plainName } from '../checklist/slug.ts';
 import { VARIANT_KIND_NAMES } from '../checklist/variant.ts';
 import { CONDITIONS, type Condition } from '../goal/condition.ts';
 
@@ -34,7 +35,7 @@ const SHORT_CONDITIONS: Readonly<Record<string, Condition>> = {
 
 /** Words as they are compared: small letters, no marks. */
 export function normalPhrase(text: string): string {
-	return slug(text).replaceAll('.', '');
+	return plainName(text).replaceAll('.', '');
 }
 
 export function vocabularyOf(release: Release): Vocabulary {
@@ -65,24 +66,10 @@ export function nearestPhrase({ meanings }: Vocabulary, typed: string): string |
 	const word = normalPhrase(typed);
 	let best: { readonly name: string; readonly off: number } | null = null;
 	for (const [phrase, { name }] of meanings) {
-		const off = lettersOff(word, phrase);
+		const off = distance(word, phrase);
 		if (off <= Math.min(2, Math.floor(word.length / 3)) && off < (best?.off ?? 3)) {
 			best = { name, off };
 		}
 	}
 	return best?.name ?? null;
-}
-
-/** Levenshtein distance: letters to put in, take out or change. */
-export function lettersOff(a: string, b: string): number {
-	let row = Array.from({ length: b.length + 1 }, (_, i) => i);
-	for (let i = 1; i <= a.length; i++) {
-		const next = [i];
-		for (let j = 1; j <= b.length; j++) {
-			const change = (row[j - 1] ?? 0) + (a[i - 1] === b[j - 1] ? 0 : 1);
-			next.push(Math.min(change, (row[j] ?? 0) + 1, (next[j - 1] ?? 0) + 1));
-		}
-		row = next;
-	}
-	return row[b.length] ?? 0;
 }

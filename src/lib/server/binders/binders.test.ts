@@ -66,10 +66,10 @@ describe('cards kept elsewhere', () => {
 
 	test('graded, in a holder or at another place: a placeholder says where; a spare stands in once', async () => {
 		await addCopy(at.collection, 'r/base-1', { grade: 8, place: 'Bank box' });
-		await addCopy(at.collection, 'r/base-2', { attributes: ['top loader'] });
+		await addCopy(at.collection, 'r/base-2', { holder: 'top-loader-35' });
 		await addCopy(at.collection, 'r/base-3', { place: 'b' });
 		expect(await cardOf(1)).toMatchObject({ inPocket: null, pulledOut: 'graded 8, Bank box' });
-		expect(await cardOf(2)).toMatchObject({ inPocket: null, pulledOut: 'top loader' });
+		expect(await cardOf(2)).toMatchObject({ inPocket: null, pulledOut: 'Top loader, 35 pt' });
 		// A place that is the binder itself is no other place.
 		expect(await cardOf(3)).not.toHaveProperty('pulledOut');
 		expect(await at.slip()).toHaveLength(1);

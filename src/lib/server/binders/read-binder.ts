@@ -1,4 +1,4 @@
-import { asc, eq } from 'drizzle-orm';
+import { and, asc, eq, inArray, ne } from 'drizzle-orm';
 import type { BinderKind } from '../../core/binder/binder-kind.ts';
 import { resolveLayout, type BinderLayout } from '../../core/binder/binder-layout.ts';
 import type { BinderSlot } from '../../core/binder/binder-slot.ts';
@@ -6,12 +6,21 @@ import { binderSlots } from '../../core/binder/binder-slots.ts';
 import { nameItems, type CopyInPocket, type NamedItem } from '../../core/binder/name-items.ts';
 import type { PageKind } from '../../core/binder/page-kind.ts';
 import { planBinder, type BinderPlan, type BinderSetting } from '../../core/binder/plan-binder.ts';
-import { pocketCards, type PocketCard } from '../../core/binder/pocket-cards.ts';
+import { pocketCards, type KeptApart, type PocketCard } from '../../core/binder/pocket-cards.ts';
 import { pocketName } from '../../core/binder/pocket-name.ts';
 import { settlePlan } from '../../core/binder/settle-plan.ts';
 import type { Release } from '../../core/checklist/release.ts';
+import { chunks } from '../database/chunks.ts';
 import type { Reader } from '../database/open.ts';
-import { binderPockets, binders, goals, ownKinds } from '../database/tables/index.ts';
+import {
+	binderPockets,
+	binders,
+	boxCards,
+	boxes,
+	dividers,
+	goals,
+	ownKinds
+} from '../database/tables/index.ts';
 import { readGoal } from '../goals/read-goals.ts';
 import type { GoalState } from '../goals/work-out-goals.ts';
 
@@ -59,7 +68,15 @@ export async function readBinder(db: Reader, id: number): Promise<BinderState | 
 	const layout = resolveLayout(binder.layout);
 	const setting = { ...(await readOwnKinds(db)), rarities: raritiesOf(goal.releases) };
 	const lying = await readLying(db, id);
-	const cards = pocketCards(goal.slots, goal.filling, goal.copies, layout.pulled, binder.name);
+	const apart = await keptApart(db, goal.copies);
+	const cards = pocketCards(
+		goal.slots,
+		goal.filling,
+		goal.copies,
+		layout.pulled,
+		binder.name,
+		apart
+	);
 	const slots = binderSlots(goal.releases, goal.slots, arrivals(goal, cards));
 	const planned = planBinder(slots, layout, setting);
 	const pages = settlePlan(planned.pages, layout, pocketsBySlot(lying, cards));
@@ -74,6 +91,24 @@ export async function readBinder(db: Reader, id: number): Promise<BinderState | 
 		plan,
 		...nameItems(lying, targetsOf(plan, cards))
 	};
+}
+
+/** Which copies stand in boxes apart from the sets, and in which. */
+async function keptApart(db: Reader, some: GoalState['copies']): Promise<KeptApart> {
+	const found = new Map<string, string>();
+	for (const ids of chunks(
+		some.map(({ id }) => id),
+		5000
+	)) {
+		const rows = await db
+			.select({ copyId: boxCards.copyId, name: boxes.name })
+			.from(boxCards)
+			.innerJoin(dividers, eq(boxCards.dividerId, dividers.id))
+			.innerJoin(boxes, eq(dividers.boxId, boxes.id))
+			.where(and(inArray(boxCards.copyId, [...ids]), ne(boxes.use, 'sets')));
+		for (const { copyId, name } of rows) found.set(String(copyId), name);
+	}
+	return found;
 }
 
 /** What is known to lie in the pockets of a binder. */

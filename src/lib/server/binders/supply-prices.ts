@@ -1,10 +1,13 @@
 import { eq } from 'drizzle-orm';
 import type { SupplyPrice } from '../../core/binder/supplies.ts';
 import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
-import { minorDigits, toMinor } from '../../core/worth/money.ts';
+import { parseAmount } from '../../core/worth/amount.ts';
 import type { Collection } from '../database/open.ts';
 import { supplyPrices } from '../database/tables/index.ts';
 import { makeChange } from '../journal/change.ts';
+
+/** What no pack costs, in minor units: a slip of the hand. */
+const MOST_PRICE = 100_000_000;
 
 /** What a pack costs, or null to take the price away. */
 export type PriceChange = readonly [key: string, price: Omit<SupplyPrice, 'key'> | null];
@@ -44,16 +47,20 @@ export function readPriceForm(form: FormData): Outcome<readonly PriceChange[]> {
 			remedy: 'Three letters, as EUR or USD.'
 		});
 	}
-	const amount = new RegExp(`^\\d{1,7}([.,]\\d{1,${Math.max(1, minorDigits(currency))}})?$`);
 	const changes = keys.map((key, i): PriceChange => {
 		const [price = '', packOf = ''] = [prices[i], packs[i]];
 		if (price === '') return [key, null];
-		if (!amount.test(price)) {
-			problems.push({
-				field: 'price',
-				message: `${key}: "${price}" is no price`,
-				remedy: 'As 2.50.'
-			});
+		const amount = parseAmount(price, currency);
+		if (!amount.ok) {
+			problems.push(
+				...amount.problems.map((problem) => ({
+					...problem,
+					field: 'price',
+					message: `${key}: ${problem.message}`
+				}))
+			);
+		} else if (amount.value.minor > MOST_PRICE) {
+			problems.push({ field: 'price', message: `${key}: "${price}" is more than any pack costs` });
 		}
 		if (!/^[1-9]\d{0,4}$/.test(packOf)) {
 			problems.push({
@@ -62,7 +69,7 @@ export function readPriceForm(form: FormData): Outcome<readonly PriceChange[]> {
 				remedy: 'A whole number from 1.'
 			});
 		}
-		const priceMinor = toMinor(Number(price.replace(',', '.')), currency);
+		const priceMinor = amount.ok ? amount.value.minor : 0;
 		return [key, { priceMinor, currency, packOf: Number(packOf) }];
 	});
 	return problems.length > 0 ? bad(problems) : good(changes);

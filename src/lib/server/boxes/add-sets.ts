@@ -24,6 +24,8 @@ export interface AddedDivider {
 	readonly use: BoxUse;
 	readonly sets: readonly string[];
 	readonly label: string;
+	/** The year whose strays they are. */
+	readonly straysOf?: string;
 	readonly boxId: number;
 	readonly row: number;
 	readonly at: number;
@@ -33,13 +35,13 @@ export interface AddedDivider {
 export interface Housed {
 	/** Releases behind dividers of their own, or among strays. */
 	readonly releases: ReadonlyMap<BoxUse, ReadonlySet<number>>;
-	/** Labels of strays. */
+	/** Years whose strays have a divider. */
 	readonly strays: ReadonlyMap<BoxUse, ReadonlySet<string>>;
 }
 
 export async function readHoused(db: Reader): Promise<Housed> {
 	const own = await db
-		.select({ use: boxTable.use, id: dividers.releaseId, label: dividers.label })
+		.select({ use: boxTable.use, id: dividers.releaseId, straysOf: dividers.straysOf })
 		.from(dividers)
 		.innerJoin(boxTable, eq(dividers.boxId, boxTable.id));
 	const among = await db
@@ -56,14 +58,18 @@ export async function readHoused(db: Reader): Promise<Housed> {
 			({ use }) => use
 		),
 		strays: rollup(
-			own.filter(({ id }) => id === null),
-			(rows) => new Set(rows.map(({ label }) => label)),
+			own,
+			(rows) => new Set(rows.flatMap(({ straysOf }) => straysOf ?? [])),
 			({ use }) => use
 		)
 	};
 }
 
-type NewRun = MarkedRun & { readonly sets: readonly HomelessSet[]; readonly label: string };
+type NewRun = MarkedRun & {
+	readonly sets: readonly HomelessSet[];
+	readonly label: string;
+	readonly straysOf?: string;
+};
 
 /** New sets and strays that find room between those that stand in shared boxes of their use. */
 export async function addSets(
@@ -97,9 +103,19 @@ export async function addSets(
 			: [...sharedRuns(sets, options, kinds), ...strayRuns(sets, options)];
 		const known = new Map(runs.map((run) => [run.key, run]));
 		for (const { run, row, at } of addToRows(rows, runs).placed) {
-			const { sets: own, label } = known.get(run) ?? { sets: [], label: '' };
+			const found = known.get(run);
+			if (!found) throw new RangeError(`addSets: no run "${run}"`);
+			const { sets: own, label, straysOf } = found;
 			const [boxId = 0, number = 0] = row.split(' ').map(Number);
-			added.push({ use, sets: own.map(({ key }) => key), label, boxId, row: number, at });
+			added.push({
+				use,
+				sets: own.map(({ key }) => key),
+				label,
+				...(straysOf === undefined ? {} : { straysOf }),
+				boxId,
+				row: number,
+				at
+			});
 		}
 	}
 	return added;
@@ -120,7 +136,7 @@ function runOf(set: HomelessSet, { school }: StorageOptions, growth: number): Ne
 	const kept = { ...set, need: set.have + growth * (set.need - set.have) };
 	return {
 		key: set.key,
-		um: completeUm(kept),
+		um: DIVIDER_UM + completeUm(kept),
 		marks: marksOf(set, school),
 		sets: [set],
 		label: labelOf(set)
@@ -130,9 +146,16 @@ function runOf(set: HomelessSet, { school }: StorageOptions, growth: number): Ne
 function strayRuns(sets: readonly HomelessSet[], { rules }: StorageOptions): readonly NewRun[] {
 	const strays = sets.filter((set) => set.cards <= rules.mostStrays);
 	return [...group(strays, (set) => set.year)].map(([year, own]) => {
-		const cardsUm = own.map((set) => completeUm({ ...set, need: 0, have: 0 }) - DIVIDER_UM);
+		const cardsUm = own.map((set) => completeUm({ ...set, need: 0, have: 0 }));
 		const um = cardsUm.reduce((sum, one) => sum + one, DIVIDER_UM);
-		return { key: strayLabel(year), um, marks: [year], sets: own, label: strayLabel(year) };
+		return {
+			key: `strays ${year}`,
+			um,
+			marks: [year],
+			sets: own,
+			label: strayLabel(year),
+			straysOf: year
+		};
 	});
 }
 
@@ -148,6 +171,7 @@ async function standingRuns(
 			boxId: dividers.boxId,
 			row: dividers.row,
 			label: dividers.label,
+			straysOf: dividers.straysOf,
 			release: releases,
 			um: sql<number>`coalesce((select sum(${boxCards.quantity} * ${boxCards.um}) from ${boxCards} where ${boxCards.dividerId} = ${dividers.id}), 0)`
 		})
@@ -155,10 +179,12 @@ async function standingRuns(
 		.leftJoin(releases, eq(dividers.releaseId, releases.id))
 		.where(inArray(dividers.boxId, [...boxIds]))
 		.orderBy(asc(dividers.boxId), asc(dividers.row), asc(dividers.position));
-	return rows.map(({ id, boxId, row, label, release, um }) => ({
+	return rows.map(({ id, boxId, row, label, straysOf, release, um }) => ({
 		key: String(id),
 		row: `${boxId} ${row}`,
 		um: um + DIVIDER_UM,
-		marks: release ? marksOf({ ...release, theme: release.theme ?? '' }, school) : [label]
+		marks: release
+			? marksOf({ ...release, theme: release.theme ?? '' }, school)
+			: [straysOf ?? label]
 	}));
 }

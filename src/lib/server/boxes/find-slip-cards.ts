@@ -1,12 +1,15 @@
+import { group, sum } from 'd3-array';
 import { asc, eq, inArray } from 'drizzle-orm';
+import { USUAL_BOX_RULES } from '../../core/boxes/choose-box.ts';
 import { formatVersionKey } from '../../core/checklist/version-key.ts';
 import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
 import { readEntry } from '../copies/read-entry.ts';
 import type { Transaction } from '../database/open.ts';
 import { boxCards, copies, releases } from '../database/tables/index.ts';
+import { nameVersions } from './name-versions.ts';
 import { valuableFrom } from './holder-tiers.ts';
-import { homelessCopies } from './homeless.ts';
-import { plannedStorage } from './plan-storage.ts';
+import { readHoused } from './add-sets.ts';
+import { homelessCopies, type HomelessCopy } from './homeless.ts';
 
 /** Which cards a slip is made for. */
 export type SlipSource =
@@ -34,12 +37,10 @@ export async function findHomeless(
 ): Promise<Outcome<readonly Found[]>> {
 	const valuable = await valuableFrom(tx);
 	if (source.of === 'homeless') {
-		const { toPutAway } = await plannedStorage(tx);
-		const housed = new Set(toPutAway.map(({ id, use }) => `${use} ${id}`));
-		const releases = [...new Set(toPutAway.map(({ id }) => id))];
-		const found = (await homelessCopies(tx, valuable, { releases }))
-			.filter(({ use, releaseId }) => housed.has(`${use} ${releaseId}`))
-			.map(({ id, free }) => ({ copyId: id, quantity: free }));
+		const found = (await housedCopies(tx, valuable)).map(({ id, free }) => ({
+			copyId: id,
+			quantity: free
+		}));
 		const notes =
 			found.length > MOST_LINES
 				? [
@@ -65,7 +66,27 @@ export async function findHomeless(
 		}),
 		left: copy.free
 	}));
-	return take(entry.value.additions, stock, 'is logged and without a place');
+	return take(tx, entry.value.additions, stock, 'is logged and without a place');
+}
+
+/** Copies without a place whose set, or whose year's strays, have a divider already. */
+async function housedCopies(tx: Transaction, valuable: number): Promise<readonly HomelessCopy[]> {
+	const housed = await readHoused(tx);
+	const all = await homelessCopies(tx, valuable);
+	const years = new Map(
+		(await tx.select({ id: releases.id, year: releases.year }).from(releases)).map(
+			({ id, year }) => [id, year]
+		)
+	);
+	const bySet = group(all, ({ use, releaseId }) => `${use} ${releaseId}`);
+	const isHoused = ({ use, releaseId }: HomelessCopy) => {
+		if (housed.releases.get(use)?.has(releaseId)) return true;
+		const cards = sum(bySet.get(`${use} ${releaseId}`) ?? [], ({ free }) => free);
+		const year = years.get(releaseId) ?? '';
+		return cards <= USUAL_BOX_RULES.mostStrays && (housed.strays.get(use)?.has(year) ?? false);
+	};
+	const isSetHoused = new Map([...bySet].map(([set, [first]]) => [set, first && isHoused(first)]));
+	return all.filter(({ use, releaseId }) => isSetHoused.get(`${use} ${releaseId}`));
 }
 
 /** Cards that stand in boxes, for a pull list. */
@@ -109,31 +130,38 @@ export async function findStanding(
 			version: formatVersionKey(version),
 			left: quantity
 		}));
-	return take(entry.value.additions, stock, 'stands in a box');
+	return take(tx, entry.value.additions, stock, 'stands in a box');
 }
 
 /** Takes the wanted cards from stock in their order; what is not there is a note, not a failure. */
-function take(
+async function take(
+	tx: Transaction,
 	wanted: readonly { readonly version: string; readonly quantity: number }[],
 	stock: readonly { readonly copyId: number; readonly version: string; left: number }[],
 	is: string
-): Outcome<readonly Found[]> {
+): Promise<Outcome<readonly Found[]>> {
 	const found: Found[] = [];
-	const notes: Problem[] = [];
+	const lacking: { readonly version: string; readonly count: number }[] = [];
+	const byVersion = group(stock, ({ version }) => version);
 	for (const { version, quantity } of wanted) {
 		let needed = quantity;
-		for (const one of stock.filter((own) => own.version === version)) {
+		for (const one of byVersion.get(version) ?? []) {
 			const taken = Math.min(needed, one.left);
 			if (taken === 0) continue;
 			found.push({ copyId: one.copyId, quantity: taken });
 			one.left -= taken;
 			needed -= taken;
 		}
-		if (needed > 0) {
-			const count = needed === 1 ? 'one card' : `${needed} cards`;
-			notes.push({ message: `${count} of ${version}: none ${is}` });
-		}
+		if (needed > 0) lacking.push({ version, count: needed });
 	}
+	const names = await nameVersions(
+		tx,
+		lacking.map(({ version }) => version)
+	);
+	const notes = lacking.map(({ version, count }): Problem => {
+		const cards = count === 1 ? 'one card' : `${count} cards`;
+		return { message: `${cards} of ${names.get(version)?.card ?? version}: none ${is}` };
+	});
 	return found.length === 0 && notes.length > 0
 		? bad([
 				{

@@ -1,5 +1,6 @@
 import { Type } from 'typebox';
-import { HOLDER_SORTS, USUAL_TIERS } from '../../core/boxes/choose-holder.ts';
+import { USUAL_TIERS } from '../../core/boxes/choose-holder.ts';
+import { HOLDER_SORTS } from '../../core/boxes/holder-kind.ts';
 import type { Reader } from '../database/open.ts';
 import { readPreference, type Preference } from '../preferences/preferences.ts';
 

@@ -92,7 +92,7 @@ export async function homelessSets(
 					...(theme === null ? {} : { theme }),
 					cards: own.cards,
 					need,
-					have: Math.max(0, Math.min(need, own.numbers)),
+					have: Math.max(0, Math.min(need, own.numbers, own.cards)),
 					stockPt: own.um / own.cards / UM_A_PT
 				}
 			];

@@ -12,8 +12,18 @@ export async function insertDivider(
 		row,
 		at,
 		label,
-		release
-	}: { boxId: number; row: number; at: number; label: string; release: number | null }
+		release,
+		straysOf = null,
+		partOf = null
+	}: {
+		boxId: number;
+		row: number;
+		at: number;
+		label: string;
+		release: number | null;
+		straysOf?: string | null;
+		partOf?: number | null;
+	}
 ): Promise<number> {
 	const later = await tx
 		.select()
@@ -22,7 +32,7 @@ export async function insertDivider(
 	for (const { id, position } of later)
 		await record.update(dividers, id, { position: position + 1 });
 	const [made] = await record.insert(dividers, [
-		{ boxId, row, position: at, label, releaseId: release }
+		{ boxId, row, position: at, label, releaseId: release, straysOf, partOf }
 	]);
 	return made?.id ?? 0;
 }

@@ -9,7 +9,7 @@ import {
 } from '../../core/boxes/label-text.ts';
 import { isKeptApart } from '../../core/boxes/use-of-copy.ts';
 import { labelOf } from '../../core/boxes/plan-boxes.ts';
-import { compareCardNumbers, compareTitles } from '../../core/checklist/compare-card-numbers.ts';
+import { compareTitles, sortByCardNumber } from '../../core/checklist/compare-card-numbers.ts';
 import type { Reader } from '../database/open.ts';
 import { cards, copies, releases } from '../database/tables/index.ts';
 import { isHere } from './homeless.ts';
@@ -109,8 +109,10 @@ async function setLabeller(
 	return (id, boxId) => {
 		const head = headOf.get(id);
 		if (!head) return null;
-		const all = [...(listed.get(id) ?? [])].sort(
-			(a, b) => compareCardNumbers(a.number, b.number) || compareTitles(a.title, b.title)
+		const all = sortByCardNumber(
+			listed.get(id) ?? [],
+			({ number }) => number,
+			(a, b) => compareTitles(a.title, b.title)
 		);
 		const missing: string[] = [];
 		const elsewhere = new Map<string, string[]>();

@@ -1,6 +1,5 @@
 import { inArray } from 'drizzle-orm';
-import { nameVersion } from '../../core/checklist/name-version.ts';
-import { cardsOf } from '../../core/checklist/release.ts';
+import { versionNamer } from '../../core/checklist/name-version.ts';
 import { parseVersionKey } from '../../core/checklist/version-key.ts';
 import type { Reader } from '../database/open.ts';
 import { releases } from '../database/tables/index.ts';
@@ -20,20 +19,19 @@ export async function nameVersions(
 		db,
 		heads.map(({ id }) => id)
 	);
-	const known = new Map(stored.map(({ release }) => [release.key, release]));
+	const known = new Map(
+		stored.map(({ release }) => [
+			release.key,
+			{ name: release.name, nameOf: versionNamer(release) }
+		])
+	);
 	return new Map(
 		versions.flatMap((version) => {
-			const name = parseVersionKey(version);
-			const release = known.get(name?.release ?? '');
+			const release = known.get(parseVersionKey(version)?.release ?? '');
 			if (!release) return [];
-			const title = cardsOf(release).find(({ card }) => card.key === name?.card)?.card.title ?? '';
-			const card = nameVersion(release, version);
-			return [
-				[
-					version,
-					{ card: card.startsWith(title) ? card : `${card} ${title}`, release: release.name }
-				] as const
-			];
+			const { name, title } = release.nameOf(version);
+			const card = name.startsWith(title) ? name : `${name} ${title}`;
+			return [[version, { card, release: release.name }] as const];
 		})
 	);
 }

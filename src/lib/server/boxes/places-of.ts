@@ -1,11 +1,12 @@
 import { group } from 'd3-array';
-import { eq, inArray, type SQL } from 'drizzle-orm';
+import { and, eq, inArray, sql, type SQL } from 'drizzle-orm';
 import type { Reader } from '../database/open.ts';
 import {
 	binderPockets,
 	binders,
 	boxCards,
 	boxes,
+	cards,
 	copies,
 	dividers
 } from '../database/tables/index.ts';
@@ -53,11 +54,38 @@ export async function placesOfCopies(
 	db: Reader,
 	ids: readonly number[]
 ): Promise<ReadonlyMap<number, readonly CardPlace[]>> {
+	if (ids.length === 0) return new Map();
 	const places = await placesOf(db, inArray(copies.id, [...ids]));
+	return new Map([...places].map(([id, all]) => [id, namedOnce(all)]));
+}
+
+/** The same for all copies of some cards, by the ids of the cards. */
+export async function placesOfCards(
+	db: Reader,
+	cardIds: readonly number[]
+): Promise<ReadonlyMap<number, readonly CardPlace[]>> {
+	if (cardIds.length === 0) return new Map();
+	const of = await db
+		.select({ cardId: cards.id, copyId: copies.id })
+		.from(cards)
+		.innerJoin(copies, and(eq(copies.releaseId, cards.releaseId), eq(copies.cardKey, cards.key)))
+		.where(inArray(cards.id, [...cardIds]));
+	// Copies of a card may be more than a statement takes parameters.
+	const ids = sql`select c.id from cards d join copies c on c.release_id = d.release_id and c.card_key = d.key where ${inArray(sql`d.id`, [...cardIds])}`;
+	const places = await placesOf(db, sql`${copies.id} in (${ids})`);
+	const byCard = group(of, ({ cardId }) => cardId);
 	return new Map(
-		[...places].map(([id, own]) => {
-			const once = new Map(own.map((one) => [`${one.name} ${one.row ?? ''}`, one]));
-			return [id, [...once.values()]];
-		})
+		[...byCard].map(([id, own]) => [
+			id,
+			namedOnce(own.flatMap(({ copyId }) => places.get(copyId) ?? []))
+		])
 	);
+}
+
+function namedOnce(places: readonly (CardPlace & { readonly copyId: number })[]): CardPlace[] {
+	return [
+		...new Map(
+			places.map(({ name, boxId, row }) => [`${name} ${row ?? ''}`, { name, boxId, row }])
+		).values()
+	];
 }

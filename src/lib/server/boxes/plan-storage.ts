@@ -3,7 +3,7 @@ import { asc } from 'drizzle-orm';
 import { setImmediate } from 'node:timers/promises';
 import type { BoxUse } from '../../core/boxes/box-use.ts';
 import { USUAL_BOX_RULES, type BoxChoice, type BoxRules } from '../../core/boxes/choose-box.ts';
-import { planBoxes, strayLabel, type PlannedBox } from '../../core/boxes/plan-boxes.ts';
+import { planBoxes, type PlannedBox } from '../../core/boxes/plan-boxes.ts';
 import type { BoxSchool } from '../../core/boxes/school.ts';
 import { isKeptApart, SHARED_KIND } from '../../core/boxes/use-of-copy.ts';
 import { chunks } from '../database/chunks.ts';
@@ -67,7 +67,7 @@ export async function* planStorage(
 	const housed = await readHoused(db);
 	const isHoused = ({ use, id, year, cards }: HomelessSet) =>
 		(housed.releases.get(use)?.has(id) ?? false) ||
-		(cards <= options.rules.mostStrays && (housed.strays.get(use)?.has(strayLabel(year)) ?? false));
+		(cards <= options.rules.mostStrays && (housed.strays.get(use)?.has(year) ?? false));
 	const fresh = sets.filter((set) => !isHoused(set));
 	const kinds = await readBoxKinds(db);
 	const added = await addSets(db, fresh, options, kinds);

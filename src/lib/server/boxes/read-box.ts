@@ -28,6 +28,10 @@ export interface StoredDivider {
 	readonly position: number;
 	readonly label: string;
 	readonly releaseId: number | null;
+	/** The year whose strays stand there. */
+	readonly straysOf: string | null;
+	/** The divider where what stands there begins; null: here. */
+	readonly partOf: number | null;
 	/** ISO 8601; null: never. */
 	readonly checkedAt: string | null;
 	/** In the order in which they stand. */
@@ -43,7 +47,7 @@ export interface OpenBox extends StoredBox {
 
 /** A box with its dividers and what stands behind each; null where there is none. */
 export async function readBox(db: Reader, id: number): Promise<OpenBox | null> {
-	const box = (await readBoxes(db)).find((one) => one.id === id);
+	const [box] = await readBoxes(db, [id]);
 	return box ? { ...box, dividers: await readDividers(db, { boxes: [id] }) } : null;
 }
 

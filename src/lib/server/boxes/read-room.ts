@@ -114,6 +114,6 @@ export async function readRoom(db: Reader) {
 		loose: boxes.filter(({ shelfId }) => shelfId === null),
 		binders: books,
 		boxes,
-		advice: adviseShelves(boxes.map(heavy), shelves)
+		...adviseShelves(boxes.map(heavy), shelves)
 	};
 }

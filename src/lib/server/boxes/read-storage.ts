@@ -1,9 +1,9 @@
 import { group } from 'd3-array';
-import { asc, countDistinct, eq, sql, sum } from 'drizzle-orm';
+import { asc, countDistinct, eq, inArray, sql, sum } from 'drizzle-orm';
 import { BOX_KINDS, boxKindOf, type BoxKind } from '../../core/boxes/box-kind.ts';
 import type { BoxUse } from '../../core/boxes/box-use.ts';
 import { boxWeight } from '../../core/boxes/box-weight.ts';
-import { DIVIDER_UM } from '../../core/boxes/choose-box.ts';
+import { dividersUm } from '../../core/boxes/dividers-um.ts';
 import { inWalkingOrder, nameShelf, type Shelf } from '../../core/boxes/shelf.ts';
 import { compareTitles } from '../../core/checklist/compare-card-numbers.ts';
 import type { Reader } from '../database/open.ts';
@@ -75,8 +75,11 @@ export async function readBoxHeads(db: Reader): Promise<readonly BoxHead[]> {
 		);
 }
 
-/** All boxes in walking order, with how full and how heavy each is. */
-export async function readBoxes(db: Reader): Promise<readonly StoredBox[]> {
+/** All boxes, or some, in walking order, with how full and how heavy each is. */
+export async function readBoxes(
+	db: Reader,
+	ids?: readonly number[]
+): Promise<readonly StoredBox[]> {
 	const kinds = await readBoxKinds(db);
 	const filled = await db
 		.select({
@@ -89,15 +92,17 @@ export async function readBoxes(db: Reader): Promise<readonly StoredBox[]> {
 		})
 		.from(dividers)
 		.leftJoin(boxCards, eq(boxCards.dividerId, dividers.id))
+		.where(ids && inArray(dividers.boxId, [...ids]))
 		.groupBy(dividers.boxId, dividers.row);
 	const rowsOf = group(filled, ({ boxId }) => boxId);
-	return (await readBoxHeads(db)).map(({ kind: key, ...box }): StoredBox => {
+	const heads = (await readBoxHeads(db)).filter(({ id }) => ids?.includes(id) ?? true);
+	return heads.map(({ kind: key, ...box }): StoredBox => {
 		const kind = boxKindOf(key, kinds);
 		const own = rowsOf.get(box.id) ?? [];
 		const last = Math.max(kind.rows, ...own.map(({ row }) => row));
 		const rows = Array.from({ length: last }, (_, i) => {
 			const there = own.find(({ row }) => row === i + 1);
-			const usedUm = there ? (there.um ?? 0) + there.dividers * DIVIDER_UM : 0;
+			const usedUm = there ? Math.round((there.um ?? 0) + dividersUm(kind, there.dividers)) : 0;
 			return { row: i + 1, cards: there?.cards ?? 0, usedUm };
 		});
 		const cardsG = own.reduce((total, { mg }) => total + (mg ?? 0), 0) / 1000;

@@ -1,6 +1,6 @@
 import { group } from 'd3-array';
 import { and, asc, eq, inArray } from 'drizzle-orm';
-import { DIVIDER_UM } from '../../core/boxes/choose-box.ts';
+import { dividersUm, longestRowUm } from '../../core/boxes/dividers-um.ts';
 import { respaceSlip, type RespaceStep } from '../../core/boxes/respace-slip.ts';
 import { good, type Outcome } from '../../core/problem.ts';
 import type { Collection, Transaction } from '../database/open.ts';
@@ -31,22 +31,25 @@ export interface BoxRespacing {
 	readonly out?: { readonly dividerId: number; readonly label: string; readonly cards: number };
 }
 
-const runKey = ({ releaseId, label }: StoredDivider) =>
-	releaseId === null ? label : `release ${releaseId}`;
+/** What stands behind a divider, whatever is written on it: parts of one run have the same. */
+function runKey({ id, releaseId, straysOf, partOf }: StoredDivider): string {
+	if (releaseId !== null) return `release ${releaseId}`;
+	return straysOf === null ? `divider ${partOf ?? id}` : `strays ${straysOf}`;
+}
 
 function slipOf(box: OpenBox) {
 	const byRow = group(box.dividers, ({ row }) => row);
 	const rows = box.rows.map(({ row }) =>
 		(byRow.get(row) ?? []).map((divider) => ({
 			key: runKey(divider),
-			dividerUm: DIVIDER_UM,
+			dividerUm: dividersUm(box.kind, box.dividers.length) / Math.max(1, box.dividers.length),
 			cards: divider.standing.map(({ id, quantity, um }) => ({
 				key: String(id),
 				um: quantity * um
 			}))
 		}))
 	);
-	return respaceSlip(rows, box.kind.rowMm * 1000);
+	return respaceSlip(rows, longestRowUm(box.kind));
 }
 
 const nameOf = ({ run, from, to, cards }: RespaceStep) =>
@@ -57,7 +60,7 @@ export function respacingOf(box: OpenBox): BoxRespacing | null {
 	const slip = slipOf(box);
 	if (slip === null) return null;
 	if (slip === undefined) {
-		const full = box.rows.find(({ usedUm }) => usedUm > box.kind.rowMm * 1000);
+		const full = box.rows.find(({ usedUm }) => usedUm > longestRowUm(box.kind));
 		const overUm = (full?.usedUm ?? 0) - box.kind.rowMm * 1000;
 		const [least] = box.dividers
 			.filter(({ row, um }) => row === full?.row && um >= overUm)
@@ -144,7 +147,9 @@ async function dividerIn(
 		row,
 		at,
 		label: from?.label ?? step.run,
-		release: from?.releaseId ?? null
+		release: from?.releaseId ?? null,
+		straysOf: from?.straysOf ?? null,
+		partOf: from && from.releaseId === null ? (from.partOf ?? from.id) : null
 	});
 }
 

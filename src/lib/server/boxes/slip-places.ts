@@ -1,6 +1,5 @@
 import { group } from 'd3-array';
 import { eq, inArray, isNull, or } from 'drizzle-orm';
-import { strayLabel } from '../../core/boxes/plan-boxes.ts';
 import {
 	pullList,
 	putAway,
@@ -75,7 +74,7 @@ export async function placesToPut(
 			const use = useOf.get(first?.copyId ?? 0) ?? '';
 			const loose = own.get(`${use} `) ?? [];
 			const among = loose.filter(({ id }) => strays.get(id)?.has(first?.releaseId ?? 0));
-			const ofYear = loose.filter(({ label }) => label === strayLabel(first?.year ?? ''));
+			const ofYear = loose.filter(({ straysOf }) => straysOf === first?.year);
 			const found = [own.get(set) ?? [], among, ofYear].find(({ length }) => length > 0) ?? [];
 			return { cards, found };
 		}
@@ -119,7 +118,8 @@ export async function placesToPull(
 		return divider === undefined ? [] : [asStack(row, divider)];
 	});
 	const places = walk.map((divider) => asPlace(divider, String(divider.id)));
-	return withNeighbours(db, pullList(stack, places), stack, walk, pullList, near);
+	// Each card's divider is known: the walk needs no neighbours, the first lines get theirs.
+	return withNeighbours(db, putAway(stack, places), stack, walk, pullList, near);
 }
 
 /** Dividers in walking order. */

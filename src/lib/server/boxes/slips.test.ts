@@ -5,6 +5,9 @@ import { answerLine, makeSlip } from './change-slips.ts';
 import { readSlip } from './slips.ts';
 import { standAsPlanned } from './stand-as-planned.ts';
 import { listDiscrepancies } from './stock-take.ts';
+import { dividers } from '../database/tables/index.ts';
+import { renameDivider } from './edit-dividers.ts';
+import { plannedStorage } from './plan-storage.ts';
 import { withStorage } from './storage.fixture.ts';
 
 const storage = withStorage();
@@ -67,7 +70,7 @@ describe('slips', () => {
 		const made = await makeSlip(storage.collection, 'put away', 'Hand', source);
 		expect(made).toMatchObject({
 			ok: true,
-			notes: [{ message: expect.stringContaining('a/base-100') }]
+			notes: [{ message: expect.stringContaining('100 Card 100') }]
 		});
 		const slip = await readSlip(storage.collection.db, 1);
 		expect(slip?.lines.map(({ card }) => card)).toEqual(['7 Card 7', '9 Card 9']);
@@ -97,4 +100,27 @@ describe('slips', () => {
 		expect(await storage.rows()).toEqual(['Long box 1 / 1: A 1992 1 3 4 5']);
 		expect(await storage.counts()).toEqual({ standing: 4, homeless: 1 });
 	});
+});
+
+test('strays are known by their divider, whatever is written on it', async () => {
+	await storage.release('few', '1992', 40);
+	await storage.release('more', '1992', 40);
+	await storage.log('few', '1 2');
+	await standAsPlanned(storage.collection);
+	const [strays] = await storage.collection.db.select().from(dividers);
+	expect(strays).toMatchObject({ releaseId: null, straysOf: '1992' });
+	await renameDivider(storage.collection, strays?.id ?? 0, 'Odds and ends');
+	// A card of another set of that year, and another of the same: both go there, no second one is planned.
+	await storage.log('more', '7');
+	await storage.log('few', '9');
+	const made = await makeSlip(storage.collection, 'put away', '', { of: 'homeless' });
+	expect(made.ok).toBe(true);
+	const slip = await readSlip(storage.collection.db, 1);
+	expect(slip?.lines.map(({ place }) => place?.divider)).toEqual([
+		'Odds and ends',
+		'Odds and ends'
+	]);
+	const plan = await plannedStorage(storage.collection.db);
+	expect(plan.boxes).toEqual([]);
+	expect(plan.added).toEqual([]);
 });

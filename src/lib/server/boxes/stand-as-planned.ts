@@ -4,7 +4,6 @@ import { adviseShelves } from '../../core/boxes/advise-shelves.ts';
 import { boxKindOf } from '../../core/boxes/box-kind.ts';
 import type { BoxUse } from '../../core/boxes/box-use.ts';
 import { DIVIDER_UM } from '../../core/boxes/choose-box.ts';
-import { labelOf } from '../../core/boxes/plan-boxes.ts';
 import { isKeptApart } from '../../core/boxes/use-of-copy.ts';
 import { standCards } from '../../core/boxes/stand-cards.ts';
 import { freeName } from '../../core/boxes/free-name.ts';
@@ -47,13 +46,14 @@ export function standAsPlanned(
 	return makeChange(collection, async (record, tx) => {
 		const plan = await plannedStorage(tx, storageOptions(choice));
 		const stander = await openStander(record, tx, plan);
-		for (const { use, boxId, row, at, sets, label } of plan.added) {
+		for (const { use, boxId, row, at, sets, label, straysOf } of plan.added) {
 			const id = await insertDivider(record, tx, {
 				boxId,
 				row,
 				at,
 				label,
-				release: stander.idOf(sets, label)
+				straysOf: straysOf ?? null,
+				release: straysOf === undefined ? stander.idOf(sets) : null
 			});
 			await stander.stand(use, sets, id);
 		}
@@ -72,10 +72,16 @@ export function standAsPlanned(
 }
 
 interface Stander {
-	/** The release behind a divider; null where it is for strays. */
-	readonly idOf: (sets: readonly string[], label: string) => number | null;
+	/** The release of a set that stands alone behind a divider. */
+	readonly idOf: (sets: readonly string[]) => number | null;
 	/** Remembers a part of some sets, for `finish` to stand behind its divider. */
-	readonly plan: (use: BoxUse, sets: readonly string[], divider: number, um: number) => void;
+	readonly plan: (
+		use: BoxUse,
+		sets: readonly string[],
+		divider: number,
+		um: number,
+		isAlone: boolean
+	) => void;
 	/** Stands all of some sets behind a divider at once. */
 	readonly stand: (use: BoxUse, sets: readonly string[], divider: number) => Promise<void>;
 	readonly finish: () => Promise<void>;
@@ -90,7 +96,6 @@ async function openStander(record: Recorder, tx: Transaction, plan: StoragePlan)
 		].flatMap(({ sets }) => sets)
 	);
 	const idOf = new Map(plan.sets.map(({ key, id }) => [key, id]));
-	const labels = new Map(plan.sets.map((set) => [set.key, labelOf(set)]));
 	const wanted = [...fresh].flatMap((key) => idOf.get(key) ?? []);
 	const copies = await homelessCopies(tx, await valuableFrom(tx), { releases: wanted });
 	const bySet = group(copies, ({ use, releaseId }) => `${use} ${releaseId}`);
@@ -120,13 +125,13 @@ async function openStander(record: Recorder, tx: Transaction, plan: StoragePlan)
 		}
 	};
 	return {
-		idOf: ([key = ''], label) => (labels.get(key) === label ? (idOf.get(key) ?? null) : null),
-		plan(use, sets, divider, um) {
+		idOf: ([key = '']) => idOf.get(key) ?? null,
+		plan(use, sets, divider, um, isAlone) {
 			const key = `${use} ${sets.join(' ')}`;
 			const part = parts.get(key) ?? { use, sets, dividers: [], um: [] };
 			part.dividers.push(divider);
-			// The divider of the set's own part is in its length; of those that go on in what rows keep free.
-			part.um.push(part.um.length === 0 ? um - DIVIDER_UM : um);
+			// A set alone in its box has no divider to pay for. The divider of the set's own part is in its length; of those that go on in what rows keep free.
+			part.um.push(part.um.length === 0 && !isAlone ? um - DIVIDER_UM : um);
 			parts.set(key, part);
 		},
 		stand: (use, sets, divider) => deal(use, sets, [divider], [1]),
@@ -169,12 +174,12 @@ async function standBox(
 	const [box] = await record.insert(boxes, [{ shelfId: null, position: 0, name, kind, use }]);
 	const boxId = box?.id ?? 0;
 	for (const [r, row] of rows.entries()) {
-		for (const [position, { sets, label, um }] of row.entries.entries()) {
-			const releaseId = stander.idOf(sets, label);
+		for (const [position, { sets, label, straysOf, um }] of row.entries.entries()) {
+			const releaseId = straysOf === undefined ? stander.idOf(sets) : null;
 			const [divider] = await record.insert(dividers, [
-				{ boxId, row: r + 1, position, label, releaseId }
+				{ boxId, row: r + 1, position, label, releaseId, straysOf: straysOf ?? null }
 			]);
-			stander.plan(use, sets, divider?.id ?? 0, um);
+			stander.plan(use, sets, divider?.id ?? 0, um, entries.length === 1);
 		}
 	}
 	return boxId;
@@ -188,7 +193,7 @@ async function putOnShelves(
 ): Promise<void> {
 	const all = await readBoxes(tx);
 	const shelves = await readShelves(tx);
-	const advice = adviseShelves(
+	const { advice } = adviseShelves(
 		all
 			.filter(({ id, shelfId }) => shelfId !== null || ids.includes(id))
 			.map(({ id, grams, kind, shelfId }) => ({

@@ -5,11 +5,12 @@ import {
 	AdviseShelvesOutput,
 	type AdviseShelvesRequest
 } from '../../schemas/compute-storage.ts';
+import { defineComputation } from './define-computation.ts';
 
-export const adviseShelvesComputation = {
+export const adviseShelvesComputation = defineComputation({
 	name: 'advise-shelves',
 	summary: 'Where boxes should stand: heavy ones low, on shelves that bear them.',
 	input: AdviseShelvesInput,
 	output: AdviseShelvesOutput,
-	run: ({ boxes, shelves }: AdviseShelvesRequest) => good({ advice: adviseShelves(boxes, shelves) })
-} as const;
+	run: ({ boxes, shelves }: AdviseShelvesRequest) => good(adviseShelves(boxes, shelves))
+});

@@ -5,8 +5,9 @@ import {
 	BoxWeightOutput,
 	type BoxWeightRequest
 } from '../../schemas/compute-boxes.ts';
+import { defineComputation } from './define-computation.ts';
 
-export const boxWeightComputation = {
+export const boxWeightComputation = defineComputation({
 	name: 'box-weight',
 	summary: 'What a box weighs with its cards, and whether it is to be lifted with care.',
 	input: BoxWeightInput,
@@ -17,4 +18,4 @@ export const boxWeightComputation = {
 		const { otherBoxesG, ratingG = null } = shelf;
 		return good({ ...weight, shelf: shelfLoad([weight.grams, ...otherBoxesG], ratingG) });
 	}
-} as const;
+});

@@ -3,8 +3,9 @@ import { completeDraft } from '../../core/checklist/resolve-release.ts';
 import { bad, good } from '../../core/problem.ts';
 import { asDraft } from '../../schemas/checklist.ts';
 import { CheckInput, CheckOutput, type CheckRequest } from '../../schemas/compute-checklist.ts';
+import { defineComputation } from './define-computation.ts';
 
-export const checkChecklist = {
+export const checkChecklist = defineComputation({
 	name: 'check-checklist',
 	summary: 'Reads a release and names what cannot be right, with a mend where one is safe.',
 	input: CheckInput,
@@ -16,4 +17,4 @@ export const checkChecklist = {
 		}
 		return good({ findings: examine(release) });
 	}
-} as const;
+});

@@ -1,17 +1,20 @@
+import { problemsOfSet } from './problems-of-set.ts';
 import { chooseBox } from '../../core/boxes/choose-box.ts';
-import { good } from '../../core/problem.ts';
+import { bad, good } from '../../core/problem.ts';
 import {
 	ChooseBoxInput,
 	ChooseBoxOutput,
 	type ChooseBoxRequest
 } from '../../schemas/compute-boxes.ts';
+import { defineComputation } from './define-computation.ts';
 
-export const chooseBoxComputation = {
+export const chooseBoxComputation = defineComputation({
 	name: 'choose-box',
 	summary: 'Whether a set gets a box of its own, shares one, or stands with strays, and why.',
 	input: ChooseBoxInput,
 	output: ChooseBoxOutput,
 	run({ set, rules, kinds }: ChooseBoxRequest) {
-		return good(chooseBox(set, rules, kinds));
+		const problems = problemsOfSet(set, '/set');
+		return problems.length > 0 ? bad(problems) : good(chooseBox(set, rules, kinds));
 	}
-} as const;
+});

@@ -5,8 +5,9 @@ import {
 	ChooseHolderOutput,
 	type ChooseHolderRequest
 } from '../../schemas/compute-holders.ts';
+import { defineComputation } from './define-computation.ts';
 
-export const chooseHolderComputation = {
+export const chooseHolderComputation = defineComputation({
 	name: 'choose-holder',
 	summary: 'What to keep a card in, by its value and its thickness.',
 	input: ChooseHolderInput,
@@ -26,4 +27,4 @@ export const chooseHolderComputation = {
 		}
 		return good(chooseHolder(card, tiers));
 	}
-} as const;
+});

@@ -6,8 +6,9 @@ import {
 	type CompareRequest
 } from '../../schemas/compute-checklist.ts';
 import { resolveChecklist } from './resolve-checklist.ts';
+import { defineComputation } from './define-computation.ts';
 
-export const compareReleasesComputation = {
+export const compareReleasesComputation = defineComputation({
 	name: 'compare-releases',
 	summary: 'Lays two releases one above the other, section by section and card by card.',
 	input: CompareInput,
@@ -29,4 +30,4 @@ export const compareReleasesComputation = {
 			}))
 		});
 	}
-} as const;
+});

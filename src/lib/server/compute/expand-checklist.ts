@@ -2,8 +2,9 @@ import { expand } from '../../core/checklist/expand.ts';
 import { good } from '../../core/problem.ts';
 import { ExpandInput, ExpandOutput, type ExpandRequest } from '../../schemas/compute.ts';
 import { resolveChecklist } from './resolve-checklist.ts';
+import { defineComputation } from './define-computation.ts';
 
-export const expandChecklist = {
+export const expandChecklist = defineComputation({
 	name: 'expand-checklist',
 	summary:
 		'Derives every version of a release, with its stable key, from the rules of its checklist.',
@@ -15,4 +16,4 @@ export const expandChecklist = {
 			? good({ release: release.value.key, versions: expand(release.value) })
 			: release;
 	}
-} as const;
+});

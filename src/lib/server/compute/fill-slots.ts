@@ -1,8 +1,9 @@
 import { fillSlots } from '../../core/goal/fill-slots.ts';
 import { bad, good, type Problem } from '../../core/problem.ts';
 import { FillInput, FillOutput, type FillRequest } from '../../schemas/compute.ts';
+import { defineComputation } from './define-computation.ts';
 
-export const fillSlotsComputation = {
+export const fillSlotsComputation = defineComputation({
 	name: 'fill-slots',
 	summary:
 		'Fills slots with copies by matching: most slots first, then the best-conditioned copies.',
@@ -13,7 +14,7 @@ export const fillSlotsComputation = {
 		if (problems.length > 0) return bad(problems);
 		return good(fillSlots(slots.map(one), copies.map(one)));
 	}
-} as const;
+});
 
 function one<Thing extends { readonly quantity?: number }>(thing: Thing) {
 	return { ...thing, quantity: thing.quantity ?? 1 };

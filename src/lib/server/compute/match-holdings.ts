@@ -6,8 +6,9 @@ import {
 	type MatchHoldingsRequest
 } from '../../schemas/compute-holdings.ts';
 import { resolveChecklists } from './resolve-checklist.ts';
+import { defineComputation } from './define-computation.ts';
 
-export const matchHoldingsComputation = {
+export const matchHoldingsComputation = defineComputation({
 	name: 'match-holdings',
 	summary:
 		"Gives the rows of a person's own list to the cards of checklists; what fits none is told.",
@@ -35,4 +36,4 @@ export const matchHoldingsComputation = {
 			)
 		);
 	}
-} as const;
+});

@@ -6,13 +6,14 @@ import {
 	MoveTiersOutput,
 	type MoveTiersRequest
 } from '../../schemas/compute-storage.ts';
+import { defineComputation } from './define-computation.ts';
 
-export const moveTiersComputation = {
+export const moveTiersComputation = defineComputation({
 	name: 'move-tiers',
 	summary: 'Which cards should move up or down a tier, and the holders that takes.',
 	input: MoveTiersInput,
 	output: MoveTiersOutput,
-	run({ cards, tiers = [...USUAL_TIERS], names = [], onHand = {} }: MoveTiersRequest) {
+	run({ cards, tiers = [...USUAL_TIERS], currency, names = [], onHand = {} }: MoveTiersRequest) {
 		const unknown = names.flatMap(({ tier }, i) =>
 			tiers.some(({ name }) => name === tier)
 				? []
@@ -26,7 +27,7 @@ export const moveTiersComputation = {
 					]
 		);
 		if (unknown.length > 0) return bad(unknown);
-		const moves = tierMoves(cards, tiers, names);
+		const moves = tierMoves(cards, tiers, names, currency);
 		return good({ moves, holders: holdersToBuy(moves, onHand) });
 	}
-} as const;
+});

@@ -6,8 +6,9 @@ import {
 	type PairGroupsRequest
 } from '../../schemas/compute-binder.ts';
 import { repeated } from './repeated.ts';
+import { defineComputation } from './define-computation.ts';
 
-export const pairGroupsComputation = {
+export const pairGroupsComputation = defineComputation({
 	name: 'pair-groups',
 	summary: 'Lays groups on pages so that none is split and the fewest pages are used.',
 	input: PairGroupsInput,
@@ -16,4 +17,4 @@ export const pairGroupsComputation = {
 		const problems = repeated('groups', 'key', groups);
 		return problems.length > 0 ? bad(problems) : good(pairGroups(groups, capacity));
 	}
-} as const;
+});

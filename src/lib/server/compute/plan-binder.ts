@@ -9,8 +9,9 @@ import {
 	type PlanBinderRequest
 } from '../../schemas/compute-binder.ts';
 import { repeated } from './repeated.ts';
+import { defineComputation } from './define-computation.ts';
 
-export const planBinderComputation = {
+export const planBinderComputation = defineComputation({
 	name: 'plan-binder',
 	summary: 'Lays slots into the pages and volumes of a binder, a pocket each, filled or not.',
 	input: PlanBinderInput,
@@ -21,7 +22,7 @@ export const planBinderComputation = {
 		const { slots, layout, ...setting } = request;
 		return good(planBinder(slots, layout, setting));
 	}
-} as const;
+});
 
 /** What no schema can tell of a binder's slots and kinds. */
 export function problemsOfBinder(
@@ -29,8 +30,38 @@ export function problemsOfBinder(
 ): readonly Problem[] {
 	return [
 		...repeated('slots', 'key', request.slots),
+		...tooManyPockets(request),
 		...unknownKinds(request.layout, request, '/layout')
 	];
+}
+
+/** The most pockets that are laid at once: pictures and reserves may ask for any number. */
+const MOST_POCKETS = 1_000_000;
+
+function tooManyPockets({
+	slots,
+	layout
+}: Pick<PlanBinderRequest, 'slots' | 'layout'>): readonly Problem[] {
+	const pictures = new Map<string, number>();
+	const blocks = new Set<string>();
+	for (const { puzzle, block } of slots) {
+		blocks.add(block);
+		if (puzzle) pictures.set(`${block} ${puzzle.key}`, puzzle.columns * puzzle.rows);
+	}
+	const asked =
+		slots.length +
+		[...pictures.values()].reduce((sum, cells) => sum + cells, 0) +
+		blocks.size * ((layout.reserve ?? 0) + (layout.slack ?? 0) + 1) +
+		(layout.ownOrder?.length ?? 0);
+	return asked <= MOST_POCKETS
+		? []
+		: [
+				{
+					pointer: '/slots',
+					message: `pictures and reserves ask for ${asked} pockets; at most ${MOST_POCKETS} are laid`,
+					remedy: 'Lay fewer blocks at a time, or keep fewer pockets free.'
+				}
+			];
 }
 
 type OwnKinds = Pick<PlanBinderRequest, 'pageKinds' | 'binderKinds'>;

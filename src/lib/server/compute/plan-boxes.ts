@@ -1,3 +1,7 @@
+import { usableRowUm } from '../../core/boxes/plan-boxes.ts';
+import type { BoxKind } from '../../core/boxes/box-kind.ts';
+import { cardUm } from '../../core/measuring/stock.ts';
+import { problemsOfSet } from './problems-of-set.ts';
 import { BOX_KINDS } from '../../core/boxes/box-kind.ts';
 import { planBoxes } from '../../core/boxes/plan-boxes.ts';
 import { bad, good, type Problem } from '../../core/problem.ts';
@@ -7,8 +11,41 @@ import {
 	type PlanBoxesRequest
 } from '../../schemas/compute-boxes.ts';
 import { repeated } from './repeated.ts';
+import { defineComputation } from './define-computation.ts';
 
-export const planBoxesComputation = {
+/** The most boxes that are planned at once: what a few bytes may say is far more. */
+const MOST_BOXES = 20_000;
+
+/** Rows that take no card, or so many boxes that nobody means them. */
+function problemsOfRows(shared: BoxKind, sets: PlanBoxesRequest['sets']): readonly Problem[] {
+	const rowUm = usableRowUm(shared, sets);
+	if (rowUm <= 0) {
+		return [
+			{
+				pointer: '/sharedKind',
+				field: 'rowMm',
+				message: `a row of ${shared.rowMm} mm takes not even one card beside its divider`,
+				remedy: 'Share a box with longer rows.'
+			}
+		];
+	}
+	const um = sets.reduce(
+		(sum, { cards, need, stockPt }) => sum + (cards + need) * cardUm(stockPt),
+		0
+	);
+	const boxes = Math.ceil(um / (rowUm * shared.rows));
+	return boxes > MOST_BOXES
+		? [
+				{
+					pointer: '/sets',
+					message: `these sets fill some ${boxes} boxes; at most ${MOST_BOXES} are planned`,
+					remedy: 'Plan fewer cards at a time.'
+				}
+			]
+		: [];
+}
+
+export const planBoxesComputation = defineComputation({
 	name: 'plan-boxes',
 	summary: 'Boxes for sets: own ones, shared rows filled like lines of a paragraph, strays.',
 	input: PlanBoxesInput,
@@ -16,8 +53,11 @@ export const planBoxesComputation = {
 	run({ sets, ...options }: PlanBoxesRequest) {
 		const { kinds = BOX_KINDS, sharedKind } = options;
 		const isKnown = sharedKind === undefined || kinds.some(({ key }) => key === sharedKind);
+		const shared = kinds.find(({ key }) => key === (sharedKind ?? '5000')) ?? kinds.at(-1);
 		const problems: readonly Problem[] = [
 			...repeated('sets', 'key', sets),
+			...sets.flatMap((set, i) => problemsOfSet(set, `/sets/${i}`)),
+			...(shared ? problemsOfRows(shared, sets) : []),
 			...(isKnown
 				? []
 				: [
@@ -33,4 +73,4 @@ export const planBoxesComputation = {
 		const usual = kinds.some(({ key }) => key === '5000') ? '5000' : kinds.at(-1)?.key;
 		return good(planBoxes(sets, { ...options, sharedKind: sharedKind ?? usual ?? '5000' }));
 	}
-} as const;
+});

@@ -7,8 +7,9 @@ import {
 	type PlanMovesRequest
 } from '../../schemas/compute-binder.ts';
 import { repeated } from './repeated.ts';
+import { defineComputation } from './define-computation.ts';
 
-export const planMovesComputation = {
+export const planMovesComputation = defineComputation({
 	name: 'plan-moves',
 	summary: 'The fewest moves from how cards lie in pockets to how they should.',
 	input: PlanMovesInput,
@@ -39,4 +40,4 @@ export const planMovesComputation = {
 		];
 		return problems.length > 0 ? bad(problems) : good(planMoves(now, wanted));
 	}
-} as const;
+});

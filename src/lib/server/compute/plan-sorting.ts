@@ -6,8 +6,9 @@ import {
 	PlanSortingOutput,
 	type PlanSortingRequest
 } from '../../schemas/compute-sorting.ts';
+import { defineComputation } from './define-computation.ts';
 
-export const planSortingComputation = {
+export const planSortingComputation = defineComputation({
 	name: 'plan-sorting',
 	summary: 'Ways to sort cards, the quickest first, and the borders of the piles.',
 	input: PlanSortingInput,
@@ -21,9 +22,11 @@ export const planSortingComputation = {
 		const [best] = ways;
 		const dealt =
 			typeof numbers !== 'number' && best?.way === 'passes' ? dealPasses(numbers, best.piles) : [];
+		const all = typeof numbers === 'number' ? [] : numbers;
+		const places = new Map(all.map((number, place) => [number, place]));
 		const passes = dealt.map((piles) =>
-			piles.map((pile) => namePile(pile, typeof numbers === 'number' ? [] : numbers))
+			piles.map((pile) => namePile(pile, all, (number) => places.get(number) ?? -1))
 		);
 		return good({ ways, borders, passes });
 	}
-} as const;
+});

@@ -8,8 +8,9 @@ import {
 	type ProductionRequest
 } from '../../schemas/compute-checklist.ts';
 import { resolveChecklist } from './resolve-checklist.ts';
+import { defineComputation } from './define-computation.ts';
 
-export const production = {
+export const production = defineComputation({
 	name: 'production',
 	summary:
 		'Cards, versions, copies in existence and the most complete runs, by section and finish, and for a goal.',
@@ -26,4 +27,4 @@ export const production = {
 			whole: { versions: versions.length, ...runsOf(versions) }
 		});
 	}
-} as const;
+});

@@ -2,8 +2,9 @@ import { pullList, putAway } from '../../core/boxes/put-away.ts';
 import { bad, good } from '../../core/problem.ts';
 import { PutAwayInput, PutAwayOutput, type PutAwayRequest } from '../../schemas/compute-sorting.ts';
 import { repeated } from './repeated.ts';
+import { defineComputation } from './define-computation.ts';
 
-export const putAwayComputation = {
+export const putAwayComputation = defineComputation({
 	name: 'put-away',
 	summary: 'The walk on which a stack is put away (or pulled): each place with its neighbours.',
 	input: PutAwayInput,
@@ -13,4 +14,4 @@ export const putAwayComputation = {
 		if (problems.length > 0) return bad(problems);
 		return good(pull ? pullList(cards, places) : putAway(cards, places));
 	}
-} as const;
+});

@@ -6,8 +6,9 @@ import {
 	OutlineOutput,
 	type OutlineRequest
 } from '../../schemas/compute-checklist.ts';
+import { defineComputation } from './define-computation.ts';
 
-export const readOutlineComputation = {
+export const readOutlineComputation = defineComputation({
 	name: 'read-outline',
 	summary:
 		'Reads the sketch of a release: the checklist it makes, its figures, and what is not understood.',
@@ -17,4 +18,4 @@ export const readOutlineComputation = {
 		const { release, ...reading } = readOutline(outline);
 		return good({ ...reading, checklist: checklistDocument(release) });
 	}
-} as const;
+});

@@ -4,8 +4,9 @@ import { readShorthand } from '../../core/shorthand/read-shorthand.ts';
 import { normalPhrase, vocabularyOf } from '../../core/shorthand/vocabulary.ts';
 import { ShorthandInput, ShorthandOutput, type ShorthandRequest } from '../../schemas/compute.ts';
 import { resolveChecklist } from './resolve-checklist.ts';
+import { defineComputation } from './define-computation.ts';
 
-export const readShorthandComputation = {
+export const readShorthandComputation = defineComputation({
 	name: 'read-shorthand',
 	summary:
 		'Reads an entry line against a checklist: what it would change, and what is not understood.',
@@ -44,4 +45,4 @@ export const readShorthandComputation = {
 			})
 		);
 	}
-} as const;
+});

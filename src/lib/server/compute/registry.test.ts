@@ -161,7 +161,7 @@ const EXAMPLES: Readonly<Record<string, { body: unknown; holds: unknown }>> = {
 	'move-tiers': {
 		// ● 20 and up: magnetic case. Common practice, no source.
 		body: { cards: [{ key: 'c', quantity: 1, valueMinor: 2000, holder: null, words: [] }] },
-		holds: { moves: [{ to: 'magnetic-35', direction: 'up' }], holders: { length: 2 } }
+		holds: { moves: [{ to: 'magnetic-35', direction: 'up' }], holders: { length: 1 } }
 	},
 	'advise-shelves': {
 		body: {

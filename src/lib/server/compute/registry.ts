@@ -1,6 +1,7 @@
 import type { TSchema } from 'typebox';
-import type { Outcome, Problem } from '../../core/problem.ts';
+import type { Problem } from '../../core/problem.ts';
 import { checkAgainst } from '../../schemas/validator.ts';
+import type { Computation } from './define-computation.ts';
 import { adviseShelvesComputation } from './advise-shelves.ts';
 import { moveTiersComputation } from './move-tiers.ts';
 import { respaceRowsComputation } from './respace-rows.ts';
@@ -26,15 +27,6 @@ import { readOutlineComputation } from './read-outline.ts';
 import { readShorthandComputation } from './read-shorthand.ts';
 import { scopeGoalComputation } from './scope-goal.ts';
 import { suppliesComputation } from './supplies.ts';
-
-/** A computation of the core under its stable name. `run` gets a body that fits `input`. */
-export interface Computation {
-	readonly name: string;
-	readonly summary: string;
-	readonly input: TSchema;
-	readonly output: TSchema;
-	readonly run: (body: never) => Outcome<unknown>;
-}
 
 export const COMPUTATIONS: readonly Computation[] = [
 	expandChecklist,
@@ -79,4 +71,13 @@ export function compute(name: string, body: unknown): Answer {
 	return outcome.ok
 		? { kind: 'done', value: outcome.value }
 		: { kind: 'invalid', problems: outcome.problems };
+}
+
+/** What a caller can make smaller where a computation took too long: the lists that its body holds. */
+export function howToAskForLess({ input }: Computation): string {
+	const { properties } = input as { readonly properties?: Readonly<Record<string, TSchema>> };
+	const names = Object.keys(properties ?? {});
+	return names.length > 0
+		? `Send less of: ${names.join(', ')}; or send it in parts.`
+		: 'Send less, or in parts.';
 }

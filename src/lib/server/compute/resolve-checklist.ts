@@ -1,12 +1,26 @@
+import { countVersionsAtMost } from '../../core/checklist/count-versions.ts';
 import type { Release } from '../../core/checklist/release.ts';
 import { resolveRelease } from '../../core/checklist/resolve-release.ts';
 import { bad, good, type Outcome } from '../../core/problem.ts';
 import { asDraft, type ChecklistFile } from '../../schemas/checklist.ts';
 
+/** The most versions that one checklist may have here. */
+const MOST_VERSIONS = 300_000;
+
 /** The release of a checklist that a body holds under `at`; pointers go from the body's root. */
 export function resolveChecklist(checklist: ChecklistFile, at = '/checklist'): Outcome<Release> {
 	const outcome = resolveRelease(asDraft(checklist));
-	if (outcome.ok) return outcome;
+	if (outcome.ok) {
+		const versions = countVersionsAtMost(outcome.value);
+		if (versions <= MOST_VERSIONS) return outcome;
+		return bad([
+			{
+				pointer: at,
+				message: `the rules of this checklist make up to ${versions} versions; at most ${MOST_VERSIONS} are worked out`,
+				remedy: 'Leave sections or parallels out.'
+			}
+		]);
+	}
 	const problems = outcome.problems.map((problem) => ({
 		...problem,
 		pointer: `${at}${problem.pointer ?? ''}`

@@ -5,8 +5,9 @@ import {
 	RespaceRowsOutput,
 	type RespaceRowsRequest
 } from '../../schemas/compute-storage.ts';
+import { defineComputation } from './define-computation.ts';
 
-export const respaceRowsComputation = {
+export const respaceRowsComputation = defineComputation({
 	name: 'respace-rows',
 	summary: 'Which cards go into which row where one is too full, the farthest first.',
 	input: RespaceRowsInput,
@@ -15,4 +16,4 @@ export const respaceRowsComputation = {
 		const slip = respaceSlip(rows, rowUm);
 		return good({ fits: slip !== undefined, slip: slip ?? null });
 	}
-} as const;
+});

@@ -1,9 +1,15 @@
+import { countVersionsAtMost } from '../../core/checklist/count-versions.ts';
+import { checkGoal } from '../../core/goal/check-goal.ts';
 import { scopeGoals } from '../../core/goal/scope-goal.ts';
-import { good } from '../../core/problem.ts';
+import { bad, good } from '../../core/problem.ts';
 import { ScopeInput, ScopeOutput, type ScopeRequest } from '../../schemas/compute-goal.ts';
 import { resolveChecklists } from './resolve-checklist.ts';
+import { defineComputation } from './define-computation.ts';
 
-export const scopeGoalComputation = {
+/** The most slots that are given at once. */
+const MOST_SLOTS = 1_000_000;
+
+export const scopeGoalComputation = defineComputation({
 	name: 'scope-goal',
 	summary: 'The slots that a goal has over some checklists, by its rules, and what they leave out.',
 	input: ScopeInput,
@@ -11,6 +17,22 @@ export const scopeGoalComputation = {
 	run({ checklists, goal }: ScopeRequest) {
 		const releases = resolveChecklists(checklists);
 		if (!releases.ok) return releases;
+		const problems = checkGoal(releases.value, goal).map((problem) => ({
+			...problem,
+			pointer: `/goal${problem.pointer ?? ''}`
+		}));
+		if (problems.length > 0) return bad(problems);
+		const sets = goal.sets ?? 1;
+		const versions = releases.value.reduce((sum, each) => sum + countVersionsAtMost(each), 0);
+		if (versions * sets > MOST_SLOTS) {
+			return bad([
+				{
+					pointer: '/goal/sets',
+					message: `${sets} sets of up to ${versions} versions are more than ${MOST_SLOTS} slots`,
+					remedy: 'Ask for fewer sets, or fewer checklists at a time.'
+				}
+			]);
+		}
 		return good(scopeGoals(releases.value, goal));
 	}
-} as const;
+});

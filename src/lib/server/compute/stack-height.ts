@@ -6,8 +6,9 @@ import {
 	StackHeightOutput,
 	type StackHeightRequest
 } from '../../schemas/compute-holders.ts';
+import { defineComputation } from './define-computation.ts';
 
-export const stackHeightComputation = {
+export const stackHeightComputation = defineComputation({
 	name: 'stack-height',
 	summary: 'How high cards stand, and the stock of a card out of a measure.',
 	input: StackHeightInput,
@@ -22,4 +23,4 @@ export const stackHeightComputation = {
 		const { holder } = chooseHolder({ tier: 'valuables', format: { stockPt } });
 		return good({ ...stack, stockPt, topLoader: holder });
 	}
-} as const;
+});

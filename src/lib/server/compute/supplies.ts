@@ -6,8 +6,9 @@ import {
 	type SuppliesRequest
 } from '../../schemas/compute-binder.ts';
 import { problemsOfBinder, unknownKinds } from './plan-binder.ts';
+import { defineComputation } from './define-computation.ts';
 
-export const suppliesComputation = {
+export const suppliesComputation = defineComputation({
 	name: 'supplies',
 	summary:
 		'Sleeves, leaves, binders and dividers that a binder takes, with their cost, and what if.',
@@ -24,4 +25,4 @@ export const suppliesComputation = {
 		const [asItIs, ...others] = whatIf(slots, layout, tried, setting, prices);
 		return good({ ...asItIs.supplies, whatIf: others });
 	}
-} as const;
+});

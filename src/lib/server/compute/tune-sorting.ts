@@ -5,11 +5,12 @@ import {
 	TuneSortingOutput,
 	type TuneSortingRequest
 } from '../../schemas/compute-storage.ts';
+import { defineComputation } from './define-computation.ts';
 
-export const tuneSortingComputation = {
+export const tuneSortingComputation = defineComputation({
 	name: 'tune-sorting',
 	summary: 'A person’s own times of a card and a pile, out of timed passes.',
 	input: TuneSortingInput,
 	output: TuneSortingOutput,
 	run: ({ passes, usual }: TuneSortingRequest) => good({ ...tuneTimes(passes, usual) })
-} as const;
+});

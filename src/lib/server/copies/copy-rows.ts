@@ -1,7 +1,4 @@
 import { eq } from 'drizzle-orm';
-import { versionMaker } from '../../core/checklist/expand.ts';
-import { numberingsOf } from '../../core/checklist/numbering.ts';
-import type { Release } from '../../core/checklist/release.ts';
 import { parseVersionKey } from '../../core/checklist/version-key.ts';
 import type { CopyRecord } from '../../core/goal/copy-record.ts';
 import type { Reader } from '../database/open.ts';
@@ -36,16 +33,4 @@ export async function readCopy(db: Reader, id: number) {
 	if (!row || !stored) return null;
 	const { release } = stored;
 	return { copy: toCopy(release.key, row), releaseId: row.releaseId, release };
-}
-
-/** The print run of a version; null where it is not numbered, undefined where there is no such version. */
-export function printRunOf(release: Release, version: string): number | null | undefined {
-	const name = parseVersionKey(version);
-	for (const { key, cards } of numberingsOf(release)) {
-		const found = cards.find(({ card }) => card.key === name?.card);
-		if (!found) continue;
-		const made = versionMaker(release)(key, found.section, found.card);
-		return made.find((one) => one.key === version)?.printRun;
-	}
-	return undefined;
 }

@@ -1,4 +1,5 @@
 import { eq } from 'drizzle-orm';
+import { printRunOf } from '../../core/checklist/print-run.ts';
 import { nameVersion } from '../../core/checklist/name-version.ts';
 import { parseVersionKey } from '../../core/checklist/version-key.ts';
 import type { Release } from '../../core/checklist/release.ts';
@@ -10,7 +11,7 @@ import type { Collection, Transaction } from '../database/open.ts';
 import { copies } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
 import { loadRelease } from '../releases/load-release.ts';
-import { fieldsAsRow, placeOf, printRunOf, readCopy, type CopyFields } from './copy-rows.ts';
+import { fieldsAsRow, placeOf, readCopy, type CopyFields } from './copy-rows.ts';
 import { readCopies, toCopy } from './read-copies.ts';
 import { removeCopyRows } from './remove-copy-rows.ts';
 

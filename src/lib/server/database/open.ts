@@ -24,7 +24,9 @@ export interface Collection {
 export async function openCollection(settings: Settings): Promise<Collection> {
 	const isFile = settings.databaseUrl.startsWith('file:');
 	if (isFile) await mkdir(folderOf(settings.databaseUrl), { recursive: true });
-	const client = createClient({ url: settings.databaseUrl, timeout: 5000 });
+	// A lock that another process holds is waited for between tries (`writeQueue`), never in a call: while a
+	// call waits, nobody is served.
+	const client = createClient({ url: settings.databaseUrl, timeout: 50 });
 	if (isFile) await client.execute('PRAGMA journal_mode = WAL');
 	const db = drizzle(client, { casing: 'snake_case' });
 	await migrate(db, { migrationsFolder: resolve(settings.root, 'drizzle') });
@@ -40,10 +42,33 @@ export async function openCollection(settings: Settings): Promise<Collection> {
 function writeQueue(db: Database): Collection['write'] {
 	let last: Promise<unknown> = Promise.resolve();
 	return (change) => {
-		const next = last.then(() => db.transaction(change));
+		const next = last.then(() => whenFree(() => db.transaction(change)));
 		last = next.catch(() => undefined);
 		return next;
 	};
+}
+
+/** How often a write tries to get the lock, and how long it rests in between: about ten seconds in all. */
+const TRIES = 60;
+const REST_MS = 120;
+
+/** Tries again while another process holds the lock of the database file. */
+async function whenFree<Result>(write: () => Promise<Result>): Promise<Result> {
+	for (let tries = 1; ; tries++) {
+		try {
+			return await write();
+		} catch (error) {
+			if (tries >= TRIES || !isBusy(error)) throw error;
+			await new Promise((resume) => setTimeout(resume, REST_MS));
+		}
+	}
+}
+
+function isBusy(error: unknown): boolean {
+	for (let cause = error; cause instanceof Error; cause = cause.cause) {
+		if (/SQLITE_BUSY|database is locked/.test(cause.message)) return true;
+	}
+	return false;
 }
 
 function folderOf(url: string): string {

@@ -11,10 +11,11 @@ import { addCopy } from '../copies/edit-copy.ts';
 import { logLine } from '../copies/log.ts';
 import { setSynonym } from '../copies/synonyms.ts';
 import { addPile } from '../copies/trays.ts';
-import type { Collection } from '../database/open.ts';
+import type { Collection, Transaction } from '../database/open.ts';
 import { makeGoal } from '../goals/make-goal.ts';
 import { importRelease } from '../releases/import-release.ts';
 import { countReleases } from '../releases/list-releases.ts';
+import { keepSampleClock } from '../preferences/sample-clock.ts';
 import { basementSteps } from './basement.ts';
 import type { DemoStep } from './demo-step.ts';
 import { must } from './must.ts';
@@ -33,8 +34,30 @@ const documents = import.meta.glob<string>(['/demo/collector.json', '/demo/basem
  * logged, goals and binders made, each at the time the demo's collector names. False where the
  * collection is not empty.
  */
-export async function loadDemo(collection: Collection): Promise<boolean> {
+export async function loadDemo(
+	collection: Collection,
+	tell: (done: number, of: number) => void = () => undefined
+): Promise<boolean> {
 	if ((await countReleases(collection.db)) > 0) return false;
+	// In one transaction: a start that is killed in the middle leaves nothing half loaded.
+	await collection.write((tx) => loadInto(inTransaction(collection, tx), tell));
+	return true;
+}
+
+/** A collection whose changes all belong to one transaction. */
+function inTransaction(collection: Collection, tx: Transaction): Collection {
+	return {
+		...collection,
+		// A transaction reads and writes as the database does; nothing here opens another one.
+		db: tx as unknown as Collection['db'],
+		write: (change) => change(tx)
+	};
+}
+
+async function loadInto(
+	collection: Collection,
+	tell: (done: number, of: number) => void
+): Promise<void> {
 	const collector = await readDocument('/demo/collector.json', CollectorSchema);
 	const basement = await readDocument('/demo/basement.json', BasementSchema);
 	const at = (when: string): Collection => ({ ...collection, now: () => when });
@@ -86,8 +109,11 @@ export async function loadDemo(collection: Collection): Promise<boolean> {
 	const inOrder = [...steps, ...basementSteps(basement)].sort((a, b) =>
 		a.when.localeCompare(b.when)
 	);
-	for (const { when, take } of inOrder) await take(at(when));
-	return true;
+	for (const [done, { when, take }] of inOrder.entries()) {
+		tell(done, inOrder.length);
+		await take(at(when));
+	}
+	await collection.write((tx) => keepSampleClock(tx, collector.now, collection.now()));
 }
 
 /** Makes a binder for a goal, and puts its cards in where the demo says so. */

@@ -1,18 +1,20 @@
+import { checkGoal } from '../../core/goal/check-goal.ts';
 import { groupName } from '../../core/goal/missing-list.ts';
 import type { GoalChoice } from '../../core/goal/goal-rules.ts';
 import { scopeGoals } from '../../core/goal/scope-goal.ts';
 import { wholeSections } from '../../core/checklist/edition.ts';
+import { bad, good } from '../../core/problem.ts';
 import type { Reader } from '../database/open.ts';
-import { findRelease, loadReleases } from '../releases/load-release.ts';
-import { releasesOf } from './goal-scope.ts';
+import { findRelease } from '../releases/load-release.ts';
+import { loadGoalReleases } from './goal-scope.ts';
 
-/** How many slots a goal would have, in all and by section and finish; null where its release is not there. */
+/** How many slots a goal would have, in all and by section and finish; null where its release is not there; a problem where the rules cannot be asked for. */
 export async function countSlots(db: Reader, releaseKey: string, rules: GoalChoice) {
 	const releaseId = await findRelease(db, releaseKey);
 	if (releaseId === null) return null;
-	const releases = (await loadReleases(db, await releasesOf(db, { releaseId, rules }))).map(
-		({ release }) => release
-	);
+	const { releases } = await loadGoalReleases(db, { releaseId, rules });
+	const problems = checkGoal(releases, rules);
+	if (problems.length > 0) return bad(problems);
 	const { slots, skipped } = scopeGoals(releases, rules);
 	const rows = releases.flatMap((release) => {
 		const counts = new Map<string, number>();
@@ -29,5 +31,5 @@ export async function countSlots(db: Reader, releaseKey: string, rules: GoalChoi
 			return { name: releases.length > 1 ? `${release.name}, ${name}` : name, count };
 		});
 	});
-	return { slots: slots.length, skipped, rows };
+	return good({ slots: slots.length, skipped, rows });
 }

@@ -3,7 +3,7 @@ import type { Release } from '../../core/checklist/release.ts';
 import { resolveRules, spansAll, type GoalChoice } from '../../core/goal/goal-rules.ts';
 import type { Reader } from '../database/open.ts';
 import { cards, releases, sections } from '../database/tables/index.ts';
-import type { StoredRelease } from '../releases/load-release.ts';
+import { loadReleases, type StoredRelease } from '../releases/load-release.ts';
 
 /** What of a goal tells which releases it goes over. */
 export interface GoalPlace {
@@ -44,7 +44,7 @@ export async function releasesOf(
 }
 
 /** Ids of releases with sections that count in one of these as well, with the keys of those sections. */
-export async function sharedWith(
+async function sharedWith(
 	db: Reader,
 	own: readonly StoredRelease[]
 ): Promise<ReadonlyMap<number, readonly string[]>> {
@@ -62,7 +62,32 @@ export async function sharedWith(
 	return shared;
 }
 
+/** The releases that a goal goes over; one that only shares a section with them is cut down to that. */
+export interface GoalReleases {
+	readonly releases: readonly Release[];
+	readonly ids: readonly number[];
+}
+
+/** Loads them, each by `load`, which may remember what it loaded before. */
+export async function loadGoalReleases(
+	db: Reader,
+	place: GoalPlace,
+	load: (ids: readonly number[]) => Promise<readonly StoredRelease[]> = (ids) =>
+		loadReleases(db, ids)
+): Promise<GoalReleases> {
+	const ids = await releasesOf(db, place);
+	const own = await load(ids);
+	const shared = await sharedWith(db, own);
+	const guests = (await load([...shared.keys()])).map(({ id, release }) =>
+		onlySections(release, shared.get(id) ?? [])
+	);
+	return {
+		releases: [...own.map(({ release }) => release), ...guests],
+		ids: [...ids, ...shared.keys()]
+	};
+}
+
 /** A release cut down to some of its sections. */
-export function onlySections(release: Release, keys: readonly string[]): Release {
+function onlySections(release: Release, keys: readonly string[]): Release {
 	return { ...release, sections: release.sections.filter(({ key }) => keys.includes(key)) };
 }

@@ -1,5 +1,6 @@
 import { eq } from 'drizzle-orm';
 import type { Release } from '../../core/checklist/release.ts';
+import { checkGoal } from '../../core/goal/check-goal.ts';
 import { resolveRules, type GoalChoice } from '../../core/goal/goal-rules.ts';
 import { presetOf } from '../../core/goal/preset.ts';
 import { good, type Outcome, type Problem } from '../../core/problem.ts';
@@ -8,6 +9,7 @@ import type { Collection } from '../database/open.ts';
 import { goals } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
 import { loadRelease } from '../releases/load-release.ts';
+import { loadGoalReleases } from './goal-scope.ts';
 
 export interface GoalRequest {
 	/** The release it is made in; its home where it goes across releases. */
@@ -23,10 +25,10 @@ export function makeGoal(
 ): Promise<Outcome<{ readonly id: number }>> {
 	return makeChange(collection, async (record, tx) => {
 		const stored = await loadRelease(tx, request.release);
-		const problem = stored ? checkChoice(stored.release, request.rules) : noRelease;
-		if (!stored || problem) {
-			return refused([problem ?? noRelease]);
-		}
+		if (!stored) return refused([noRelease]);
+		const place = { releaseId: stored.id, rules: request.rules };
+		const problems = checkGoal((await loadGoalReleases(tx, place)).releases, request.rules);
+		if (problems.length > 0) return refused(problems);
 		const name = request.name.trim() || usualName(stored.release, request.rules);
 		const [goal] = await record.insert(goals, [
 			{ releaseId: stored.id, name, rules: request.rules, createdAt: collection.now() }
@@ -45,6 +47,9 @@ export function changeGoal(
 	return makeChange(collection, async (record, tx) => {
 		const [goal] = await tx.select().from(goals).where(eq(goals.id, id));
 		if (!goal) return refused([noGoal]);
+		const place = { releaseId: goal.releaseId, rules: wanted.rules };
+		const problems = checkGoal((await loadGoalReleases(tx, place)).releases, wanted.rules);
+		if (problems.length > 0) return refused(problems);
 		const name = wanted.name.trim() || goal.name;
 		await record.update(goals, id, { name, rules: wanted.rules });
 		return { value: good({ id }), label: `Decide ${name} anew`, touches: [goal.releaseId] };
@@ -58,38 +63,10 @@ const noRelease: Problem = {
 };
 const noGoal: Problem = { message: 'there is no such goal', remedy: 'Undo may bring it back.' };
 
-/** What a preset asks for and the choice does not give. */
-function checkChoice(release: Release, choice: GoalChoice): Problem | null {
-	const { asks, name } = presetOf(choice.preset);
-	const rules = resolveRules(choice);
-	const lacks = (field: string, message: string): Problem => ({
-		field,
-		message,
-		remedy: 'Choose one.'
-	});
-	switch (asks) {
-		case 'parallel':
-			return rules.parallels.some((key) => release.parallels.some((one) => one.key === key))
-				? null
-				: lacks('parallel', 'a parallel run needs a parallel of this release');
-		case 'card':
-		case 'cards':
-			return rules.picked?.length
-				? null
-				: lacks('picked', `"${name}" needs a card of this release`);
-		case 'subject':
-			return rules.subject ? null : lacks('subject', 'a subject collection needs a subject');
-		case 'group':
-			return rules.group ? null : lacks('group', 'a group collection needs a group');
-		case 'nothing':
-			return null;
-	}
-}
-
 function usualName(release: Release, choice: GoalChoice): string {
 	const rules = resolveRules(choice);
-	const one = rules.subject ?? rules.group;
-	if (one !== undefined) return `All of ${one}`;
+	const shown = rules.subject || rules.group;
+	if (shown) return `All of ${shown}`;
 	const parallel = release.parallels.find(({ key }) => key === rules.parallels[0]);
 	const isRun = choice.preset === 'parallel-run' && parallel;
 	return `${release.name}, ${isRun ? `${parallel.name} run` : presetOf(choice.preset).name.toLowerCase()}`;

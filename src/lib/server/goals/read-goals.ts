@@ -1,8 +1,10 @@
-import { asc, eq } from 'drizzle-orm';
+import { group } from 'd3-array';
+import { asc, eq, isNull } from 'drizzle-orm';
+import type { NextBest } from '../../core/goal/next-best.ts';
 import type { GoalChoice } from '../../core/goal/goal-rules.ts';
 import { totalProgress, type ProgressRow } from '../../core/goal/progress.ts';
 import type { Reader } from '../database/open.ts';
-import { goalHistory, goalProgress, goals, releases } from '../database/tables/index.ts';
+import { goalHistory, goalNext, goalProgress, goals, releases } from '../database/tables/index.ts';
 import { workOutGoals, type GoalState } from './work-out-goals.ts';
 
 /** A goal as lists show it, from its summary rows. */
@@ -16,6 +18,8 @@ export interface GoalSummary {
 	readonly rows: readonly ProgressRow[];
 	readonly have: number;
 	readonly need: number;
+	/** What is best done next; null where nothing is begun, or nothing is missing. */
+	readonly next: NextBest | null;
 }
 
 export async function listGoals(db: Reader): Promise<readonly GoalSummary[]> {
@@ -25,23 +29,27 @@ export async function listGoals(db: Reader): Promise<readonly GoalSummary[]> {
 			name: goals.name,
 			rules: goals.rules,
 			releaseKey: releases.key,
-			releaseName: releases.name
+			releaseName: releases.name,
+			next: { name: goalNext.name, left: goalNext.left, text: goalNext.text }
 		})
 		.from(goals)
 		.innerJoin(releases, eq(goals.releaseId, releases.id))
+		.leftJoin(goalNext, eq(goalNext.goalId, goals.id))
 		.orderBy(asc(goals.id));
 	const progress = await db.select().from(goalProgress).orderBy(asc(goalProgress.position));
+	const progressOf = group(progress, ({ goalId }) => goalId);
 	return heads.map((head) => {
-		const rows = progress
-			.filter(({ goalId }) => goalId === head.id)
-			.map(({ releaseKey, sectionKey, parallelKey, have, need }) => ({
+		const rows = (progressOf.get(head.id) ?? []).map(
+			({ releaseKey, sectionKey, parallelKey, have, need }) => ({
 				releaseKey,
 				sectionKey,
 				parallelKey: parallelKey || null,
 				have,
 				need
-			}));
-		return { ...head, rows, ...totalProgress(rows) };
+			})
+		);
+		const next = head.next?.name ? head.next : null;
+		return { ...head, next, rows, ...totalProgress(rows) };
 	});
 }
 
@@ -58,4 +66,14 @@ export async function readHistory(db: Reader, id: number) {
 		.from(goalHistory)
 		.where(eq(goalHistory.goalId, id))
 		.orderBy(asc(goalHistory.day));
+}
+
+/** Goals of a collection made before the summary told what is next: worked out once, when it is opened. */
+export async function goalsWithoutNext(db: Reader): Promise<readonly number[]> {
+	const rows = await db
+		.select({ releaseId: goals.releaseId })
+		.from(goals)
+		.leftJoin(goalNext, eq(goalNext.goalId, goals.id))
+		.where(isNull(goalNext.goalId));
+	return [...new Set(rows.map(({ releaseId }) => releaseId))];
 }

@@ -1,11 +1,17 @@
 import { eq } from 'drizzle-orm';
+import { goalGroups } from '../../core/goal/goal-groups.ts';
+import { nextBest } from '../../core/goal/next-best.ts';
 import { progressOf, totalProgress } from '../../core/goal/progress.ts';
 import { chunks } from '../database/chunks.ts';
 import type { Transaction } from '../database/open.ts';
-import { goalHistory, goalProgress } from '../database/tables/index.ts';
+import { goalHistory, goalNext, goalProgress } from '../database/tables/index.ts';
+import { refreshTotals } from '../releases/refresh-totals.ts';
 import { workOutGoals } from './work-out-goals.ts';
 
-/** Fills the goals that go over these releases again, replaces their summary rows, and notes the day. */
+/**
+ * Counts these releases and fills the goals that go over them again, replaces their summary rows and what is best done next,
+ * and notes the day.
+ */
 export async function refreshProgress(
 	tx: Transaction,
 	releaseIds: readonly number[],
@@ -13,10 +19,11 @@ export async function refreshProgress(
 ): Promise<void> {
 	const touched = new Set(releaseIds);
 	if (touched.size === 0) return;
+	await refreshTotals(tx, releaseIds);
 	const states = await workOutGoals(tx, (goal, ids) =>
 		[goal.releaseId, ...ids].some((id) => touched.has(id))
 	);
-	for (const { goal, slots, filling } of states) {
+	for (const { goal, releases, slots, filling } of states) {
 		const progress = progressOf(slots, filling);
 		const rows = progress.map((row, position) => ({
 			...row,
@@ -26,6 +33,11 @@ export async function refreshProgress(
 		}));
 		await tx.delete(goalProgress).where(eq(goalProgress.goalId, goal.id));
 		for (const some of chunks(rows, 500)) await tx.insert(goalProgress).values(some);
+		const next = nextBest(goalGroups(releases, slots, filling)) ?? { name: '', left: 0, text: '' };
+		await tx
+			.insert(goalNext)
+			.values({ goalId: goal.id, ...next })
+			.onConflictDoUpdate({ target: goalNext.goalId, set: next });
 		const total = totalProgress(progress);
 		await tx
 			.insert(goalHistory)

@@ -9,7 +9,7 @@ import { readCopies, type StoredCopy } from '../copies/read-copies.ts';
 import type { Reader } from '../database/open.ts';
 import { binderPockets, binders, goals } from '../database/tables/index.ts';
 import { loadReleases, type StoredRelease } from '../releases/load-release.ts';
-import { onlySections, releasesOf, sharedWith } from './goal-scope.ts';
+import { loadGoalReleases, releasesOf } from './goal-scope.ts';
 
 export type GoalRow = typeof goals.$inferSelect;
 
@@ -45,14 +45,9 @@ export async function workOutGoals(
 	);
 	const load = keepLoaded(db);
 	const scoped = await Promise.all(
-		taking.map(async ({ goal, ids, keepsOwn }) => {
-			const own = await load.releases(ids);
-			const shared = await sharedWith(db, own);
-			const guests = (await load.releases([...shared.keys()])).map(({ id, release }) =>
-				onlySections(release, shared.get(id) ?? [])
-			);
-			const releases = [...own.map(({ release }) => release), ...guests];
-			const copies = await load.copies([...ids, ...shared.keys()]);
+		taking.map(async ({ goal, keepsOwn }) => {
+			const { releases, ids: read } = await loadGoalReleases(db, goal, load.releases);
+			const copies = await load.copies(read);
 			return { goal, keepsOwn, releases, copies, ...scopeGoals(releases, goal.rules) };
 		})
 	);

@@ -1,10 +1,9 @@
 import { eq } from 'drizzle-orm';
-import { indexCards } from '../../core/shorthand/card-index.ts';
 import { readShorthand } from '../../core/shorthand/read-shorthand.ts';
-import { vocabularyOf } from '../../core/shorthand/vocabulary.ts';
 import { good, type Outcome } from '../../core/problem.ts';
 import type { Collection } from '../database/open.ts';
 import { copies, unmatchedRows } from '../database/tables/index.ts';
+import { entryContext } from '../copies/entry-context.ts';
 import { fieldsAsRow, placeOf, type CopyFields } from '../copies/copy-rows.ts';
 import { makeChange, refused } from '../journal/change.ts';
 import { loadRelease } from '../releases/load-release.ts';
@@ -28,14 +27,12 @@ export function settleRow(
 		const stored = await loadRelease(tx, releaseKey);
 		if (!row || !stored) return refused([{ message: 'this row, or the release, is not there' }]);
 		const { release } = stored;
-		const reading = readShorthand(line, {
-			release,
-			index: indexCards(release),
-			vocabulary: vocabularyOf(release),
+		const context = await entryContext(tx, release, {
 			numberingKey: null,
 			parallelKey: null,
 			owned: new Map()
 		});
+		const reading = readShorthand(line, context);
 		if (reading.problems.length > 0) return refused(reading.problems);
 		const [only, ...more] = reading.additions;
 		if (!only || more.length > 0) {
@@ -48,13 +45,15 @@ export function settleRow(
 				.filter(([name]) => !NAMES.includes(name))
 				.map(([name, text]) => [name, NUMBERS.includes(name) ? Number(text) : text])
 		) as CopyFields;
+		const { version: _, quantity, ...said } = only;
 		const attributes = (row.fields['attributes'] ?? '').split('; ').filter(Boolean);
 		await record.insert(copies, [
 			{
 				...placeOf(stored.id, only.version),
 				loggedAt: collection.now(),
-				...fieldsAsRow({ ...fields, attributes }),
-				quantity: fields.quantity ?? 1
+				// What the line says of the copy counts before what the row said.
+				...fieldsAsRow({ ...fields, attributes, ...said }),
+				quantity: quantity > 1 ? quantity : (fields.quantity ?? 1)
 			}
 		]);
 		await record.remove(unmatchedRows, [id]);

@@ -18,7 +18,7 @@ export async function undoStep(collection: Collection, id: number): Promise<Outc
 		return await turnBack(collection, id);
 	} catch (error) {
 		if (!isHeld(error)) throw error;
-		// A copy that was logged stands in a box, or has a photo, since: nothing was written.
+		// A copy that was logged stands in a box, a word was defined again since: nothing was written.
 		const remedy = 'Take the later steps back first.';
 		return bad([{ message: 'something recorded later hangs on it', remedy }]);
 	}
@@ -85,10 +85,10 @@ function rowsOf(changes: readonly RowChange[]): ReadonlySet<string> {
 	);
 }
 
-/** Whether a write failed because another row names one that was to go. */
+/** Whether a write failed because another row names one that was to go, or took the place of one that was to come. */
 function isHeld(error: unknown): boolean {
 	for (let cause = error; cause instanceof Error; cause = cause.cause) {
-		if (/FOREIGN KEY constraint failed/.test(cause.message)) return true;
+		if (/(FOREIGN KEY|UNIQUE) constraint failed/.test(cause.message)) return true;
 	}
 	return false;
 }

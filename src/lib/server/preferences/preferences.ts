@@ -1,4 +1,5 @@
 import { eq } from 'drizzle-orm';
+import { deepEqual } from 'fast-equals';
 import type { Static, TSchema } from 'typebox';
 import { checkAgainst } from '../../schemas/validator.ts';
 import type { Reader, Transaction } from '../database/open.ts';
@@ -22,15 +23,19 @@ export async function readPreference<Schema extends TSchema>(
 	return row.value as Static<Schema>;
 }
 
-/** Sets a preference within a change; the value must fit its schema (checked by the caller). */
+/**
+ * Sets a preference within a change; the value must fit its schema (checked by the caller). What is
+ * usual takes no row: so null, which a column cannot hold as JSON, never gets into one.
+ */
 export async function writePreference<Schema extends TSchema>(
 	record: Recorder,
 	tx: Transaction,
-	{ key }: Preference<Schema>,
+	{ key, usual }: Preference<Schema>,
 	value: Static<Schema>
 ): Promise<void> {
 	const [row] = await tx.select().from(preferences).where(eq(preferences.key, key));
-	if (row && JSON.stringify(row.value) === JSON.stringify(value)) return;
-	if (row) await record.update(preferences, row.id, { value });
-	else await record.insert(preferences, [{ key, value }]);
+	if (deepEqual(value, usual)) {
+		if (row) await record.remove(preferences, [row.id]);
+	} else if (!row) await record.insert(preferences, [{ key, value }]);
+	else if (!deepEqual(row.value, value)) await record.update(preferences, row.id, { value });
 }

@@ -1,5 +1,6 @@
 import { and, eq, or } from 'drizzle-orm';
 import type { Release } from '../../core/checklist/release.ts';
+import { keepKeys } from '../../core/checklist/keep-keys.ts';
 import { keepUnsaid } from '../../core/checklist/replace-release.ts';
 import { good, type Outcome, type Problem } from '../../core/problem.ts';
 import type { Collection, Reader } from '../database/open.ts';
@@ -59,7 +60,8 @@ export async function importRelease(
 
 /** The release as it will be when an imported checklist replaces it; a table leaves standing what it does not carry. */
 export function replacement(before: Release, imported: Release, isTable: boolean): Release {
-	return isTable ? keepUnsaid(before, imported) : { ...imported, key: before.key };
+	const named = keepKeys(before, imported);
+	return isTable ? keepUnsaid(before, named) : { ...named, key: before.key };
 }
 
 /** Replaces the checklist of a release; copies stay attached, or it is refused. */

@@ -1,8 +1,7 @@
-import { asc, count, isNotNull, sum } from 'drizzle-orm';
-import { cardsOf } from '../../core/checklist/release.ts';
+import { asc, count, eq, sql } from 'drizzle-orm';
+import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import type { Reader } from '../database/open.ts';
-import { cards, copies, parallels, releases, sections } from '../database/tables/index.ts';
-import { loadReleases } from './load-release.ts';
+import { releases, releaseTotals } from '../database/tables/index.ts';
 
 /** A release as lists show it. */
 export interface ReleaseSummary {
@@ -16,41 +15,22 @@ export interface ReleaseSummary {
 	readonly owned: number;
 }
 
+/** From summary rows, so that no list counts half a million copies. */
 export async function listReleases(db: Reader): Promise<readonly ReleaseSummary[]> {
-	const heads = await db.select().from(releases).orderBy(asc(releases.year), asc(releases.name));
-	const cardCounts = await db
-		.select({ id: cards.releaseId, count: count() })
-		.from(cards)
-		.groupBy(cards.releaseId);
-	const parallelCounts = await db
-		.select({ id: parallels.releaseId, count: count() })
-		.from(parallels)
-		.groupBy(parallels.releaseId);
-	const ownedCounts = await db
-		.select({ id: copies.releaseId, count: sum(copies.quantity).mapWith(Number) })
-		.from(copies)
-		.groupBy(copies.releaseId);
-	const editions = await db
-		.selectDistinct({ id: sections.releaseId })
-		.from(sections)
-		.where(isNotNull(sections.edition));
-	// Cards of an edition follow from its rule; they are not stored.
-	const whole = await loadReleases(
-		db,
-		editions.map(({ id }) => id)
-	);
-	const wholeCounts = new Map(whole.map(({ id, release }) => [id, cardsOf(release).length]));
-	const of = (rows: readonly { id: number; count: number }[], id: number) =>
-		rows.find((row) => row.id === id)?.count ?? 0;
-	return heads.map(({ id, key, name, maker, year }) => ({
-		key,
-		name,
-		maker,
-		year,
-		cards: wholeCounts.get(id) ?? of(cardCounts, id),
-		parallels: of(parallelCounts, id),
-		owned: of(ownedCounts, id)
-	}));
+	const zero = (column: SQLiteColumn) => sql<number>`coalesce(${column}, 0)`;
+	return db
+		.select({
+			key: releases.key,
+			name: releases.name,
+			maker: releases.maker,
+			year: releases.year,
+			cards: zero(releaseTotals.cards),
+			parallels: zero(releaseTotals.parallels),
+			owned: zero(releaseTotals.owned)
+		})
+		.from(releases)
+		.leftJoin(releaseTotals, eq(releaseTotals.releaseId, releases.id))
+		.orderBy(asc(releases.year), asc(releases.name));
 }
 
 /** Only what a choice of releases shows, in the same order. */

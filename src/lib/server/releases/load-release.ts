@@ -1,3 +1,4 @@
+import { group } from 'd3-array';
 import { asc, eq, inArray, sql } from 'drizzle-orm';
 import type { Card } from '../../core/checklist/card.ts';
 import type { Parallel } from '../../core/checklist/parallel.ts';
@@ -53,12 +54,16 @@ export async function loadReleases(
 		.from(variants)
 		.where(inArray(variants.releaseId, wanted))
 		.orderBy(asc(variants.position));
+	const headOf = new Map(heads.map((head) => [head.id, head]));
+	const ofRelease = {
+		sections: group(sectionRows, ({ releaseId }) => releaseId),
+		parallels: group(parallelRows, ({ releaseId }) => releaseId),
+		variants: group(variantRows, ({ releaseId }) => releaseId)
+	};
+	const bySection = group(cardRows, ({ sectionId }) => sectionId);
 	return ids.flatMap((id) => {
-		const head = heads.find((row) => row.id === id);
+		const head = headOf.get(id);
 		if (!head) return [];
-		const ownCards = cardRows.filter((row) => row.releaseId === id);
-		const ownParallels = parallelRows.filter((row) => row.releaseId === id);
-		const bySection = groupBySection(ownCards);
 		return {
 			id,
 			release: {
@@ -70,13 +75,11 @@ export async function loadReleases(
 				...optional('note', head.note),
 				packTypes: head.packTypes,
 				rarities: head.rarities,
-				sections: sectionRows
-					.filter((row) => row.releaseId === id)
-					.map((row) => toSection(row, (bySection.get(row.id) ?? []).map(toCard))),
-				parallels: ownParallels.map(toParallel),
-				variants: variantRows
-					.filter((row) => row.releaseId === id)
-					.map(({ key, rule }) => ({ key, ...rule }))
+				sections: (ofRelease.sections.get(id) ?? []).map((row) =>
+					toSection(row, (bySection.get(row.id) ?? []).map(toCard))
+				),
+				parallels: (ofRelease.parallels.get(id) ?? []).map(toParallel),
+				variants: (ofRelease.variants.get(id) ?? []).map(({ key, rule }) => ({ key, ...rule }))
 			}
 		};
 	});
@@ -132,14 +135,4 @@ function toParallel(row: typeof parallels.$inferSelect): Parallel {
 
 function optional<Name extends string, Value>(name: Name, value: Value | null) {
 	return (value === null ? {} : { [name]: value }) as { [Key in Name]?: Value };
-}
-
-function groupBySection(rows: readonly (typeof cards.$inferSelect)[]) {
-	const groups = new Map<number, (typeof cards.$inferSelect)[]>();
-	for (const row of rows) {
-		const group = groups.get(row.sectionId);
-		if (group) group.push(row);
-		else groups.set(row.sectionId, [row]);
-	}
-	return groups;
 }

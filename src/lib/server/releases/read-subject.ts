@@ -1,6 +1,9 @@
-import { asc, eq, sql } from 'drizzle-orm';
+import { group } from 'd3-array';
+import { and, asc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
+import { wholeSections } from '../../core/checklist/edition.ts';
 import type { Reader } from '../database/open.ts';
 import { cards, releases, sections } from '../database/tables/index.ts';
+import { loadReleases } from './load-release.ts';
 
 /** A card of a subject, wherever it was printed. */
 export interface SubjectCard {
@@ -15,10 +18,15 @@ export interface SubjectCard {
 	readonly group: string | null;
 }
 
-/** Every card that shows a subject, over all releases, by year; a card may show several subjects. */
+/**
+ * Every card that shows a subject, over all releases, by year; a card may show several subjects.
+ * Cards that an edition repeats follow those of their release.
+ */
 export async function readSubject(db: Reader, subject: string): Promise<readonly SubjectCard[]> {
-	return db
+	const shows = sql`exists (select 1 from json_each(${cards.subjects}) where value = ${subject})`;
+	const printed = await db
 		.select({
+			releaseId: releases.id,
 			releaseKey: releases.key,
 			releaseName: releases.name,
 			year: releases.year,
@@ -31,6 +39,50 @@ export async function readSubject(db: Reader, subject: string): Promise<readonly
 		.from(cards)
 		.innerJoin(releases, eq(cards.releaseId, releases.id))
 		.innerJoin(sections, eq(cards.sectionId, sections.id))
-		.where(sql`exists (select 1 from json_each(${cards.subjects}) where value = ${subject})`)
+		.where(shows)
 		.orderBy(asc(releases.year), asc(cards.id));
+	const byRelease = group(printed, ({ releaseId }) => releaseId);
+	const repeated = await readRepeated(db, [...byRelease.keys()], subject);
+	return [...byRelease].flatMap(([id, shown]) => [
+		...shown.map(({ releaseId: _, ...card }) => card),
+		...(repeated.get(id) ?? [])
+	]);
+}
+
+/** Cards of a subject that editions repeat: they are no rows, but follow from a rule. */
+async function readRepeated(
+	db: Reader,
+	releaseIds: readonly number[],
+	subject: string
+): Promise<ReadonlyMap<number, readonly SubjectCard[]>> {
+	const withEditions = await db
+		.selectDistinct({ id: sections.releaseId })
+		.from(sections)
+		.where(and(inArray(sections.releaseId, [...releaseIds]), isNotNull(sections.edition)));
+	const stored = await loadReleases(
+		db,
+		withEditions.map(({ id }) => id)
+	);
+	return new Map(
+		stored.map(({ id, release }) => {
+			const rows = new Set(
+				release.sections.flatMap(({ cards: held }) => held.map(({ key }) => key))
+			);
+			const repeated = wholeSections(release).flatMap((section) =>
+				section.cards
+					.filter(({ key, subjects }) => !rows.has(key) && subjects.includes(subject))
+					.map(({ key, number, title, group: of }) => ({
+						releaseKey: release.key,
+						releaseName: release.name,
+						year: release.year,
+						section: section.name,
+						cardKey: key,
+						number,
+						title,
+						group: of ?? null
+					}))
+			);
+			return [id, repeated];
+		})
+	);
 }

@@ -1,7 +1,15 @@
 import { inArray, sql } from 'drizzle-orm';
 import { formatVersionKey } from '../../core/checklist/version-key.ts';
+import { placesOfCards, placesOfCopies, type CardPlace } from '../boxes/places-of.ts';
 import type { Reader } from '../database/open.ts';
-import { cards, copies, releases, sections } from '../database/tables/index.ts';
+import {
+	cards,
+	copies,
+	parallels,
+	releases,
+	sections,
+	variants
+} from '../database/tables/index.ts';
 
 /** A card, or a copy, that a search found. */
 export interface Found {
@@ -14,44 +22,74 @@ export interface Found {
 	readonly group: string | null;
 	/** Copies of the card, in any version. */
 	readonly owned: number;
-	/** What of a copy was found: its serial number, place or note. */
+	/** What of a copy was found: its finish, variant, serial number, place or note. */
 	readonly copy: { readonly version: string; readonly text: string } | null;
+	/** Boxes and binders in which it is, or copies of the card are. */
+	readonly places: readonly CardPlace[];
 }
 
 /** The most that one search gives. */
 const MOST_FOUND = 60;
+/** The most of them that are copies, where cards were found as well. */
+const MOST_COPIES = 30;
 /** Candidates looked at: so many are taken from the index, unsorted, and then put in order. */
 const MOST_CANDIDATES = 200;
 
 /**
- * Finds cards by number, title, subject, group, section, release and year, and copies by serial
- * number, certificate, place, note and source. All words must be there, the last may be a beginning.
+ * Finds cards by number, title, subject, group, section, release and year, and copies by these
+ * together with words of their own: finish, variant, attributes, serial number, house, certificate,
+ * place, note and source. All words must be there, the last may be a beginning.
  */
 export async function search(db: Reader, text: string): Promise<readonly Found[]> {
 	const words = text.match(/[\p{L}\p{N}/.-]+/gu)?.slice(0, 12) ?? [];
 	if (words.length === 0) return [];
 	const quoted = words.map((word) => `"${word}"`);
-	const whole = quoted.join(' ');
-	const begun = [...quoted.slice(0, -1), `${quoted.at(-1) ?? ''}*`].join(' ');
-	const ids = async (table: 'card_search' | 'copy_search') => {
+	const begun = [...quoted.slice(0, -1), `${quoted.at(-1) ?? ''}*`];
+	const ids = async (table: 'card_search' | 'copy_search', toQuery: (of: string[]) => string) => {
 		const rows = [];
-		for (const query of [whole, begun]) {
+		for (const of of [quoted, begun]) {
 			rows.push(
 				...(await db.all<{ id: number }>(
-					sql`select rowid as id from ${sql.identifier(table)} where words match ${query} limit ${MOST_CANDIDATES}`
+					sql`select rowid as id from ${sql.identifier(table)} where ${sql.identifier(table)} match ${toQuery(of)} limit ${MOST_CANDIDATES}`
 				))
 			);
 		}
 		return [...new Set(rows.map(({ id }) => id))];
 	};
-	const copyHits = await foundCopies(db, await ids('copy_search'));
-	const cardHits = await foundCards(db, await ids('card_search'));
+	const all = (of: string[]) => of.join(' AND ');
+	// A copy all of whose words are its card's is found as the card.
+	const withOwn = (of: string[]) => `(${all(of)}) AND own : (${of.join(' OR ')})`;
 	const first = words[0]?.toLowerCase();
 	const isNumbered = ({ number }: Found) => words.some((word) => word === number?.toLowerCase());
 	const starts = ({ title }: Found) => title.toLowerCase().startsWith(first ?? '');
 	const rank = (found: Found) =>
 		(isNumbered(found) ? 4 : 0) + (starts(found) ? 2 : 0) + (found.owned > 0 ? 1 : 0);
-	return [...copyHits, ...cardHits.sort((a, b) => rank(b) - rank(a))].slice(0, MOST_FOUND);
+	const ranked = (found: readonly FoundRow[]) => found.toSorted((a, b) => rank(b) - rank(a));
+	const ofCopies = ranked(await foundCopies(db, await ids('copy_search', withOwn)));
+	const ofCards = ranked(await foundCards(db, await ids('card_search', all)));
+	const shown = [
+		...ofCopies.slice(0, Math.max(MOST_COPIES, MOST_FOUND - ofCards.length)),
+		...ofCards
+	].slice(0, MOST_FOUND);
+	return withPlaces(db, shown);
+}
+
+/** Of a copy its id, of a card none. */
+type FoundRow = Found & { readonly cardId: number | null; readonly copyId: number | null };
+
+async function withPlaces(db: Reader, shown: readonly FoundRow[]): Promise<readonly Found[]> {
+	const byCopy = await placesOfCopies(
+		db,
+		shown.flatMap(({ copyId }) => copyId ?? [])
+	);
+	const byCard = await placesOfCards(
+		db,
+		shown.flatMap(({ cardId, owned }) => (cardId !== null && owned > 0 ? cardId : []))
+	);
+	return shown.map(({ cardId, copyId, ...found }) => ({
+		...found,
+		places: (copyId === null ? byCard.get(cardId ?? 0) : byCopy.get(copyId)) ?? []
+	}));
 }
 
 const head = {
@@ -64,24 +102,25 @@ const head = {
 	group: cards.group
 } as const;
 
-async function foundCards(db: Reader, ids: readonly number[]): Promise<Found[]> {
+async function foundCards(db: Reader, ids: readonly number[]): Promise<FoundRow[]> {
 	if (ids.length === 0) return [];
 	const rows = await db
 		.select({
 			...head,
+			cardId: cards.id,
 			owned: sql<number>`(select coalesce(sum(${copies.quantity}), 0) from ${copies} where ${copies.releaseId} = ${cards.releaseId} and ${copies.cardKey} = ${cards.key})`
 		})
 		.from(cards)
 		.innerJoin(releases, sql`${releases.id} = ${cards.releaseId}`)
 		.innerJoin(sections, sql`${sections.id} = ${cards.sectionId}`)
 		.where(inArray(cards.id, [...ids]));
-	return rows.map((row) => ({ ...row, copy: null }));
+	return rows.map((row) => ({ ...row, copyId: null, copy: null, places: [] }));
 }
 
-async function foundCopies(db: Reader, ids: readonly number[]): Promise<Found[]> {
+async function foundCopies(db: Reader, ids: readonly number[]): Promise<FoundRow[]> {
 	if (ids.length === 0) return [];
 	const rows = await db
-		.select({ ...head, row: copies })
+		.select({ ...head, row: copies, finish: parallels.name, variant: variants.rule })
 		.from(copies)
 		.innerJoin(releases, sql`${releases.id} = ${copies.releaseId}`)
 		.leftJoin(
@@ -89,13 +128,24 @@ async function foundCopies(db: Reader, ids: readonly number[]): Promise<Found[]>
 			sql`${cards.releaseId} = ${copies.releaseId} and ${cards.key} = ${copies.cardKey}`
 		)
 		.leftJoin(sections, sql`${sections.id} = ${cards.sectionId}`)
+		.leftJoin(
+			parallels,
+			sql`${parallels.releaseId} = ${copies.releaseId} and ${parallels.key} = ${copies.parallelKey}`
+		)
+		.leftJoin(
+			variants,
+			sql`${variants.releaseId} = ${copies.releaseId} and ${variants.key} = ${copies.variantKey}`
+		)
 		.where(inArray(copies.id, [...ids]));
-	return rows.map(({ row, section, cardKey, title, ...rest }) => ({
+	return rows.map(({ row, section, cardKey, title, finish, variant, ...rest }) => ({
 		...rest,
 		section: section ?? '',
 		cardKey: cardKey ?? row.cardKey,
 		title: title ?? row.cardKey,
 		owned: row.quantity,
+		cardId: null,
+		copyId: row.id,
+		places: [],
 		copy: {
 			version: formatVersionKey({
 				release: rest.releaseKey,
@@ -103,7 +153,17 @@ async function foundCopies(db: Reader, ids: readonly number[]): Promise<Found[]>
 				parallel: row.parallelKey,
 				variant: row.variantKey
 			}),
-			text: [row.serial, row.certificate, row.place, row.note, row.source]
+			text: [
+				variant?.name ?? row.variantKey,
+				finish ?? row.parallelKey,
+				...row.attributes,
+				row.serial,
+				row.house,
+				row.certificate,
+				row.place,
+				row.note,
+				row.source
+			]
 				.filter(Boolean)
 				.join(' · ')
 		}

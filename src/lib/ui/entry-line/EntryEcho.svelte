@@ -1,9 +1,12 @@
 <script lang="ts">
 	import type { EntryReading } from '$lib/core/shorthand/read-shorthand';
+	import { countOf } from '../numerals';
 	import { markLine } from './mark-line';
 
 	/** The line once more, with every word that is not understood marked in its place. */
 	let { line, reading }: { line: string; reading: EntryReading } = $props();
+	const cut = ({ start, end }: { readonly start: number; readonly end: number }) =>
+		line.slice(start, end);
 	const pieces = $derived(markLine(line, reading.problems, reading.notes));
 </script>
 
@@ -25,6 +28,11 @@
 					? `character ${start + 1}`
 					: `characters ${start + 1} to ${end}`})</span
 			>: {message}. {remedy}
+		</li>
+	{/each}
+	{#each reading.reaches as { words, items, cards }, i (i)}
+		<li class="quiet">
+			“{words.map(cut).join(' ')}” is said of {items.map(cut).join(' ')} ({countOf(cards, 'card')}).
 		</li>
 	{/each}
 	{#each reading.notes as { start = 0, end = 0, message }, i (i)}

@@ -26,11 +26,23 @@
 		input.setSelectionRange(caret, caret);
 	}
 
+	/** Says the last word of the last card alone: the only reading there is. */
+	function takeNarrow() {
+		line = reading.narrow ?? line;
+		caret = line.length;
+		input.focus();
+	}
+
 	function onkeydown(event: KeyboardEvent) {
 		const [first] = offered;
-		if (event.key !== 'Tab' || event.shiftKey || !first || caret !== line.length) return;
-		event.preventDefault();
-		void take(first);
+		if (event.key !== 'Tab' || event.shiftKey || caret !== line.length) return;
+		if (first) {
+			event.preventDefault();
+			void take(first);
+		} else if (reading.narrow !== undefined) {
+			event.preventDefault();
+			takeNarrow();
+		}
 	}
 
 	const isEmpty = $derived(line.trim() === '');
@@ -104,7 +116,16 @@
 		>
 			{summary}
 		</p>
-		{#if !isEmpty && (reading.problems.length > 0 || reading.notes.length > 0)}
+		{#if reading.narrow !== undefined}
+			<p class="mt-1">
+				<button type="button" class="btn btn-sm" onclick={takeNarrow}
+					>Say it of the last only: {reading.narrow}{#if offered.length === 0}<kbd
+							class="kbd kbd-xs max-sm:hidden">Tab</kbd
+						>{/if}</button
+				>
+			</p>
+		{/if}
+		{#if !isEmpty && reading.problems.length + reading.notes.length + reading.reaches.length > 0}
 			<EntryEcho {line} {reading} />
 		{/if}
 	</div>

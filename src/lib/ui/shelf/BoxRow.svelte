@@ -42,14 +42,21 @@
 			{#each dividers as { id, label, um, cards } (id)}
 				<button
 					class={[
-						'flex min-w-6 items-center overflow-hidden border-l-3 px-1.5 text-left text-sm whitespace-nowrap hover:bg-primary/35',
+						'@container flex min-w-6 items-center overflow-hidden border-l-3 px-1 text-left hover:bg-primary/35',
 						open === id ? 'border-primary bg-primary/40' : 'border-accent bg-primary/20'
 					]}
 					style:width="{(100 * um) / wholeUm}%"
 					title="{nameOf(label, cards)}, {mm(um)} mm"
 					aria-label={nameOf(label, cards)}
 					aria-pressed={open === id}
-					onclick={() => choose?.(id)}>{label}</button
+					onclick={() => choose?.(id)}
+					><span
+						class={[
+							// A label narrower than a word is not drawn letter by letter: the title says it.
+							'hidden leading-tight wrap-anywhere @min-[2.25rem]:line-clamp-3',
+							um < wholeUm / 8 ? 'text-[0.65rem]' : 'text-sm'
+						]}>{label}</span
+					></button
 				>
 			{/each}
 			{#if isOver}<span

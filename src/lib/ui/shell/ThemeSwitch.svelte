@@ -2,9 +2,12 @@
 	import { resolve } from '$app/paths';
 	import Moon from '@lucide/svelte/icons/moon';
 	import Sun from '@lucide/svelte/icons/sun';
+	import { MediaQuery } from 'svelte/reactivity';
 
 	let { theme, back }: { theme: string | undefined; back: string } = $props();
-	const isNight = $derived(theme === 'jade-night');
+	/** Until a person chooses, the system does. */
+	const system = new MediaQuery('prefers-color-scheme: dark', false);
+	const isNight = $derived(theme === undefined ? system.current : theme === 'jade-night');
 </script>
 
 <form method="POST" action={resolve('/theme')}>

@@ -1,9 +1,9 @@
 import { json, type RequestHandler } from '@sveltejs/kit';
-import { readChecklist } from '$lib/formats/read-checklist';
 import { theCollection } from '$lib/server/collection';
 import { problemResponse } from '$lib/server/problem-document';
 import { importRelease } from '$lib/server/releases/import-release';
 import { listReleases } from '$lib/server/releases/list-releases';
+import { readChecklistFile } from '$lib/server/workers/read-file';
 
 export const GET: RequestHandler = async () => json(await listReleases((await theCollection()).db));
 
@@ -11,11 +11,8 @@ export const GET: RequestHandler = async () => json(await listReleases((await th
 export const POST: RequestHandler = async ({ request, url }) => {
 	const bytes = new Uint8Array(await request.arrayBuffer());
 	const given = (name: string) => url.searchParams.get(name) ?? '';
-	const { outcome: read } = await readChecklist(bytes, {
-		name: given('name'),
-		maker: given('maker'),
-		year: given('year')
-	});
+	const choice = { name: given('name'), maker: given('maker'), year: given('year') };
+	const { outcome: read } = await readChecklistFile(bytes, choice, request.signal);
 	const outcome = read.ok ? await importRelease(await theCollection(), read.value) : read;
 	return outcome.ok
 		? json(outcome.value, { status: 201 })

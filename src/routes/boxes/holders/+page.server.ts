@@ -1,7 +1,7 @@
 import { fail } from '@sveltejs/kit';
-import { HOLDER_SORTS } from '$lib/core/boxes/choose-holder';
-import { bad, type Outcome } from '$lib/core/problem';
-import { toMinor } from '$lib/core/worth/money';
+import { HOLDER_KEYS, HOLDER_SORTS } from '$lib/core/boxes/holder-kind';
+import { bad, type Outcome, type Problem } from '$lib/core/problem';
+import { parseAmount } from '$lib/core/worth/amount';
 import { checkAgainst } from '$lib/schemas/validator';
 import { readPriceForm, setPrices } from '$lib/server/binders/supply-prices';
 import { HOLDER_SUPPLY, holderSupplies } from '$lib/server/boxes/holder-supplies';
@@ -42,18 +42,20 @@ function readRules(form: FormData, onHand: HolderRules['onHand']): Outcome<Holde
 	const texts = (field: string) => form.getAll(field).map((value) => String(value).trim());
 	const [names, from, holders] = [texts('tier'), texts('from'), texts('holder')];
 	const [words, tiers] = [texts('word'), texts('named')];
+	const misread: Problem[] = [];
 	const rules = {
 		tiers: names.flatMap((name, i) => {
 			if (name === '') return [];
-			const text = (from[i] ?? '').replace(',', '.');
-			const value = /^\d{1,8}(\.\d{1,2})?$/.test(text) ? toMinor(Number(text), 'EUR') : text;
+			const amount = parseAmount(from[i] ?? '', 'EUR');
+			if (!amount.ok) misread.push(...amount.problems.map((each) => ({ ...each, field: 'from' })));
+			const value = amount.ok ? amount.value.minor : 0;
 			const holder = HOLDER_SORTS.find((sort) => sort === holders[i]) ?? 'none';
 			return [{ name, fromMinor: value, holder }];
 		}),
 		names: words.flatMap((word, i) => (word === '' ? [] : [{ word, tier: tiers[i] ?? '' }])),
 		onHand
 	};
-	const problems = checkAgainst(HolderRulesSchema, rules);
+	const problems = [...misread, ...checkAgainst(HolderRulesSchema, rules)];
 	return problems.length > 0 ? bad(problems) : { ok: true, value: rules as HolderRules, notes: [] };
 }
 
@@ -102,7 +104,8 @@ export const actions = {
 		const onHand = Object.fromEntries(
 			form
 				.getAll('key')
-				.map((key, i) => [String(key).replace(HOLDER_SUPPLY, ''), Number(counts[i])])
+				.map((key, i) => [String(key).replace(HOLDER_SUPPLY, ''), Number(counts[i])] as const)
+				.filter(([key]) => HOLDER_KEYS.some((known) => known === key))
 		);
 		await setPrices(collection, prices.value);
 		return answer(

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { HOLDER_SORTS } from '$lib/core/boxes/choose-holder';
-	import { formatMinor } from '$lib/core/worth/money';
+	import { HOLDER_SORTS } from '$lib/core/boxes/holder-kind';
+	import { formatMinor } from '$lib/core/worth/minor-units';
 	import type { HolderRules } from '$lib/server/boxes/holders';
 
 	let { rules }: { rules: HolderRules } = $props();
@@ -9,7 +9,7 @@
 		none: 'no holder',
 		sleeve: 'sleeve',
 		'top-loader': 'sleeve and top loader',
-		magnetic: 'sleeve and magnetic case'
+		magnetic: 'magnetic case, bare'
 	} as const;
 	/** One empty line at the end, to add by. */
 	const tiers = $derived([

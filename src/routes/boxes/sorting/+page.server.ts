@@ -1,6 +1,6 @@
 import { fail } from '@sveltejs/kit';
 import { tuneTimes } from '$lib/core/boxes/tune-times';
-import { compareCardNumbers } from '$lib/core/checklist/compare-card-numbers';
+import { cardNumberOrder } from '$lib/core/checklist/compare-card-numbers';
 import { cardsOf } from '$lib/core/checklist/release';
 import { checkAgainst } from '$lib/schemas/validator';
 import {
@@ -28,7 +28,7 @@ export const load = async ({ url, depends }) => {
 		const numbers = stored ? cardsOf(stored.release).flatMap(({ card }) => card.number ?? []) : [];
 		return {
 			name: stored?.release.name ?? '',
-			numbers: [...new Set(numbers)].sort(compareCardNumbers)
+			numbers: [...new Set(numbers)].sort(cardNumberOrder(numbers))
 		};
 	};
 	const cards = Number(url.searchParams.get('cards'));

@@ -44,7 +44,7 @@
 			: []
 	);
 	const best = $derived(ways[0]);
-	const longest = $derived(Math.max(...ways.slice(0, 4).map(({ seconds }) => seconds), 1));
+	const longest = $derived(Math.max(...ways.map(({ seconds }) => seconds), 1));
 	const slipOf = (plan: SortingPlan) =>
 		JSON.stringify({
 			release: data.release.key,

@@ -1,6 +1,12 @@
 import { error, redirect } from '@sveltejs/kit';
 import { runsOf } from '$lib/core/checklist/production';
-import { explainSpares, nameQuality, slotsToUpgrade } from '$lib/core/goal/explain-copies';
+import {
+	explainSpares,
+	explainUnfit,
+	nameQuality,
+	slotsToUpgrade,
+	type SpareReason
+} from '$lib/core/goal/explain-copies';
 import { isAtHand } from '$lib/core/goal/copy-record';
 import { goalGroups } from '$lib/core/goal/goal-groups';
 import { resolveRules } from '$lib/core/goal/goal-rules';
@@ -22,6 +28,12 @@ export const load = async ({ params, depends }) => {
 	const rules = resolveRules(goal.rules);
 	const atHand = copies.filter(isAtHand);
 	const copyOf = new Map(copies.map((copy) => [copy.key, copy]));
+	const named = ({ copy, quantity, reason }: SpareReason) => ({
+		quantity,
+		reason,
+		version: copyOf.get(copy)?.version ?? '',
+		quality: nameQuality(copyOf.get(copy) ?? {})
+	});
 	const groups = goalGroups(releases, slots, filling).map(({ cards: _, section, ...group }) => ({
 		...group,
 		kind: section.kind
@@ -39,12 +51,8 @@ export const load = async ({ params, depends }) => {
 		obtainable: obtainableOf(slots, filling),
 		limits: runsOf(slots.filter(({ set }) => set === 1).map(({ version }) => version)),
 		history: await readHistory(db, goal.id),
-		spares: explainSpares(slots, atHand, filling).map(({ copy, quantity, reason }) => ({
-			quantity,
-			reason,
-			version: copyOf.get(copy)?.version ?? '',
-			quality: nameQuality(copyOf.get(copy) ?? {})
-		})),
+		spares: explainSpares(slots, atHand, filling).map(named),
+		unfit: explainUnfit(slots, atHand, filling).map(named),
 		binders: (await listBinders(db)).filter(({ goalId }) => goalId === goal.id)
 	};
 };

@@ -91,7 +91,8 @@
 	</section>
 {/each}
 
-<SpareList {releases} spares={data.spares} />
+<SpareList title="To spare" {releases} spares={data.spares} />
+<SpareList title="Not good enough to count" {releases} spares={data.unfit} />
 
 <footer class="mt-8 flex flex-wrap items-center gap-3 border-t border-base-300 pt-5">
 	{#each data.binders as { id, name } (id)}

@@ -3,6 +3,7 @@
 	import { parseVersionKey } from '$lib/core/checklist/version-key';
 
 	interface Props {
+		title: string;
 		releases: readonly Release[];
 		spares: readonly {
 			readonly version: string;
@@ -11,7 +12,7 @@
 			readonly reason: string;
 		}[];
 	}
-	let { releases, spares }: Props = $props();
+	let { title: heading, releases, spares }: Props = $props();
 	const cards = $derived(
 		new Map(
 			releases.flatMap((release) =>
@@ -39,8 +40,8 @@
 </script>
 
 {#if lines.length > 0}
-	<section class="mt-8" aria-labelledby="spares">
-		<h2 id="spares" class="mb-2">To spare</h2>
+	<section class="mt-8" aria-label={heading}>
+		<h2 class="mb-2">{heading}</h2>
 		<ul class="grid gap-x-8 lg:grid-cols-2">
 			{#each isWhole ? lines : lines.slice(0, SHOWN) as { number, title, finish, quantity, quality, reason }, i (i)}
 				<li class="flex flex-wrap items-baseline gap-x-3 border-b border-base-300 py-1">

@@ -1,7 +1,6 @@
 import { fail } from '@sveltejs/kit';
 import { match as isId } from '../../../params/id';
 import { HOLDING_COLUMNS } from '$lib/formats/holdings-columns';
-import { readHoldings } from '$lib/formats/read-holdings';
 import { theCollection } from '$lib/server/collection';
 import {
 	dropUnmatched,
@@ -9,6 +8,7 @@ import {
 	listUnmatched,
 	matchInCollection
 } from '$lib/server/holdings/import-holdings';
+import { readHoldingsFile } from '$lib/server/workers/read-file';
 import { settleRow } from '$lib/server/holdings/settle-row';
 
 const MOST_SHOWN = 100;
@@ -31,11 +31,12 @@ async function readForm(request: Request) {
 	const columns = form
 		.getAll('column')
 		.map((word) => HOLDING_COLUMNS.find((one) => one === word) ?? null);
-	const reading = await readHoldings(bytes, {
+	const choice = {
 		sheet: given('sheet'),
 		...(given('currency') ? { currency: given('currency').toUpperCase().slice(0, 3) } : {}),
 		...(columns.length > 0 ? { columns } : {})
-	});
+	};
+	const reading = await readHoldingsFile(bytes, choice, request.signal);
 	const names = form.getAll('set').map(String);
 	const chosen = form.getAll('release').map(String);
 	const choices = Object.fromEntries(names.map((name, i) => [name, chosen[i] ?? '']));

@@ -6,7 +6,7 @@ import { releaseChanges } from '$lib/core/checklist/replace-release';
 import { cardsOf, type Release } from '$lib/core/checklist/release';
 import type { Problem } from '$lib/core/problem';
 import { CSV_COLUMNS } from '$lib/formats/checklist-csv-columns';
-import { readChecklist, type TableReading } from '$lib/formats/read-checklist';
+import type { TableReading } from '$lib/formats/read-checklist';
 import { theCollection } from '$lib/server/collection';
 import {
 	findSameRelease,
@@ -14,6 +14,7 @@ import {
 	replacement,
 	replaceRelease
 } from '$lib/server/releases/import-release';
+import { readChecklistFile } from '$lib/server/workers/read-file';
 import { findOrphans } from '$lib/server/releases/save-release';
 
 /** The checklist a form brings: the file that was chosen, or else the text that was pasted. */
@@ -28,13 +29,14 @@ async function readForm(request: Request) {
 	const columns = form
 		.getAll('column')
 		.map((word) => CSV_COLUMNS.find((one) => one === word) ?? null);
-	const reading = await readChecklist(bytes, {
+	const choice = {
 		name: given('name'),
 		maker: given('maker'),
 		year: given('year'),
 		sheet: given('sheet'),
 		...(columns.length > 0 ? { columns } : {})
-	});
+	};
+	const reading = await readChecklistFile(bytes, choice, request.signal);
 	return { source: isChosen ? file.name : 'the pasted text', ...reading };
 }
 
@@ -120,6 +122,6 @@ export const actions = {
 			? await replaceRelease(collection, there.release.key, outcome.value, table !== null)
 			: await importRelease(collection, outcome.value);
 		if (!stored.ok) return refused(source, table, stored.problems, outcome.notes);
-		redirect(303, `/releases/${stored.value.key}`);
+		redirect(303, `/releases/${encodeURIComponent(stored.value.key)}`);
 	}
 };

@@ -26,6 +26,63 @@ describe('the doctor', () => {
 		).toEqual([]);
 	});
 
+	const two = (names: readonly string[]) =>
+		names.map((name) => ({ name, runs: [{ sections: ['base'], swatch: 'with' as const }] }));
+
+	test.each<[string, Partial<ReleaseDraft>]>([
+		[
+			'dual numbers leave no gap',
+			{
+				sections: [
+					{
+						name: 'Base',
+						cards: [
+							...cards(1, 4),
+							{ number: '5', otherNumbers: ['6'] },
+							{ number: '7/8' },
+							...cards(9, 12)
+						]
+					}
+				]
+			}
+		],
+		[
+			'an edition may begin where what it repeats does',
+			{
+				sections: [
+					{ name: 'Base', statedTotal: 6, cards: cards(101, 106) },
+					{ name: 'Late', cards: cards(11, 14) },
+					{ name: 'Foreign', kind: 'extra', edition: { of: ['late'] }, cards: [] }
+				]
+			}
+		],
+		[
+			'a total over sections that are not listed',
+			{ sections: [{ name: 'Stickers', kind: 'extra', statedTotal: 9, cards: cards(1, 9) }] }
+		],
+		[
+			'letters as numbers',
+			{ sections: [{ name: 'Acts', cards: 'ABCDIMVX'.split('').map((number) => ({ number })) }] }
+		],
+		['one level with a swatch', { parallels: two(['Red']) }]
+	])('says nothing of %s', (_, rest) => {
+		expect(examine(release(rest))).toEqual([]);
+	});
+
+	test('counts the odds of finishes into a pack, and a swatch once a card', () => {
+		const packed = release({
+			packTypes: [{ key: 'hobby', name: 'Hobby', cardsPerPack: 2 }],
+			sections: [{ name: 'Base', odds: { hobby: '1:1' }, cards: cards(1, 20) }],
+			parallels: [{ name: 'Red', runs: [{ sections: ['base'], odds: { hobby: '3:2' } }] }]
+		});
+		expect(examine(packed)).toMatchObject([
+			{ code: 'odds do not fit the pack', message: /2\.50 cards a pack, which holds 2/ }
+		]);
+		expect(examine(release({ parallels: two(['Red', 'Gold']) }))).toMatchObject([
+			{ code: 'swatch or not', message: /1–20 have a swatch in Red and in Gold/ }
+		]);
+	});
+
 	test.each<[string, Partial<ReleaseDraft>, string, RegExp, number]>([
 		[
 			'a gap',

@@ -1,5 +1,15 @@
 import { foldRuns } from '../fold-runs.ts';
-import { formatCardNumber, normalCardNumber, parseCardNumber, runStem } from '../card-number.ts';
+import {
+	formatCardNumber,
+	normalCardNumber,
+	parseCardNumber,
+	runStem,
+	type CardNumber
+} from '../card-number.ts';
+import { isNamed } from '../card-selector.ts';
+import { sortByCardNumber } from '../compare-card-numbers.ts';
+import { hasLetters } from '../letter-number.ts';
+import type { Section } from '../section.ts';
 import { numberingsOf, seriesOf, type NumberedCard, type Numbering } from '../numbering.ts';
 import type { Release } from '../release.ts';
 import type { Finding } from './finding.ts';
@@ -14,7 +24,7 @@ export function findNumberFaults(release: Release): readonly Finding[] {
 	return numberingsOf(release).flatMap((numbering) => {
 		const s = release.sections.findIndex(({ key }) => key === numbering.key);
 		return [
-			...findGaps(numbering, s),
+			...findGaps(release, numbering, s),
 			...findStrays(release, numbering),
 			...findRepeatedTitles(numbering, s),
 			...findTotal(numbering, s)
@@ -22,16 +32,47 @@ export function findNumberFaults(release: Release): readonly Finding[] {
 	});
 }
 
-function findGaps({ owner, cards }: Numbering, s: number): Finding[] {
+/** All numbers that cards bear, the second one of a dual number too, in order. */
+function bornBy(cards: readonly NumberedCard[]): readonly CardNumber[] {
+	const numbers = cards.flatMap(({ card }) =>
+		card.number === null ? [] : [card.number, ...card.otherNumbers].flatMap(singles)
+	);
+	return sortByCardNumber(
+		[...new Set(numbers)],
+		(number) => number,
+		() => 0
+	).map(parseCardNumber);
+}
+
+/** A dual number as the two it is: "5/6" is 5 and 6. */
+function singles(number: string): readonly string[] {
+	const parts = number.split(/[/&+]/).map((part) => part.trim());
+	return parts.every((part) => parseCardNumber(part).digits !== null) ? parts : [number];
+}
+
+/** Where the cards that an edition repeats begin: it may begin there too, however late that is. */
+function firstOfRepeated(release: Release, { edition }: Section): number | null {
+	if (!edition) return null;
+	const digits = release.sections
+		.filter(({ key }) => edition.of.includes(key))
+		.flatMap(({ cards }) => cards)
+		.filter((card) => !edition.without.some((name) => isNamed(card, name)))
+		.flatMap(({ number }) => parseCardNumber(number ?? '').digits ?? []);
+	return digits.length === 0 ? null : digits.reduce((least, each) => Math.min(least, each));
+}
+
+function findGaps(release: Release, { owner, cards }: Numbering, s: number): Finding[] {
 	const missing: string[] = [];
-	let before: ReturnType<typeof parseCardNumber> | null = null;
-	for (const { card } of cards) {
-		const number = parseCardNumber(card.number ?? '');
-		if (number.digits === null) continue;
+	let before: CardNumber | null = null;
+	const begins = firstOfRepeated(release, owner);
+	const areLetters = hasLetters(cards.map(({ card }) => card.number));
+	for (const number of bornBy(cards)) {
+		if (number.digits === null || (areLetters && number.roman)) continue;
 		const follows =
 			before !== null && runStem({ ...before, suffix: '' }) === runStem({ ...number, suffix: '' });
 		// A run may begin at 101; one that begins at 2 has lost its first card.
-		const begin = number.digits <= LATEST_BEGIN ? 1 : number.digits;
+		const isLate = number.digits > LATEST_BEGIN || number.digits === begins;
+		const begin = isLate ? number.digits : 1;
 		const from = follows ? (before?.digits ?? 0) + 1 : begin;
 		if (number.digits - from <= WIDEST_GAP) {
 			for (let digits = from; digits < number.digits; digits++) {
@@ -82,7 +123,9 @@ function findRepeatedTitles({ owner, cards }: Numbering, s: number): Finding[] {
 		// A panel bears the titles of its singles.
 		if (found.card.title === '' || found.card.panelOf.length > 0) continue;
 		const place = `${found.section.key} ${found.card.title.toLowerCase()}`;
-		byTitle.set(place, [...(byTitle.get(place) ?? []), found]);
+		const list = byTitle.get(place);
+		if (list) list.push(found);
+		else byTitle.set(place, [found]);
 	}
 	return [...byTitle.values()]
 		.filter((list) => list.length > 1)
@@ -99,7 +142,9 @@ function findRepeatedTitles({ owner, cards }: Numbering, s: number): Finding[] {
 function findTotal({ owner, cards }: Numbering, s: number): Finding[] {
 	const stated = owner.statedTotal;
 	if (stated === undefined) return [];
-	const listed = cards.filter(({ card, section }) => section.listed && card.panelOf.length === 0);
+	// A total over sections that the checklist card leaves out is meant of them all the same.
+	const counts = owner.listed ? ({ section }: NumberedCard) => section.listed : () => true;
+	const listed = cards.filter((found) => counts(found) && found.card.panelOf.length === 0);
 	if (listed.length === stated) return [];
 	const beyond = listed.filter(
 		({ card }) => (parseCardNumber(card.number ?? '').digits ?? 0) > stated

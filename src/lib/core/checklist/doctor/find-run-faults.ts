@@ -15,6 +15,7 @@ export function findRunFaults(release: Release): readonly Finding[] {
 		...findEmptyParallels(release, cards),
 		...findSteps(release),
 		...findSwatches(release, cards),
+		...findTwoSwatches(release, cards),
 		...findOdds(release)
 	];
 }
@@ -84,12 +85,39 @@ function findSwatches(release: Release, cards: readonly Found[]): Finding[] {
 	});
 }
 
+/** A card has its swatch on one level: two parallels that both say "with" speak of two swatches. */
+function findTwoSwatches(release: Release, cards: readonly Found[]): Finding[] {
+	const levels = release.parallels.filter(({ runs }) =>
+		runs.some(({ swatch }) => swatch === 'with')
+	);
+	if (levels.length < 2) return [];
+	const torn = new Map<string, { levels: readonly string[]; cards: Card[] }>();
+	for (const { section, card } of cards) {
+		const own = levels.filter((level) => runRuleFor(level, section, card)?.swatch === 'with');
+		if (own.length < 2) continue;
+		const names = own.map(({ name }) => name);
+		const known = torn.get(names.join('\n'));
+		if (known) known.cards.push(card);
+		else torn.set(names.join('\n'), { levels: names, cards: [card] });
+	}
+	return [...torn.values()].map(({ levels: names, cards: own }) => ({
+		code: 'swatch or not',
+		weight: 'wrong',
+		message: `${foldCards(own)} ${own.length === 1 ? 'has' : 'have'} a swatch in ${names.join(' and in ')}; a card has it on one level only`,
+		pointer: `/parallels/${release.parallels.findIndex(({ name }) => name === names[1])}/runs`,
+		cards: own.map(({ key }) => key)
+	}));
+}
+
 /** A pack cannot hold more cards than it holds. */
 function findOdds(release: Release): Finding[] {
 	return release.packTypes.flatMap(({ key, name, cardsPerPack }, t) => {
 		if (cardsPerPack === undefined) return [];
-		const share = release.sections
-			.flatMap(({ odds }) => odds)
+		const stated = [
+			...release.sections.flatMap(({ odds }) => odds),
+			...release.parallels.flatMap(({ runs }) => runs.flatMap((rule) => rule.odds ?? []))
+		];
+		const share = stated
 			.filter(({ packType }) => packType === key)
 			.reduce((sum, { cards, packs }) => sum + cards / packs, 0);
 		if (share <= cardsPerPack) return [];

@@ -12,7 +12,7 @@ import { slug } from '../slug.ts';
 import type { NumberRun, OutlineLine } from './outline.ts';
 import type { PlacedLine } from './parse-outline.ts';
 
-/** The most cards one run may make. */
+/** The most cards an outline may make. */
 const MOST_CARDS = 50_000;
 
 type SectionLine = PlacedLine & OutlineLine & { readonly kind: 'section' };
@@ -35,6 +35,22 @@ export function draftOfOutline(lines: readonly PlacedLine[]): {
 			remedy: 'Begin with: release Name, Maker, 1994'
 		});
 	}
+	for (const again of lines.filter((line) => line.kind === 'release' && line !== head)) {
+		problems.push({
+			line: again.line,
+			message: `the outline names a second release; line ${head?.line ?? 1} has the first`,
+			remedy: 'Write an outline for each.'
+		});
+	}
+	const cards = sectionLines.reduce((sum, line) => sum + cardsSaidBy(line), 0);
+	if (cards > MOST_CARDS) {
+		problems.push({
+			line: sectionLines[0]?.line ?? 1,
+			message: `the outline says ${cards} cards; at most ${MOST_CARDS} are made of one`,
+			remedy: 'Write shorter runs.'
+		});
+		return { draft: { release: headOf(head), sections: [] }, problems };
+	}
 	const keyOf = (name: string, line: number): string => {
 		const key = slug(name);
 		if (!sectionLines.some((section) => slug(section.name) === key)) {
@@ -50,11 +66,7 @@ export function draftOfOutline(lines: readonly PlacedLine[]): {
 	const packs = lines.filter((line) => line.kind === 'pack');
 	return {
 		draft: {
-			release: {
-				name: head?.name ?? 'Untitled',
-				maker: head?.maker ?? 'Unknown',
-				year: head?.year ?? '1900'
-			},
+			release: headOf(head),
 			packTypes: packs.map(({ name, cards, packs: count }) => ({
 				key: slug(name),
 				name,
@@ -69,6 +81,22 @@ export function draftOfOutline(lines: readonly PlacedLine[]): {
 		},
 		problems
 	};
+}
+
+function headOf(head: (PlacedLine & { readonly kind: 'release' }) | undefined) {
+	return {
+		name: head?.name ?? 'Untitled',
+		maker: head?.maker ?? 'Unknown',
+		year: head?.year ?? '1900'
+	};
+}
+
+/** How many cards a section line speaks of, before any is made. */
+function cardsSaidBy({ runs, count = 0 }: SectionLine): number {
+	return runs.reduce((sum, { from, to }) => {
+		const [low, high] = [from, to].map((number) => parseCardNumber(number).digits ?? 0);
+		return sum + Math.max(0, (high ?? 0) - (low ?? 0) + 1);
+	}, count);
 }
 
 function sectionOf(
@@ -226,9 +254,7 @@ function numbersOf(runs: readonly NumberRun[], line: number, problems: Problem[]
 				? `${from} and ${to} are not numbers of one run`
 				: count < 1
 					? `the range ${from}–${to} runs backwards`
-					: count > MOST_CARDS
-						? `the range ${from}–${to} has ${count} cards`
-						: null;
+					: null;
 		if (fault) {
 			problems.push({
 				line,

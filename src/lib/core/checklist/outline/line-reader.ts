@@ -1,16 +1,36 @@
 import type { Problem } from '../../problem.ts';
 
-/** Knows where in the outline a line stands. */
+/** A line of an outline as it is read, which knows where in the outline each part of it stands. */
 export interface Reader {
+	/** The line with single blanks: the grammar knows no others, and long runs of them cost nothing. */
+	readonly text: string;
 	/** Notes a problem with a part of the line; gives null, so that it can be returned. */
 	readonly wrong: (part: string, message: string, remedy: string) => null;
 }
 
+/** @param start where the line begins in the outline; @param number of the line, from 1 */
 export function readerOf(line: string, start: number, number: number, problems: Problem[]): Reader {
+	/** Where each character of the text stands in the line. */
+	const places: number[] = [];
+	let text = '';
+	for (let at = 0; at < line.length; at++) {
+		const isBlank = /\s/.test(line[at] ?? '');
+		if (isBlank && text.endsWith(' ')) continue;
+		text += isBlank ? ' ' : (line[at] ?? '');
+		places.push(at);
+	}
 	return {
+		text,
 		wrong(part, message, remedy) {
-			const at = start + Math.max(0, line.indexOf(part));
-			problems.push({ line: number, start: at, end: at + part.length, message, remedy });
+			const at = Math.max(0, text.indexOf(part));
+			const end = places[at + part.length - 1] ?? places[at] ?? 0;
+			problems.push({
+				line: number,
+				start: start + (places[at] ?? 0),
+				end: start + end + 1,
+				message,
+				remedy
+			});
 			return null;
 		}
 	};

@@ -86,7 +86,7 @@ describe('problems are named with line and place', () => {
 		['a word of a section', 'base B: 1-9, 3 pages', 2, /not understood of a section/],
 		['a range backwards', 'base B: 9-1', 2, /runs backwards/],
 		['mixed prefixes', 'base B: A1-B9', 2, /not numbers of one run/],
-		['an endless range', 'base B: 1-999999', 2, /has 999999 cards/],
+		['an endless range', 'base B: 1-999999', 2, /says 999999 cards/],
 		['a parent that is not there', 'subset S in Nix: 1-2', 2, /no section "Nix"/],
 		[
 			'a subset beyond its parent',
@@ -110,10 +110,41 @@ describe('problems are named with line and place', () => {
 		if (!/variant/.test(_)) expect(problems[0]?.line).toBe(line);
 	});
 
+	test.each<[string, string, number, RegExp]>([
+		['two releases', 'release S, M, 1995\nbase B: 1-9', 2, /second release; line 1/],
+		['a run of none', 'base B: 1-9\nparallel P: B /0', 3, /print run of 0/],
+		['a section of none', 'base B: 1-9, /0', 2, /print run of 0/],
+		['one card too many', 'base B: 1-50001', 2, /says 50001 cards; at most 50000/],
+		['the same without numbers', 'insert B: 50001 cards', 2, /says 50001 cards/],
+		['the same over sections', 'base B: 1-30000\ninsert C: 1-30000', 2, /says 60000 cards/],
+		['backwards', 'base B: 5-1', 2, /5–1 runs backwards/]
+	])('%s: the right words', (_, lines, line, message) => {
+		const { problems } = readOutline(`release R, M, 1994\n${lines}`);
+		expect(problems.map((problem) => problem.message).join('\n')).toMatch(message);
+		expect(problems[0]?.line).toBe(line);
+	});
+
+	test.each([
+		['blanks in a section', `base ${' '.repeat(180_000)}B in ${' '.repeat(1000)}C`],
+		['blanks in a list', `base B: 1${' '.repeat(180_000)}2`],
+		['blanks in a variant', `error ${' and'.repeat(40_000)}: x`],
+		['strokes', `parallel P: ${'/ '.repeat(90_000)}`],
+		['many runs', `base B: ${'1-50000, '.repeat(20_000)}`]
+	])('a line as long as an outline may be is answered at once: %s', (_, line) => {
+		const begun = performance.now();
+		expect(
+			readOutline(`release R, M, 1994\n${line}`.slice(0, 200_000)).problems.length
+		).toBeGreaterThan(0);
+		expect(performance.now() - begun).toBeLessThan(10_000);
+	});
+
 	test('a part of a line is marked in the text', () => {
 		const text = 'release R, M, 1994\nbase B: 1-9, nonsense, 11';
 		const { problems } = parseOutline(text);
 		expect(problems.map(({ start, end }) => text.slice(start, end))).toEqual(['nonsense']);
+		const wide = 'release R, M, 1994\nbase B:   1-9,    odd   words,  11';
+		const { problems: found } = parseOutline(wide);
+		expect(found.map(({ start, end }) => wide.slice(start, end))).toEqual(['odd   words']);
 	});
 
 	test('without a release line it says so, and for all texts it answers', () => {

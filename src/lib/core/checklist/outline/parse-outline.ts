@@ -1,7 +1,7 @@
 import type { Problem } from '../../problem.ts';
 import { readerOf, type Reader } from './line-reader.ts';
 import type { OutlineLine, RunTarget } from './outline.ts';
-import { partsOf, readRun, readRuns } from './read-runs.ts';
+import { isPrintRun, partsOf, readRun, readRuns } from './read-runs.ts';
 import { readSection } from './read-section-line.ts';
 import { VARIANT_KIND_NAMES, type VariantKindName } from '../variant.ts';
 
@@ -38,13 +38,14 @@ export function parseOutline(text: string): ParsedOutline {
 		start += raw.length + 1;
 		if (trimmed === '') return;
 		const reader = readerOf(trimmed, at, i + 1, problems);
-		const line = readLine(trimmed, reader);
+		const line = readLine(reader);
 		if (line) lines.push({ ...line, line: i + 1 });
 	});
 	return { lines, problems };
 }
 
-function readLine(text: string, reader: Reader): OutlineLine | null {
+function readLine(reader: Reader): OutlineLine | null {
+	const { text } = reader;
 	if (text.startsWith('#')) return { kind: 'comment', text: text.slice(1).trim() };
 	const colon = text.indexOf(':');
 	const head = (colon < 0 ? text : text.slice(0, colon)).trim();
@@ -125,18 +126,23 @@ function readParallel(name: string, tail: string, reader: Reader): OutlineLine |
 			'the parallel has no name',
 			'Write: parallel Silver: Base /120'
 		);
-	const targets = partsOf(tail).map((part): RunTarget => {
+	const targets = partsOf(tail).flatMap((part): readonly RunTarget[] => {
 		const isExcluded = /^not\s+/i.test(part);
-		const [, what = '', run] =
-			/^(.*?)(?:\s*\/\s*([1-9]\d{0,7}))?$/.exec(part.replace(/^not\s+/i, '')) ?? [];
+		const { what, run } = splitRun(part.replace(/^not\s+/i, ''));
+		if (run !== undefined && !isPrintRun(run)) {
+			reader.wrong(part, `a print run of ${run || 'nothing'} is none`, 'Write it as Base /120.');
+			return [];
+		}
 		const numbers = readRun(what);
-		return {
-			...(numbers ? { run: numbers } : /^all$/i.test(what) ? {} : { section: what }),
-			isExcluded,
-			...(run ? { printRun: Number(run) } : {})
-		};
+		return [
+			{
+				...(numbers ? { run: numbers } : /^all$/i.test(what) ? {} : { section: what }),
+				isExcluded,
+				...(run ? { printRun: Number(run) } : {})
+			}
+		];
 	});
-	if (targets.length === 0) {
+	if (partsOf(tail).length === 0) {
 		return reader.wrong(
 			name,
 			`${name} does not say of what it was made`,
@@ -144,6 +150,13 @@ function readParallel(name: string, tail: string, reader: Reader): OutlineLine |
 		);
 	}
 	return { kind: 'parallel', name, targets };
+}
+
+/** "Base /120": what it is made of, and the digits behind the stroke. */
+function splitRun(part: string): { readonly what: string; readonly run?: string } {
+	const at = part.lastIndexOf('/');
+	const run = part.slice(at + 1).trim();
+	return at >= 0 && /^\d*$/.test(run) ? { what: part.slice(0, at).trim(), run } : { what: part };
 }
 
 function readVariant(match: RegExpExecArray, tail: string, reader: Reader): OutlineLine | null {

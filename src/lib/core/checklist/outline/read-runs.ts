@@ -9,6 +9,11 @@ export function partsOf(list: string): string[] {
 		.filter(Boolean);
 }
 
+/** Whether digits are a print run: from 1, at most eight of them. */
+export function isPrintRun(digits: string): boolean {
+	return /^[1-9]\d{0,7}$/.test(digits);
+}
+
 /** Several runs of card numbers; null where one of them is none. */
 export function readRuns(list: string): readonly NumberRun[] | null {
 	const runs = list.split(/\s*[,+]\s*|\s+and\s+/).map(readRun);

@@ -1,7 +1,7 @@
 import { parseOdds, type SectionKind } from '../section.ts';
 import type { Reader } from './line-reader.ts';
 import type { NumberRun, OutlineLine, SectionOptions } from './outline.ts';
-import { partsOf, readRun } from './read-runs.ts';
+import { isPrintRun, partsOf, readRun } from './read-runs.ts';
 
 /** A section with its name and, behind the colon, what is said of it. */
 export function readSection(
@@ -36,7 +36,7 @@ function readOptions(tail: string, reader: Reader): SectionOptions | null {
 	} = {};
 	for (const part of partsOf(tail)) {
 		const [, count] = /^([1-9]\d{0,4}) cards?$/i.exec(part) ?? [];
-		const [, printRun] = /^\/\s*([1-9]\d{0,7})$/.exec(part) ?? [];
+		const [, printRun] = /^\/\s*(\d+)$/.exec(part) ?? [];
 		const [, stated] = /^stated ([1-9]\d{0,4})$/i.exec(part) ?? [];
 		const [, columns, rows] = /^grid ([1-9]\d?)\s*x\s*([1-9]\d?)$/i.exec(part) ?? [];
 		const [, strip] = /^strip ([1-9]\d?)$/i.exec(part) ?? [];
@@ -45,7 +45,9 @@ function readOptions(tail: string, reader: Reader): SectionOptions | null {
 		const leftRun = left ? readRun(left) : null;
 		const run = readRun(part);
 		if (count) rest.count = Number(count);
-		else if (printRun) rest.printRun = Number(printRun);
+		else if (printRun && !isPrintRun(printRun)) {
+			reader.wrong(part, `a print run of ${printRun} is none`, 'Write it as /500.');
+		} else if (printRun) rest.printRun = Number(printRun);
 		else if (stated) rest.statedTotal = Number(stated);
 		else if (columns && rows) rest.grid = { columns: Number(columns), rows: Number(rows) };
 		else if (strip) rest.strip = Number(strip);

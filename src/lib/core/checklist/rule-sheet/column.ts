@@ -1,6 +1,6 @@
 import { bad, good, type Outcome } from '../../problem.ts';
 import { formatListCell, parseListCell } from '../list-cell.ts';
-import { slug } from '../slug.ts';
+import { plainName } from '../slug.ts';
 
 export interface NamedKey {
 	readonly key: string;
@@ -121,7 +121,7 @@ export function readNames(text: string, things: readonly NamedKey[]): Outcome<re
 	const keyOf = (entry: string) =>
 		things.find(({ key }) => key === entry)?.key ??
 		things.find(({ name }) => name === entry)?.key ??
-		things.find(({ name }) => slug(name) === slug(entry))?.key;
+		things.find(({ name }) => plainName(name) === plainName(entry))?.key;
 	const entries = parseListCell(text);
 	const strange = entries.filter((entry) => keyOf(entry) === undefined);
 	if (strange.length === 0) return good(entries.flatMap((entry) => keyOf(entry) ?? []));

@@ -17,6 +17,10 @@ export const dividers = sqliteTable(
 		label: text().notNull(),
 		/** The set behind it; null: strays, or cards of several. */
 		releaseId: integer().references(() => releases.id),
+		/** The year whose strays stand behind it; null: a set, or what a person put there. Not its label, which may be any. */
+		straysOf: text(),
+		/** Of what a person put there, and goes on in another row: the divider where it begins. */
+		partOf: integer(),
 		/** When what stands there was last compared with what is recorded (ISO 8601). */
 		checkedAt: text()
 	},

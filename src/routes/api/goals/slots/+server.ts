@@ -14,5 +14,8 @@ export const POST: RequestHandler = async ({ request }) => {
 		body.value.release,
 		body.value.rules
 	);
-	return counted ? json(counted) : problemResponse(404, 'This release is not in the collection.');
+	if (!counted) return problemResponse(404, 'This release is not in the collection.');
+	return counted.ok
+		? json(counted.value)
+		: problemResponse(400, 'Such a goal cannot be set.', counted.problems);
 };

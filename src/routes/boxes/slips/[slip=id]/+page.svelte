@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { resolve } from '$app/paths';
 	import type { SubmitFunction } from '@sveltejs/kit';
+	import { nameGap } from '$lib/core/boxes/slip-walk';
 	import { countOf, formatCount } from '$lib/ui/numerals';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import SlipStep from './SlipStep.svelte';
@@ -10,6 +11,11 @@
 	const { slip, placeless, left } = $derived(data);
 	const isPull = $derived(slip.sort === 'pull');
 	const [now, ...next] = $derived(data.todo);
+	/** "Long box 4, row 2, Harbour Lights 1994: after 112, before 118"; a box that bears its set's name is named once. */
+	const placeLine = (place: NonNullable<(typeof next)[number]['place']>) =>
+		`${[place.box, `row ${place.row}`, place.divider]
+			.filter((word, i, all) => all.indexOf(word) === i)
+			.join(', ')}: ${nameGap(place)}`;
 	let big = $state<HTMLElement>();
 	/** The step that is done goes; the hand stays on the same button. */
 	const onAnswer: SubmitFunction =
@@ -79,9 +85,7 @@
 						? ` × ${quantity}`
 						: ''}
 					<span class="block text-sm quiet"
-						>{place?.box}, row {place?.row}, {place?.divider}{state === 'skipped'
-							? ' · skipped'
-							: ''}</span
+						>{place ? placeLine(place) : ''}{state === 'skipped' ? ' · skipped' : ''}</span
 					>
 				</li>
 			{/each}

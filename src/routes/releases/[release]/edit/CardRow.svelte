@@ -52,6 +52,7 @@
 			autocomplete="off"
 		/>
 	{/each}
-	{#if row.marks.length > 0}<span class="col-start-3 text-sm quiet">{row.marks.join(', ')}</span
+	{#if row.marks.length > 0}<span class="col-start-3 text-sm quiet"
+			>Marked {row.marks.join(', ')}</span
 		>{/if}
 </div>

@@ -2,10 +2,14 @@
 	import { HOLDER_KINDS } from '$lib/core/boxes/holder-kind';
 	import { CONDITIONS, GRADES } from '$lib/core/goal/condition';
 	import { COPY_STATUSES, type CopyRecord } from '$lib/core/goal/copy-record';
-	import { formatMinor, toMinor } from '$lib/core/worth/money';
+	import type { Problem } from '$lib/core/problem';
+	import { parseAmount } from '$lib/core/worth/amount';
+	import { formatMinor } from '$lib/core/worth/minor-units';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import type { CopyDesk } from './copy-desk.svelte';
 
+	/** ISO 4217: no currency is involved. */
+	const NO_CURRENCY = 'XXX';
 	interface Field {
 		readonly name: string;
 		readonly label: string;
@@ -44,16 +48,29 @@
 		{ name: 'acquiredOn', label: 'Got it on', value: copy.acquiredOn, type: 'date' }
 	] as const satisfies readonly Field[]);
 
-	/** The form as fields; what is empty is taken away. */
+	/** The form as fields; what is empty is taken away, and what is not understood is a problem. */
 	function fieldsOf(form: FormData) {
 		const text = (name: string) => String(form.get(name) ?? '').trim() || null;
 		const number = (name: string) => (text(name) === null ? null : Number(text(name)));
-		const money = text('currency')?.toUpperCase() ?? null;
-		const minor = (name: string) => {
-			const typed = number(name);
-			return typed === null || Number.isNaN(typed) ? null : toMinor(typed, money ?? '');
+		const problems: Problem[] = [];
+		let money = text('currency')?.toUpperCase() ?? null;
+		const minor = (field: 'cost' | 'value') => {
+			const typed = text(field);
+			if (typed === null) return null;
+			const amount = parseAmount(typed, money);
+			// A number without any currency goes to the server, which asks for one with all else it finds.
+			const bare = money === null ? parseAmount(typed, NO_CURRENCY) : amount;
+			if (!amount.ok && bare.ok && money === null) return bare.value.minor;
+			if (!amount.ok) {
+				problems.push(...amount.problems.map((problem) => ({ ...problem, field })));
+				return null;
+			}
+			// What one amount says of the currency holds for the other.
+			money = amount.value.currency;
+			return amount.value.minor;
 		};
-		return {
+		const [costMinor, valueMinor] = [minor('cost'), minor('value')];
+		const fields = {
 			quantity: number('quantity') ?? 1,
 			condition: text('condition'),
 			grade: text('grade') === 'authentic' ? null : number('grade'),
@@ -69,19 +86,21 @@
 				.map((one) => one.trim())
 				.filter(Boolean),
 			status: text('status') ?? 'kept',
-			costMinor: minor('cost'),
-			valueMinor: minor('value'),
+			costMinor,
+			valueMinor,
 			currency: money,
 			valueSource: text('valueSource'),
 			valueOn: text('valueOn'),
 			acquiredOn: text('acquiredOn'),
 			note: text('note')
 		};
+		return { fields, problems };
 	}
 
 	function onsubmit(event: SubmitEvent & { currentTarget: HTMLFormElement }) {
 		event.preventDefault();
-		void desk.save(copy.id, fieldsOf(new FormData(event.currentTarget)));
+		const { fields, problems } = fieldsOf(new FormData(event.currentTarget));
+		void desk.save(copy.id, fields, problems);
 	}
 </script>
 
@@ -126,6 +145,7 @@
 				value={value ?? ''}
 				maxlength="200"
 				autocomplete="off"
+				aria-invalid={desk.problems.some(({ field }) => field === name) || undefined}
 				{...more}
 			/></label
 		>

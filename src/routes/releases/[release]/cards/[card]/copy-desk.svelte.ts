@@ -34,7 +34,13 @@ export function createCopyDesk() {
 			const outcome = await change('POST', '/api/copies', { version, fields: { quantity: 1 } });
 			if (outcome.ok) open = outcome.value.id;
 		},
-		async save(id: number, fields: object) {
+		/** Saves a form; with a field that was not understood nothing is sent, and what was typed stays. */
+		async save(id: number, fields: object, misread: readonly Problem[]) {
+			if (misread.length > 0) {
+				problems = misread;
+				notes = [];
+				return;
+			}
 			const outcome = await change('PUT', `/api/copies/${id}`, { fields });
 			if (outcome.ok) open = null;
 		},

@@ -1,0 +1,27 @@
+/**
+ * Decimal places of a currency, as ISO 4217 lists them (the platform's copy of it): 2 for EUR, 0 for
+ * JPY, 3 for KWD; 2 where the code is not known.
+ */
+export function minorDigits(currency: string): number {
+	let digits = known.get(currency);
+	if (digits === undefined) {
+		digits = /^[A-Z]{3}$/.test(currency) ? digitsOf(currency) : 2;
+		known.set(currency, digits);
+	}
+	return digits;
+}
+
+const known = new Map<string, number>();
+
+function digitsOf(currency: string): number {
+	return (
+		new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions()
+			.maximumFractionDigits ?? 2
+	);
+}
+
+/** Minor units as a plain number with the currency's decimals: 1250 EUR → "12.50". */
+export function formatMinor(minor: number, currency: string): string {
+	const digits = minorDigits(currency);
+	return (minor / 10 ** digits).toFixed(digits);
+}

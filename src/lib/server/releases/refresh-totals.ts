@@ -1,0 +1,84 @@
+import { count, eq, inArray, isNull, sum } from 'drizzle-orm';
+import { cardsOf } from '../../core/checklist/release.ts';
+import { chunks } from '../database/chunks.ts';
+import type { Reader, Transaction } from '../database/open.ts';
+import {
+	cards,
+	copies,
+	parallels,
+	releases,
+	releaseTotals,
+	sections
+} from '../database/tables/index.ts';
+import { loadReleases } from './load-release.ts';
+
+/** Works out anew what lists show of some releases; those that are gone are passed over. */
+export async function refreshTotals(tx: Transaction, releaseIds: readonly number[]): Promise<void> {
+	for (const ids of chunks([...new Set(releaseIds)], 500)) {
+		const there = await tx
+			.select({ id: releases.id })
+			.from(releases)
+			.where(inArray(releases.id, [...ids]));
+		const counted = await countsOf(
+			tx,
+			there.map(({ id }) => id)
+		);
+		for (const { id } of there) {
+			const totals = counted(id);
+			await tx
+				.insert(releaseTotals)
+				.values({ releaseId: id, ...totals })
+				.onConflictDoUpdate({ target: releaseTotals.releaseId, set: totals });
+		}
+	}
+}
+
+async function countsOf(tx: Reader, ids: readonly number[]) {
+	const some = [...ids];
+	const rows = {
+		cards: await tx
+			.select({ id: cards.releaseId, count: count() })
+			.from(cards)
+			.where(inArray(cards.releaseId, some))
+			.groupBy(cards.releaseId),
+		parallels: await tx
+			.select({ id: parallels.releaseId, count: count() })
+			.from(parallels)
+			.where(inArray(parallels.releaseId, some))
+			.groupBy(parallels.releaseId),
+		owned: await tx
+			.select({ id: copies.releaseId, count: sum(copies.quantity).mapWith(Number) })
+			.from(copies)
+			.where(inArray(copies.releaseId, some))
+			.groupBy(copies.releaseId)
+	};
+	const byId = (list: readonly { readonly id: number; readonly count: number }[]) =>
+		new Map(list.map((row) => [row.id, row.count]));
+	const [own, made, owned] = [byId(rows.cards), byId(rows.parallels), byId(rows.owned)];
+	const editions = await tx
+		.select({ id: sections.releaseId, edition: sections.edition })
+		.from(sections)
+		.where(inArray(sections.releaseId, some));
+	const withRules = editions.flatMap(({ id, edition }) => (edition === null ? [] : [id]));
+	const whole = new Map(
+		(await loadReleases(tx, [...new Set(withRules)])).map(({ id, release }) => [
+			id,
+			cardsOf(release).length
+		])
+	);
+	return (id: number) => ({
+		cards: whole.get(id) ?? own.get(id) ?? 0,
+		parallels: made.get(id) ?? 0,
+		owned: owned.get(id) ?? 0
+	});
+}
+
+/** Releases of a collection made before there were totals: counted once, when it is opened. */
+export async function releasesWithoutTotals(db: Reader): Promise<readonly number[]> {
+	const rows = await db
+		.select({ id: releases.id })
+		.from(releases)
+		.leftJoin(releaseTotals, eq(releaseTotals.releaseId, releases.id))
+		.where(isNull(releaseTotals.releaseId));
+	return rows.map(({ id }) => id);
+}

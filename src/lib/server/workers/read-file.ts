@@ -1,0 +1,34 @@
+import { bad } from '../../core/problem.ts';
+import type { ChecklistReading, TableChoice } from '../../formats/read-checklist.ts';
+import type { HoldingsChoice, HoldingsReading } from '../../formats/read-holdings.ts';
+import { runTask, TooMuch } from './run-task.ts';
+
+/** Reads a checklist file in a worker; one that takes too long or too much memory is a problem like others. */
+export async function readChecklistFile(
+	bytes: Uint8Array,
+	choice: TableChoice,
+	signal: AbortSignal
+): Promise<ChecklistReading> {
+	return runTask('readChecklist', { bytes, choice }, signal).catch(givenUp);
+}
+
+/** The same for a list of holdings. */
+export async function readHoldingsFile(
+	bytes: Uint8Array,
+	choice: HoldingsChoice,
+	signal: AbortSignal
+): Promise<HoldingsReading> {
+	return runTask('readHoldings', { bytes, choice }, signal).catch(givenUp);
+}
+
+function givenUp(error: unknown) {
+	if (!(error instanceof TooMuch)) throw error;
+	const why = {
+		time: 'the file takes too long to read',
+		memory: 'the file takes too much memory to read',
+		busy: 'too many files are being read',
+		gone: 'the upload was broken off'
+	}[error.why];
+	const remedy = error.why === 'busy' ? 'Try again in a moment.' : 'Split it into smaller files.';
+	return { outcome: bad([{ message: why, remedy }]), table: null };
+}

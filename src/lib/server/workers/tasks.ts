@@ -1,0 +1,55 @@
+import { compute } from '../compute/registry.ts';
+import type { Problem } from '../../core/problem.ts';
+import { readChecklist, type TableChoice } from '../../formats/read-checklist.ts';
+import { readHoldings, type HoldingsChoice } from '../../formats/read-holdings.ts';
+
+/** What a computation answered: its value as JSON, or why there is none. */
+export type Computed =
+	| { readonly kind: 'done'; readonly json: string }
+	| { readonly kind: 'unreadable'; readonly reason: string }
+	| { readonly kind: 'invalid'; readonly problems: readonly Problem[] };
+
+/**
+ * What workers do. Arguments and answers are copied from thread to thread, so they are plain data.
+ * Bodies are read and answers written here as well: both take as long as many a computation.
+ */
+export const TASKS = {
+	compute({ name, bytes }: { readonly name: string; readonly bytes: Uint8Array }): Computed {
+		const body = parseJson(bytes);
+		if (!body.ok) return { kind: 'unreadable', reason: body.reason };
+		const answer = compute(name, body.value);
+		if (answer.kind === 'unknown') throw new RangeError(`compute: there is no "${name}"`);
+		return answer.kind === 'done'
+			? { kind: 'done', json: JSON.stringify(answer.value) }
+			: { kind: 'invalid', problems: answer.problems };
+	},
+	readChecklist: ({
+		bytes,
+		choice
+	}: {
+		readonly bytes: Uint8Array;
+		readonly choice: TableChoice;
+	}) => readChecklist(bytes, choice),
+	readHoldings: ({
+		bytes,
+		choice
+	}: {
+		readonly bytes: Uint8Array;
+		readonly choice: HoldingsChoice;
+	}) => readHoldings(bytes, choice)
+} as const;
+
+export type Tasks = typeof TASKS;
+export type TaskName = keyof Tasks;
+
+function parseJson(
+	bytes: Uint8Array
+):
+	{ readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly reason: string } {
+	try {
+		const text = new TextDecoder('utf-8', { fatal: true }).decode(bytes);
+		return { ok: true, value: JSON.parse(text) as unknown };
+	} catch (error) {
+		return { ok: false, reason: error instanceof Error ? error.message : '' };
+	}
+}
