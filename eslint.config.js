@@ -45,7 +45,6 @@ export default ts.config(
 		rules: { 'svelte/prefer-svelte-reactivity': 'off' },
 		languageOptions: {
 			parserOptions: {
-				projectService: true,
 				extraFileExtensions: ['.svelte'],
 				parser: ts.parser,
 				svelteConfig

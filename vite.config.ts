@@ -8,6 +8,10 @@ export default defineConfig({
 		include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
 		expect: { requireAssertions: true },
 		environment: 'node',
+		// Modules hold no state of a test: they are loaded once a worker.
+		isolate: false,
+		// By default Vitest leaves a core free, which halves it on two.
+		maxWorkers: '100%',
 		// Properties run hundreds of cases; a busy machine may need its time.
 		testTimeout: 30_000,
 		reporters: ['default', ['json', { outputFile: 'reports/unit.json' }]]

@@ -2,14 +2,16 @@
 	import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
 	import '@fontsource-variable/literata/wght.css';
 	import './layout.css';
-	import type { Component } from 'svelte';
+	import { onMount, type Component } from 'svelte';
 	import { goto, invalidateAll } from '$app/navigation';
 	import { resolve } from '$app/paths';
 	import { page } from '$app/state';
 	import History from '@lucide/svelte/icons/history';
 	import Keyboard from '@lucide/svelte/icons/keyboard';
 	import Search from '@lucide/svelte/icons/search';
+	import { createTurns } from '$lib/ui/in-turn';
 	import { send } from '$lib/ui/send';
+	import { holdKeysUntil, playEarlyInput } from '$lib/ui/shell/early-input';
 	import JournalStrip from '$lib/ui/shell/JournalStrip.svelte';
 	import KeyHelp from '$lib/ui/shell/KeyHelp.svelte';
 	import Sidebar from '$lib/ui/shell/Sidebar.svelte';
@@ -17,23 +19,18 @@
 
 	let { data, children } = $props();
 	let helpOpen = $state(false);
-	let busy = $state(false);
 	/** What undo or redo did; it stands until something else happens. */
 	let told = $state({ text: '', at: '' });
 	const journalAt = $derived(`${data.undo?.id ?? ''} ${data.redo?.id ?? ''}`);
 	const message = $derived(told.at === journalAt ? told.text : '');
 
 	/** Keys may come faster than steps are taken back: each waits for the one before it. */
-	let moves = Promise.resolve();
-	function move(direction: 'undo' | 'redo') {
-		moves = moves.then(() => takeStep(direction));
-	}
+	const inTurn = createTurns();
+	const move = (direction: 'undo' | 'redo') => inTurn(() => takeStep(direction));
 
 	async function takeStep(direction: 'undo' | 'redo') {
-		busy = true;
 		const outcome = await send<{ label: string }>('POST', `/api/journal/${direction}`);
 		await invalidateAll();
-		busy = false;
 		const text = outcome.ok
 			? `${direction === 'undo' ? 'Undone' : 'Done again'}: ${outcome.value.label}`
 			: (outcome.problems[0]?.message ?? '');
@@ -41,17 +38,27 @@
 	}
 
 	/** The entry line comes over the view that is open; its code is fetched when it is first asked for. */
-	let EntryDialog = $state<Component<{ releaseKey: string | null; close: () => void }> | null>(
-		null
-	);
+	let EntryDialog = $state<Component<{
+		releaseKey: string | null;
+		onReady: () => void;
+		close: () => void;
+	}> | null>(null);
 	let isEntering = $state(false);
 	const releaseHere = $derived(
 		(page.data as { release?: { key?: string } | null }).release?.key ?? null
 	);
-	async function openEntryLine() {
+	/** Said when the entry line can be typed into, or tells why not. */
+	let onEntryReady = $state(() => {});
+	function openEntryLine() {
+		const ready = new Promise<void>((resolve) => (onEntryReady = resolve));
+		void holdKeysUntil(showEntryLine().then(() => ready));
+	}
+	async function showEntryLine() {
 		EntryDialog ??= (await import('$lib/ui/entry-line/EntryDialog.svelte')).default;
 		isEntering = true;
 	}
+
+	onMount(playEarlyInput);
 
 	function isTyping(target: EventTarget | null): boolean {
 		return (
@@ -78,7 +85,7 @@
 			event.preventDefault();
 			const line = document.getElementById('entry-line');
 			if (line) line.focus();
-			else void openEntryLine();
+			else openEntryLine();
 		}
 	}
 </script>
@@ -94,7 +101,6 @@
 		<JournalStrip
 			undoLabel={data.undo?.label ?? null}
 			redoLabel={data.redo?.label ?? null}
-			{busy}
 			{message}
 			{move}
 		/>
@@ -121,6 +127,6 @@
 	<main id="main" class="mx-auto max-w-6xl px-4 sm:px-8">{@render children()}</main>
 </div>
 {#if isEntering && EntryDialog}
-	<EntryDialog releaseKey={releaseHere} close={() => (isEntering = false)} />
+	<EntryDialog releaseKey={releaseHere} onReady={onEntryReady} close={() => (isEntering = false)} />
 {/if}
 <KeyHelp pathname={page.url.pathname} bind:open={helpOpen} />

@@ -5,8 +5,6 @@
 	import { countOf, formatMoment } from '$lib/ui/numerals';
 
 	let { data } = $props();
-	/** The release whose goals come first is logged most likely. */
-	const logPath = (key: string) => resolve(`/log?release=${encodeURIComponent(key)}`);
 </script>
 
 <svelte:head><title>Desk · Jade Binder</title></svelte:head>
@@ -37,9 +35,15 @@
 							Next: <strong class="font-semibold">{goal.next.name}</strong>, {goal.next.left} to go<span
 								class="quiet">{goal.next.left <= 24 ? `: ${goal.next.text}` : ''}</span
 							>
-							· <a class="prose-link" href={logPath(goal.releaseKey)}>log</a>
+							·
+							<a
+								class="prose-link"
+								href={resolve(`/log?release=${encodeURIComponent(goal.releaseKey)}`)}>log</a
+							>
 						{:else}
-							Nothing of it is here yet. <a class="prose-link" href={logPath(goal.releaseKey)}
+							Nothing of it is here yet. <a
+								class="prose-link"
+								href={resolve(`/log?release=${encodeURIComponent(goal.releaseKey)}`)}
 								>Log the first cards</a
 							>
 						{/if}

@@ -20,7 +20,17 @@ export function createOwnedBook({ owned, condition }: OwnedBookOptions) {
 		new Map([...owned(), ...onTheWay.map(({ version, quantity }) => [version, quantity] as const)])
 	);
 
+	/** Shows changes until the server has answered and its own figures are there. */
+	async function showUntil<Answer>(wanted: readonly Wanted[], answer: Promise<Answer>) {
+		onTheWay = [...onTheWay, ...wanted];
+		const outcome = await answer;
+		await refreshCopies();
+		onTheWay = onTheWay.filter((change) => !wanted.includes(change));
+		return outcome;
+	}
+
 	return {
+		showUntil,
 		get owned(): ReadonlyMap<string, number> {
 			return shown;
 		},
@@ -31,15 +41,13 @@ export function createOwnedBook({ owned, condition }: OwnedBookOptions) {
 		async setOwned(wanted: readonly Wanted[]) {
 			const release = parseVersionKey(wanted[0]?.version ?? '')?.release;
 			if (release === undefined) return;
-			onTheWay = [...onTheWay, ...wanted];
 			const word = condition?.();
-			const outcome = await send('PUT', `/api/releases/${release}/owned`, {
+			const answer = send('PUT', `/api/releases/${release}/owned`, {
 				changes: wanted,
 				...(word ? { condition: word } : {})
 			});
+			const outcome = await showUntil(wanted, answer);
 			problems = outcome.ok ? [] : outcome.problems;
-			await refreshCopies();
-			onTheWay = onTheWay.filter((change) => !wanted.includes(change));
 		}
 	};
 }

@@ -87,7 +87,6 @@
 <EntryLine
 	bind:line={book.line}
 	reading={book.reading}
-	busy={book.busy}
 	apply={() => book.applyLine()}
 	completions={book.completions}
 />

@@ -1,11 +1,17 @@
 <script lang="ts">
-	import { onMount } from 'svelte';
+	import { onMount, tick } from 'svelte';
 	import { resolve } from '$app/paths';
 	import ProblemList from '../ProblemList.svelte';
 	import EntryPane, { type EntryGround } from './EntryPane.svelte';
 
 	/** The entry line over any view: opened by a key, closed by Escape. */
-	let { releaseKey, close }: { releaseKey: string | null; close: () => void } = $props();
+	interface Props {
+		releaseKey: string | null;
+		/** Called when the line can be typed into, or says why not. */
+		onReady: () => void;
+		close: () => void;
+	}
+	let { releaseKey, onReady, close }: Props = $props();
 	let dialog: HTMLDialogElement;
 	let ground = $state.raw<EntryGround | null>(null);
 	let failed = $state('');
@@ -14,11 +20,13 @@
 		const response = await fetch(resolve('/api/releases/[release]/entry', { release: key }));
 		if (response.ok) ground = (await response.json()) as EntryGround;
 		else failed = 'There is no release to log against yet.';
+		await tick();
+		onReady();
 	}
 
 	onMount(() => {
 		dialog.showModal();
-		void load(releaseKey ?? '-');
+		load(releaseKey ?? '-').catch(onReady);
 	});
 </script>
 

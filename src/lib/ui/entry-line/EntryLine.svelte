@@ -7,12 +7,11 @@
 	interface Props {
 		line: string;
 		reading: EntryReading;
-		busy: boolean;
 		apply: () => void;
 		/** Ways to go on with the word before the caret. */
 		completions: (caret: number) => readonly Completion[];
 	}
-	let { line = $bindable(), reading, busy, apply, completions }: Props = $props();
+	let { line = $bindable(), reading, apply, completions }: Props = $props();
 	let input: HTMLInputElement;
 	let caret = $state(0);
 	const offered = $derived(completions(caret));
@@ -68,7 +67,7 @@
 
 	function submit(event: SubmitEvent) {
 		event.preventDefault();
-		if (isEmpty || busy) return;
+		if (isEmpty) return;
 		const [first] = reading.problems;
 		if (first) {
 			input.focus();
@@ -95,7 +94,7 @@
 			aria-describedby="entry-summary"
 			aria-invalid={reading.problems.length > 0 && !isEmpty}
 		/>
-		<button class="btn btn-lg btn-primary" disabled={isEmpty || busy}>Log</button>
+		<button class="btn btn-lg btn-primary" disabled={isEmpty}>Log</button>
 	</div>
 	{#if offered.length > 0}
 		<ul class="mt-1.5 flex flex-wrap gap-1.5" aria-label="Completions">

@@ -57,13 +57,7 @@
 		{#each owners as { key, name } (key)}<option value={key}>{name}</option>{/each}
 	</select>
 </div>
-<EntryLine
-	bind:line={book.line}
-	reading={book.reading}
-	busy={book.busy}
-	{apply}
-	completions={book.completions}
-/>
+<EntryLine bind:line={book.line} reading={book.reading} {apply} completions={book.completions} />
 {#if book.problems.length > 0}
 	<div class="mb-4" role="alert"><ProblemList problems={book.problems} /></div>
 {/if}

@@ -7,7 +7,6 @@ import { complete } from '$lib/core/shorthand/complete';
 import { readShorthand } from '$lib/core/shorthand/read-shorthand';
 import { vocabularyOf } from '$lib/core/shorthand/vocabulary';
 import { createOwnedBook } from '../owned-book.svelte';
-import { refreshCopies } from '../refresh-copies';
 import { send } from '../send';
 
 interface LogBookOptions {
@@ -26,7 +25,6 @@ export function createLogBook(options: LogBookOptions) {
 		condition: options.condition
 	});
 	let line = $state('');
-	let busy = $state(false);
 	let problems = $state.raw<readonly Problem[]>([]);
 
 	const index = $derived(indexCards(options.release()));
@@ -60,9 +58,6 @@ export function createLogBook(options: LogBookOptions) {
 		get pending() {
 			return pending;
 		},
-		get busy() {
-			return busy;
-		},
 		get owned() {
 			return book.owned;
 		},
@@ -71,18 +66,20 @@ export function createLogBook(options: LogBookOptions) {
 		},
 		setOwned: (wanted: readonly Wanted[]) => book.setOwned(wanted),
 		async applyLine() {
-			busy = true;
+			// The line is free for what is typed next; what is refused stands in it again.
+			const taken = line;
+			const shown = reading.changes.map(({ version, after }) => ({ version, quantity: after }));
+			line = '';
 			const condition = options.condition();
-			const outcome = await send('POST', `/api/releases/${options.release().key}/log`, {
-				line,
+			const answer = send('POST', `/api/releases/${options.release().key}/log`, {
+				line: taken,
 				numbering: options.numberingKey(),
 				parallel: options.parallelKey(),
 				...(condition ? { condition } : {})
 			});
+			const outcome = await book.showUntil(shown, answer);
 			problems = outcome.ok ? [] : outcome.problems;
-			if (outcome.ok) line = '';
-			await refreshCopies();
-			busy = false;
+			if (!outcome.ok) line = [taken, line].filter(Boolean).join(', ');
 		}
 	};
 }

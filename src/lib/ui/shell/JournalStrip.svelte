@@ -5,17 +5,16 @@
 	interface Props {
 		undoLabel: string | null;
 		redoLabel: string | null;
-		busy: boolean;
 		message: string;
 		move: (direction: 'undo' | 'redo') => void;
 	}
-	let { undoLabel, redoLabel, busy, message, move }: Props = $props();
+	let { undoLabel, redoLabel, message, move }: Props = $props();
 </script>
 
 <div class="flex min-w-0 flex-1 items-center gap-1">
 	<button
 		class="btn btn-ghost btn-sm"
-		disabled={busy || undoLabel === null}
+		disabled={undoLabel === null}
 		onclick={() => move('undo')}
 		title={undoLabel === null ? 'Nothing to undo' : `Undo: ${undoLabel}`}
 	>
@@ -23,7 +22,7 @@
 	</button>
 	<button
 		class="btn btn-ghost btn-sm"
-		disabled={busy || redoLabel === null}
+		disabled={redoLabel === null}
 		onclick={() => move('redo')}
 		title={redoLabel === null ? 'Nothing to redo' : `Redo: ${redoLabel}`}
 	>

@@ -24,11 +24,11 @@
 		Jade Binder
 	</a>
 	<ul class="flex justify-around lg:block">
-		{#each MENU as { path, href, name, icon: Icon } (path)}
+		{#each MENU as { path, name, icon: Icon } (path)}
 			{@const current = isCurrent(path, pathname)}
 			<li>
 				<a
-					{href}
+					href={resolve(path)}
 					aria-current={current ? 'page' : undefined}
 					class={[
 						'flex flex-col items-center gap-0.5 px-3 py-2 text-xs lg:flex-row lg:gap-3 lg:px-5 lg:py-2.5 lg:text-base',

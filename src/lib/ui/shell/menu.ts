@@ -1,4 +1,3 @@
-import { resolve } from '$app/paths';
 import Archive from '@lucide/svelte/icons/archive';
 import BookOpen from '@lucide/svelte/icons/book-open';
 import LampDesk from '@lucide/svelte/icons/lamp-desk';
@@ -8,12 +7,12 @@ import Target from '@lucide/svelte/icons/target';
 
 /** The main menu, in the order in which the work is done. What comes later is not in it yet. */
 export const MENU = [
-	{ path: '/', href: resolve('/'), name: 'Desk', icon: LampDesk },
-	{ path: '/releases', href: resolve('/releases'), name: 'Releases', icon: Library },
-	{ path: '/goals', href: resolve('/goals'), name: 'Goals', icon: Target },
-	{ path: '/log', href: resolve('/log'), name: 'Log', icon: PencilLine },
-	{ path: '/binders', href: resolve('/binders'), name: 'Binders', icon: BookOpen },
-	{ path: '/boxes', href: resolve('/boxes'), name: 'Boxes', icon: Archive }
+	{ path: '/', name: 'Desk', icon: LampDesk },
+	{ path: '/releases', name: 'Releases', icon: Library },
+	{ path: '/goals', name: 'Goals', icon: Target },
+	{ path: '/log', name: 'Log', icon: PencilLine },
+	{ path: '/binders', name: 'Binders', icon: BookOpen },
+	{ path: '/boxes', name: 'Boxes', icon: Archive }
 ] as const;
 
 export function isCurrent(path: string, pathname: string): boolean {

@@ -3,16 +3,19 @@
 	import { resolve } from '$app/paths';
 	import type { SubmitFunction } from '@sveltejs/kit';
 	import { DISCREPANCY_ANSWERS } from '$lib/core/boxes/discrepancy';
+	import { createFormKeys } from '$lib/ui/in-turn';
 	import { countOf } from '$lib/ui/numerals';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
 
 	let { data, form } = $props();
 	let list = $state<HTMLElement>();
+	const keys = createFormKeys();
 	const onToNext: SubmitFunction =
 		() =>
 		async ({ update }) => {
 			await update();
 			list?.querySelector<HTMLElement>('button')?.focus();
+			keys.answered();
 		};
 
 	/** One key answers the question in which the focus is, else the first. */
@@ -20,8 +23,12 @@
 		const target = event.target as HTMLElement;
 		if (event.ctrlKey || event.metaKey || event.altKey || target.matches('input, select, textarea'))
 			return;
-		const item = target.closest('li[data-question]') ?? list?.querySelector('li[data-question]');
-		item?.querySelector<HTMLElement>(`button[value="${CSS.escape(event.key)}"]`)?.click();
+		const value = CSS.escape(event.key);
+		keys.click(() => {
+			const focused = document.activeElement?.closest('li[data-question]');
+			const item = focused ?? list?.querySelector('li[data-question]');
+			return item?.querySelector<HTMLElement>(`button[value="${value}"]`);
+		});
 	}
 </script>
 

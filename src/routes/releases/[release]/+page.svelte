@@ -21,16 +21,7 @@
 	const book = createOwnedBook({
 		owned: () => data.owned
 	});
-	const goalPath = $derived(resolve(`/goals/new?release=${encodeURIComponent(release.key)}`));
-	const comparePath = $derived(
-		resolve(`/releases/compare?left=${encodeURIComponent(release.key)}`)
-	);
-	const logPath = $derived(resolve(`/log?release=${encodeURIComponent(release.key)}`));
-	const file = (form: 'csv' | 'json' | 'xlsx') =>
-		resolve('/api/releases/[release]/checklist.[form=checklistform]', {
-			release: release.key,
-			form
-		});
+	const query = $derived(encodeURIComponent(release.key));
 </script>
 
 <svelte:head><title>{release.name} · Jade Binder</title></svelte:head>
@@ -47,10 +38,10 @@
 		{#if release.note}<p class="mt-2 quiet">{release.note}</p>{/if}
 	</div>
 	<div class="flex flex-wrap gap-2">
-		<a class="btn" href={comparePath}>Side by side</a>
+		<a class="btn" href={resolve(`/releases/compare?left=${query}`)}>Side by side</a>
 		<a class="btn" href={resolve('/releases/[release]/edit', { release: release.key })}>Edit</a>
-		<a class="btn btn-primary" href={logPath}>Log copies</a>
-		<a class="btn" href={goalPath}>Make a goal</a>
+		<a class="btn btn-primary" href={resolve(`/log?release=${query}`)}>Log copies</a>
+		<a class="btn" href={resolve(`/goals/new?release=${query}`)}>Make a goal</a>
 	</div>
 </header>
 
@@ -102,9 +93,16 @@
 
 <footer class="mt-10 flex flex-wrap items-center gap-3 border-t border-base-300 pt-5">
 	<span class="quiet">Checklist as</span>
-	<a class="btn btn-sm" href={file('json')} download>JSON</a>
-	<a class="btn btn-sm" href={file('csv')} download>CSV</a>
-	<a class="btn btn-sm" href={file('xlsx')} download>XLSX</a>
+	{#each ['json', 'csv', 'xlsx'] as const as form (form)}
+		<a
+			class="btn btn-sm"
+			href={resolve('/api/releases/[release]/checklist.[form=checklistform]', {
+				release: release.key,
+				form
+			})}
+			download>{form.toUpperCase()}</a
+		>
+	{/each}
 	<form method="POST" action="?/remove" class="ml-auto" use:enhance>
 		<button
 			class="btn btn-ghost text-error btn-sm"

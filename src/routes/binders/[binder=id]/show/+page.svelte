@@ -14,7 +14,7 @@
 	let stage: HTMLElement;
 	const page = $derived(pages[Math.min(at, pages.length - 1)]);
 	const kind = $derived(data.pageKinds.find(({ key }) => key === page?.kind));
-	const back = $derived(resolve('/binders/[binder=id]', { binder: String(data.binder.id) }));
+	const back = $derived({ binder: String(data.binder.id) });
 	/** What a section is and how much of it is there, where it begins. */
 	const caption = $derived.by(() => {
 		const name = page?.blocks[0] ?? '';
@@ -42,7 +42,8 @@
 			event.preventDefault();
 			go(to);
 		} else if (event.key === 'f') void stage.requestFullscreen();
-		else if (event.key === 'Escape' && !document.fullscreenElement) void goto(back);
+		else if (event.key === 'Escape' && !document.fullscreenElement)
+			void goto(resolve('/binders/[binder=id]', back));
 	}
 </script>
 
@@ -68,8 +69,10 @@
 			onclick={() => void stage.requestFullscreen()}
 			><Maximize class="size-4" aria-hidden="true" /></button
 		>
-		<a class="btn btn-square btn-ghost btn-sm" href={back} aria-label="Leave the show"
-			><X class="size-4" aria-hidden="true" /></a
+		<a
+			class="btn btn-square btn-ghost btn-sm"
+			href={resolve('/binders/[binder=id]', back)}
+			aria-label="Leave the show"><X class="size-4" aria-hidden="true" /></a
 		>
 	</header>
 	{#if page && kind}

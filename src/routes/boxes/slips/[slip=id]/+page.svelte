@@ -2,6 +2,7 @@
 	import { resolve } from '$app/paths';
 	import type { SubmitFunction } from '@sveltejs/kit';
 	import { nameGap } from '$lib/core/boxes/slip-walk';
+	import { createFormKeys } from '$lib/ui/in-turn';
 	import { countOf, formatCount } from '$lib/ui/numerals';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import SlipStep from './SlipStep.svelte';
@@ -17,6 +18,7 @@
 			.filter((word, i, all) => all.indexOf(word) === i)
 			.join(', ')}: ${nameGap(place)}`;
 	let big = $state<HTMLElement>();
+	const keys = createFormKeys();
 	/** The step that is done goes; the hand stays on the same button. */
 	const onAnswer: SubmitFunction =
 		({ submitter }) =>
@@ -24,6 +26,7 @@
 			const label = submitter?.dataset.answer;
 			await update();
 			big?.querySelector<HTMLElement>(`[data-answer="${label ?? 'done'}"]`)?.focus();
+			keys.answered();
 		};
 
 	function onkeydown(event: KeyboardEvent) {
@@ -31,7 +34,7 @@
 		if (event.ctrlKey || event.metaKey || event.altKey || target.matches('input, select, textarea'))
 			return;
 		const key = { d: 'done', k: 'skipped', n: 'not there' }[event.key];
-		if (key) big?.querySelector<HTMLElement>(`[data-answer="${key}"]`)?.click();
+		if (key) keys.click(() => big?.querySelector<HTMLElement>(`[data-answer="${key}"]`));
 	}
 </script>
 

@@ -3,6 +3,7 @@ import type { CardMark } from '$lib/core/checklist/card';
 import type { CardEdit, CardEdits } from '$lib/core/checklist/edit-cards';
 import type { Release } from '$lib/core/checklist/release';
 import type { Problem } from '$lib/core/problem';
+import { createTurns } from '$lib/ui/in-turn';
 import { send } from '$lib/ui/send';
 
 export type TextField = 'number' | 'title' | 'group' | 'rarity' | 'subjects';
@@ -29,6 +30,7 @@ export function createCardSheet(release: () => Release) {
 	let addedSoFar = 0;
 	let problems = $state.raw<readonly Problem[]>([]);
 	let busy = $state(false);
+	const inTurn = createTurns();
 
 	const section = $derived(release().sections.find(({ key }) => key === sectionKey));
 	const rows = $derived.by((): SheetRow[] => {
@@ -87,6 +89,24 @@ export function createCardSheet(release: () => Release) {
 			title: drafts[key]?.title ?? ''
 		}))
 	});
+
+	async function saveNow() {
+		if (count === 0) return;
+		busy = true;
+		const sent = { drafts, removed, added };
+		const outcome = await send('PUT', `/api/releases/${release().key}/cards`, edits());
+		problems = outcome.ok ? [] : outcome.problems;
+		await invalidateAll();
+		if (outcome.ok) {
+			// What was typed while it was being saved stays.
+			drafts = Object.fromEntries(
+				Object.entries(drafts).filter(([key, draft]) => draft !== sent.drafts[key])
+			);
+			removed = removed.filter((key) => !sent.removed.includes(key));
+			added = added.filter((card) => !sent.added.includes(card));
+		}
+		busy = false;
+	}
 
 	return {
 		get sectionKey() {
@@ -168,23 +188,8 @@ export function createCardSheet(release: () => Release) {
 			chosen = [];
 			problems = [];
 		},
-		async save() {
-			if (count === 0 || busy) return;
-			busy = true;
-			const sent = { drafts, removed, added };
-			const outcome = await send('PUT', `/api/releases/${release().key}/cards`, edits());
-			problems = outcome.ok ? [] : outcome.problems;
-			await invalidateAll();
-			if (outcome.ok) {
-				// What was typed while it was being saved stays.
-				drafts = Object.fromEntries(
-					Object.entries(drafts).filter(([key, draft]) => draft !== sent.drafts[key])
-				);
-				removed = removed.filter((key) => !sent.removed.includes(key));
-				added = added.filter((card) => !sent.added.includes(card));
-			}
-			busy = false;
-		}
+		/** A second save waits for the first and takes what was typed meanwhile. */
+		save: () => inTurn(saveNow)
 	};
 }
 

@@ -12,6 +12,7 @@ import { SECTION_COLUMNS } from '$lib/core/checklist/rule-sheet/section-columns'
 import { VARIANT_COLUMNS } from '$lib/core/checklist/rule-sheet/variant-columns';
 import type { Release } from '$lib/core/checklist/release';
 import type { Problem } from '$lib/core/problem';
+import { createTurns } from '$lib/ui/in-turn';
 import { send } from '$lib/ui/send';
 
 /** What views need to know of a column; how its cells are read is the core's. */
@@ -36,6 +37,7 @@ export function createRuleBook(release: () => Release) {
 	let edited = $state.raw<RuleSheet | null>(null);
 	let problems = $state.raw<readonly Problem[]>([]);
 	let busy = $state(false);
+	const inTurn = createTurns();
 	const sheet = $derived(edited ?? stored);
 	const count = $derived(
 		edited === null
@@ -47,6 +49,18 @@ export function createRuleBook(release: () => Release) {
 		edited = { ...sheet, [name]: rows };
 		problems = [];
 	};
+
+	async function saveNow() {
+		if (count === 0 || edited === null) return;
+		busy = true;
+		const sent = edited;
+		const outcome = await send('PUT', `/api/releases/${release().key}/rules`, sent);
+		problems = outcome.ok ? [] : outcome.problems;
+		await invalidateAll();
+		// What was typed while it was being saved stays.
+		if (outcome.ok && edited === sent) edited = null;
+		busy = false;
+	}
 
 	return {
 		rows: (name: SheetName) => sheet[name],
@@ -100,17 +114,8 @@ export function createRuleBook(release: () => Release) {
 			edited = null;
 			problems = [];
 		},
-		async save() {
-			if (count === 0 || busy || edited === null) return;
-			busy = true;
-			const sent = edited;
-			const outcome = await send('PUT', `/api/releases/${release().key}/rules`, sent);
-			problems = outcome.ok ? [] : outcome.problems;
-			await invalidateAll();
-			// What was typed while it was being saved stays.
-			if (outcome.ok && edited === sent) edited = null;
-			busy = false;
-		}
+		/** A second save waits for the first and takes what was typed meanwhile. */
+		save: () => inTurn(saveNow)
 	};
 }
 

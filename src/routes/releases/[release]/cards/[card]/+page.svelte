@@ -16,8 +16,6 @@
 		const pile = data.copies.find(({ quantity }) => quantity > 1);
 		if (pile) void desk.split(pile.id);
 	}
-	const cardPath = (key: string) =>
-		resolve('/releases/[release]/cards/[card]', { release: release.key, card: key });
 	const nameOf = ({ number, title }: { number: string | null; title: string }) =>
 		[number, title].filter(Boolean).join(' ');
 </script>
@@ -51,12 +49,15 @@
 			<p class="mt-1"><strong>{kind}</strong>: {name}{howToTell ? `. ${howToTell}` : ''}</p>
 		{/each}
 		<p class="mt-3 flex gap-4">
-			{#if data.before}<a class="prose-link" href={cardPath(data.before.key)}
-					>← {nameOf(data.before)}</a
-				>{/if}
-			{#if data.after}<a class="prose-link" href={cardPath(data.after.key)}
-					>{nameOf(data.after)} →</a
-				>{/if}
+			{#each [{ card: data.before, from: '← ', to: '' }, { card: data.after, from: '', to: ' →' }] as { card, from, to } (from)}
+				{#if card}<a
+						class="prose-link"
+						href={resolve('/releases/[release]/cards/[card]', {
+							release: release.key,
+							card: card.key
+						})}>{from}{nameOf(card)}{to}</a
+					>{/if}
+			{/each}
 		</p>
 	</div>
 </header>

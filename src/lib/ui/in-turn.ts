@@ -1,0 +1,31 @@
+/**
+ * Lets what keys ask for happen one after the other: each waits until the one before is done, so that no
+ * key is lost or answers twice, however fast they come.
+ */
+export function createTurns(): (turn: () => Promise<unknown>) => void {
+	let last: Promise<unknown> = Promise.resolve();
+	return (turn) => {
+		last = last.then(turn, turn);
+	};
+}
+
+/** Clicks a button of an enhanced form, and waits until its answer is shown (`answered` is called then). */
+export function createFormKeys() {
+	const inTurn = createTurns();
+	let done = () => {};
+	return {
+		answered: () => done(),
+		/** The button is looked for when its turn has come: the step before may have put another there. */
+		click(button: () => HTMLElement | null | undefined) {
+			inTurn(
+				() =>
+					new Promise<void>((resolve) => {
+						const found = button();
+						if (!found) return resolve();
+						done = resolve;
+						found.click();
+					})
+			);
+		}
+	};
+}

@@ -1,0 +1,72 @@
+import type { Page } from '@playwright/test';
+import { expect, test } from './program.ts';
+
+const RELEASE = 'harbour-lights-1994';
+
+/** Opens a page whose scripts are held back; what is done then is done before the view is ready. */
+async function early(page: Page, url: string, act: () => Promise<void>) {
+	let arrive = () => {};
+	const arrived = new Promise<void>((resolve) => (arrive = resolve));
+	await page.route('**/*.js', (route) => arrived.then(() => route.continue()));
+	await page.goto(url, { waitUntil: 'domcontentloaded' });
+	await act();
+	expect(await page.evaluate(() => window.jadeEarly !== undefined), 'it was early').toBe(true);
+	arrive();
+	await page.waitForFunction(() => window.jadeEarly === undefined);
+	await page.unroute('**/*.js');
+}
+
+test('what is pressed, typed, chosen or clicked before a view is ready is done when it is', async ({
+	page,
+	ownDemo
+}) => {
+	const at = (path: string) => ownDemo.url + path;
+	const { keyboard } = page;
+
+	await early(page, at(`/log/stack?release=${RELEASE}`), async () => {
+		await page.getByLabel('Next card').focus();
+		for (const key of ['7', 'Enter', '1', '9', 'Backspace', '8', 'Enter'])
+			await keyboard.press(key);
+	});
+	const taken = page.getByRole('list', { name: 'Taken off the pile' }).getByRole('listitem');
+	await expect(taken).toHaveCount(2);
+	await expect(taken.first().getByText('18', { exact: true })).toBeVisible();
+	await expect(taken.last().getByText('7', { exact: true })).toBeVisible();
+
+	await early(page, at(`/releases/${RELEASE}`), async () => {
+		for (const key of ['/', '2', '-', '4']) await keyboard.press(key);
+	});
+	await expect(page.getByLabel('Entry line').last()).toHaveValue('2-4');
+
+	await early(page, at('/goals'), () => keyboard.press('?'));
+	await expect(page.getByRole('dialog')).toContainText('Keys');
+
+	await early(page, at('/binders/1/show'), async () => {
+		await keyboard.press('ArrowRight');
+		await keyboard.press('ArrowRight');
+	});
+	await expect(page.getByText(/^3 of /)).toBeVisible();
+
+	await early(page, at(`/log?release=${RELEASE}`), async () => {
+		await page.getByLabel('Release').focus();
+		await keyboard.press('M');
+	});
+	await expect(page).toHaveURL(/release=moths-of-the-lamp/);
+
+	await early(page, at(`/releases/${RELEASE}/cards/base-27`), () =>
+		page.getByRole('button', { name: 'Record a copy' }).first().click()
+	);
+	await expect(page.getByLabel('Serial, as printed')).toBeVisible();
+
+	// Twice as fast as the server answers: each press answers a line of its own.
+	await page.goto(at('/boxes/slips/1'));
+	const done = async () => Number(/^(\d+) of/.exec(await page.locator('h1 + p').innerText())?.[1]);
+	const before = await done();
+	await early(page, at('/boxes/slips/1'), async () => {
+		for (const key of ['d', 'd', 'd']) await keyboard.press(key);
+	});
+	await expect.poll(done).toBe(before + 3);
+	await keyboard.press('Control+z');
+	await keyboard.press('Control+z');
+	await expect.poll(done).toBe(before + 1);
+});
