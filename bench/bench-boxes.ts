@@ -1,6 +1,6 @@
 import { Bench } from 'tinybench';
-import { planBoxes } from '../src/lib/core/boxes/plan-boxes.ts';
-import { putAway } from '../src/lib/core/boxes/put-away.ts';
+import { planBoxes } from '../src/lib/core/storage/plan/plan-boxes.ts';
+import { putAway } from '../src/lib/core/storage/slips/put-away.ts';
 import { report } from './report.ts';
 
 /** 500,000 cards in 3,000 releases planned into boxes; a stack of 1,000 put away among them. */

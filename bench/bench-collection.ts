@@ -3,10 +3,11 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { logLine } from '../src/lib/server/copies/log.ts';
-import { openCollection, type Collection } from '../src/lib/server/database/open.ts';
+import type { Collection } from '../src/lib/server/database/open.ts';
+import { openCollection } from '../src/lib/server/upkeep/open-collection.ts';
 import { makeGoal } from '../src/lib/server/goals/make-goal.ts';
 import { search } from '../src/lib/server/search/search.ts';
-import { readSettings } from '../src/lib/server/settings.ts';
+import { readSettings } from '../src/lib/server/database/settings.ts';
 import { fillCollection } from './fill-collection.ts';
 import { median } from './median.ts';
 

@@ -1,9 +1,9 @@
 import { Bench } from 'tinybench';
-import { planBoxes } from '../src/lib/core/boxes/plan-boxes.ts';
-import { pullList } from '../src/lib/core/boxes/put-away.ts';
+import { planBoxes } from '../src/lib/core/storage/plan/plan-boxes.ts';
+import { pullList } from '../src/lib/core/storage/slips/put-away.ts';
 import { pairGroups } from '../src/lib/core/binder/pair-groups.ts';
 import { compareReleases } from '../src/lib/core/checklist/compare-releases.ts';
-import { CONDITIONS } from '../src/lib/core/goal/condition.ts';
+import { CONDITIONS } from '../src/lib/core/copies/condition.ts';
 import { fillSlots } from '../src/lib/core/goal/fill-slots.ts';
 import { scopeGoal } from '../src/lib/core/goal/scope-goal.ts';
 import { madeUpRelease } from './made-up-release.ts';

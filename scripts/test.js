@@ -28,6 +28,14 @@ const steps = [
 	['formatting', () => runInstalled('prettier', ['--check', '--log-level', 'warn', '.'])],
 	['lint', () => runInstalled('eslint', ['.'])],
 	['import rule', () => runInstalled('depcruise', ['src', '--output-type', 'err'])],
+	[
+		'no circle between folders',
+		() =>
+			runInstalled('depcruise', [
+				...['src', '--output-type', 'err'],
+				...['--config', '.dependency-cruiser.folders.cjs']
+			])
+	],
 	['unused code', () => runInstalled('knip', [])],
 	['types', () => runInstalled('svelte-check', ['--threshold', 'warning', '--output', 'human'])],
 	['unit tests', () => runInstalled('vitest', ['run'])],

@@ -77,13 +77,13 @@ async function look(page: Page, url: string, path: string) {
 		if (request.resourceType() !== 'script') return;
 		sizes.push(request.sizes().then(({ responseBodySize }) => responseBodySize));
 	});
+	await page.setViewportSize({ width: 390, height: 844 });
 	await page.goto(url + path);
 	await page.waitForFunction(() => window.jadeEarly === undefined);
 	const bytes = (await Promise.all(sizes)).reduce((sum, size) => sum + size, 0);
 	expect.soft(bytes, `${path}: compressed script of the first load`).toBeLessThanOrEqual(130_000);
 	expect.soft(bytes, path).toBeGreaterThan(10_000);
 
-	await page.setViewportSize({ width: 390, height: 844 });
 	const width = await page.evaluate(() => document.documentElement.scrollWidth);
 	expect.soft(width, `${path}: width on a phone`).toBeLessThanOrEqual(390);
 	await page.setViewportSize({ width: 1280, height: 800 });

@@ -26,7 +26,7 @@
 
 	/** Keys may come faster than steps are taken back: each waits for the one before it. */
 	const inTurn = createTurns();
-	const move = (direction: 'undo' | 'redo') => inTurn(() => takeStep(direction));
+	const move = (direction: 'undo' | 'redo') => void inTurn(() => takeStep(direction));
 
 	async function takeStep(direction: 'undo' | 'redo') {
 		const outcome = await send<{ label: string }>('POST', `/api/journal/${direction}`);

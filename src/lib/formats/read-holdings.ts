@@ -1,6 +1,6 @@
-import { HOLDER_KEYS } from '../core/boxes/holder-kind.ts';
-import { CONDITIONS } from '../core/goal/condition.ts';
-import { COPY_STATUSES } from '../core/goal/copy-record.ts';
+import { HOLDER_KEYS } from '../core/storage/kinds/holder-kind.ts';
+import { CONDITIONS } from '../core/copies/condition.ts';
+import { COPY_STATUSES } from '../core/copies/copy-record.ts';
 import type { HoldingFields, HoldingRow } from '../core/holdings/holding-row.ts';
 import { parseListCell } from '../core/checklist/list-cell.ts';
 import { bad, good, type Outcome, type Problem } from '../core/problem.ts';

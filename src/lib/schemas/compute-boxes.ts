@@ -1,7 +1,7 @@
 import { Type, type Static } from 'typebox';
-import { LIFTS } from '../core/boxes/box-weight.ts';
-import { BOX_CHOICES } from '../core/boxes/choose-box.ts';
-import { BOX_SCHOOLS } from '../core/boxes/school.ts';
+import { LIFTS } from '../core/storage/room/box-weight.ts';
+import { BOX_CHOICES } from '../core/storage/plan/choose-box.ts';
+import { BOX_SCHOOLS } from '../core/storage/plan/school.ts';
 import { FormatSchema } from './card-format.ts';
 import { closed, Count, Holder, list, orNull, Stock, Whole, Word } from './vocabulary.ts';
 

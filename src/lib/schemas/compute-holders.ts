@@ -1,5 +1,5 @@
 import { Type, type Static } from 'typebox';
-import { HOLDER_SORTS } from '../core/boxes/holder-kind.ts';
+import { HOLDER_SORTS } from '../core/storage/kinds/holder-kind.ts';
 import { THICKNESS_UNITS } from '../core/measuring/stock.ts';
 import { FormatSchema } from './card-format.ts';
 import { closed, Count, Holder, list, Minor, orNull, Stock, Whole, Word } from './vocabulary.ts';

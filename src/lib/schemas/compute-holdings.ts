@@ -1,5 +1,5 @@
 import { Type, type Static } from 'typebox';
-import { COPY_STATUSES } from '../core/goal/copy-record.ts';
+import { COPY_STATUSES } from '../core/copies/copy-record.ts';
 import { ChecklistBodySchema } from './checklist.ts';
 import { VersionKeySchema } from './compute.ts';
 import { ConditionSchema } from './goal-rules.ts';

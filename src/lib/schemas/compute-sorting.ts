@@ -1,5 +1,5 @@
 import { Type, type Static } from 'typebox';
-import { SORTING_WAYS } from '../core/boxes/plan-sorting.ts';
+import { SORTING_WAYS } from '../core/storage/sorting/plan-sorting.ts';
 import { closed, Count, list, orNull, Word } from './vocabulary.ts';
 
 const Seconds = Type.Number({ minimum: 0, maximum: 3600 });

@@ -1,6 +1,6 @@
 import { Type } from 'typebox';
 import { SECTION_KINDS } from '../core/checklist/section.ts';
-import { CONDITIONS } from '../core/goal/condition.ts';
+import { CONDITIONS } from '../core/copies/condition.ts';
 import {
 	CUT_CHOICES,
 	ERROR_CHOICES,

@@ -1,7 +1,7 @@
 import { Type, type TSchema } from 'typebox';
 import { CARD_MARKS } from '../core/checklist/card.ts';
-import { HOLDER_KEYS } from '../core/boxes/holder-kind.ts';
-import { COPY_STATUSES } from '../core/goal/copy-record.ts';
+import { HOLDER_KEYS } from '../core/storage/kinds/holder-kind.ts';
+import { COPY_STATUSES } from '../core/copies/copy-record.ts';
 import { MOST_COPIES, LONGEST_LINE } from '../core/shorthand/parse-entry-line.ts';
 import { VersionKeySchema } from './compute.ts';
 import { ConditionSchema, GoalRulesSchema } from './goal-rules.ts';

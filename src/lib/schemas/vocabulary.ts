@@ -1,5 +1,5 @@
 import { Type, type TSchema } from 'typebox';
-import { HOLDER_KINDS } from '../core/boxes/holder-kind.ts';
+import { HOLDER_KINDS } from '../core/storage/kinds/holder-kind.ts';
 
 /** The words that all schemas are written in. Everything that is read has a bound. */
 

@@ -1,9 +1,10 @@
-import { openCollection, type Collection } from './database/open.ts';
+import type { Collection } from './database/open.ts';
+import { openCollection } from './upkeep/open-collection.ts';
 import { goalsWithoutNext } from './goals/read-goals.ts';
 import { refreshProgress } from './goals/refresh-progress.ts';
 import { releasesWithoutTotals } from './releases/refresh-totals.ts';
 import { loadDemo } from './demo/load-demo.ts';
-import { readSettings } from './settings.ts';
+import { readSettings } from './database/settings.ts';
 
 let opening: Promise<Collection> | undefined;
 

@@ -2,10 +2,11 @@
  * Lets what keys ask for happen one after the other: each waits until the one before is done, so that no
  * key is lost or answers twice, however fast they come.
  */
-export function createTurns(): (turn: () => Promise<unknown>) => void {
+export function createTurns(): (turn: () => Promise<unknown>) => Promise<unknown> {
 	let last: Promise<unknown> = Promise.resolve();
 	return (turn) => {
 		last = last.then(turn, turn);
+		return last;
 	};
 }
 
@@ -17,7 +18,7 @@ export function createFormKeys() {
 		answered: () => done(),
 		/** The button is looked for when its turn has come: the step before may have put another there. */
 		click(button: () => HTMLElement | null | undefined) {
-			inTurn(
+			void inTurn(
 				() =>
 					new Promise<void>((resolve) => {
 						const found = button();

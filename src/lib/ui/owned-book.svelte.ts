@@ -1,5 +1,5 @@
 import { parseVersionKey } from '$lib/core/checklist/version-key';
-import type { Condition } from '$lib/core/goal/condition';
+import type { Condition } from '$lib/core/copies/condition';
 import type { Wanted } from '$lib/core/goal/wall';
 import type { Problem } from '$lib/core/problem';
 import { refreshCopies } from './refresh-copies';

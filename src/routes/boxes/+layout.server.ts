@@ -1,4 +1,4 @@
-import { readTabCounts } from '$lib/server/boxes/read-tab-counts';
+import { readTabCounts } from '$lib/server/storage/room/read-tab-counts';
 import { theCollection } from '$lib/server/collection';
 
 export const load = async ({ depends }) => {

@@ -1,6 +1,6 @@
 import { fail } from '@sveltejs/kit';
-import { moveBoxes } from '$lib/server/boxes/edit-boxes';
-import { readRoom } from '$lib/server/boxes/read-room';
+import { moveBoxes } from '$lib/server/storage/room/edit-boxes';
+import { readRoom } from '$lib/server/storage/room/read-room';
 import { theCollection } from '$lib/server/collection';
 import { listTrays } from '$lib/server/copies/trays';
 import { countReleases } from '$lib/server/releases/list-releases';

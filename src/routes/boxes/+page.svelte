@@ -2,8 +2,8 @@
 	import { enhance } from '$app/forms';
 	import { resolve } from '$app/paths';
 	import { group } from 'd3-array';
-	import { isTooFull } from '$lib/core/boxes/is-too-full';
-	import { nameShelf } from '$lib/core/boxes/shelf';
+	import { isTooFull } from '$lib/core/storage/rows/is-too-full';
+	import { nameShelf } from '$lib/core/storage/shelves/shelf';
 	import EmptyCollection from '$lib/ui/EmptyCollection.svelte';
 	import { countOf, formatCount, formatKg } from '$lib/ui/numerals';
 	import ProblemList from '$lib/ui/ProblemList.svelte';

@@ -6,7 +6,7 @@
 		PANEL_CHOICES,
 		VARIANT_CHOICES
 	} from '$lib/core/goal/goal-rules';
-	import { CONDITIONS, type Condition } from '$lib/core/goal/condition';
+	import { CONDITIONS, type Condition } from '$lib/core/copies/condition';
 	import type { GoalOptions } from '$lib/server/goals/goal-options';
 	import ChoiceRule from './ChoiceRule.svelte';
 	import RuleRow from './RuleRow.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { CONDITIONS, type Condition } from '$lib/core/goal/condition';
+	import { CONDITIONS, type Condition } from '$lib/core/copies/condition';
 	import type { GoalOptions } from '$lib/server/goals/goal-options';
 	import { formatCount } from '$lib/ui/numerals';
 	import type { RulesBook } from './rules-book.svelte';

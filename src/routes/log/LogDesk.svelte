@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { resolve } from '$app/paths';
-	import { CONDITIONS, type Condition } from '$lib/core/goal/condition';
+	import { CONDITIONS, type Condition } from '$lib/core/copies/condition';
 	import type { Release } from '$lib/core/checklist/release';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import EntryLine from '$lib/ui/entry-line/EntryLine.svelte';

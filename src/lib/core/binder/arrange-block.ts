@@ -1,7 +1,7 @@
 import type { BinderLayout } from './binder-layout.ts';
 import type { BinderSlot, PuzzlePlace } from './binder-slot.ts';
 import type { BinderBlock } from './order-blocks.ts';
-import { sleevedUm } from './thickness.ts';
+import { sleevedUm } from '../measuring/sleeved.ts';
 
 export type CellUse = 'title' | 'reserved' | 'free';
 

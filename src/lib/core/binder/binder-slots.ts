@@ -6,7 +6,7 @@ import type { CardFormat, Section } from '../checklist/section.ts';
 import { groupName } from '../goal/missing-list.ts';
 import type { ScopedSlot } from '../goal/scope-goal.ts';
 import type { BinderSlot, PuzzlePlace } from './binder-slot.ts';
-import { SWATCH_STOCK_PT } from './card-fit.ts';
+import { SWATCH_STOCK_PT } from '../measuring/card-size.ts';
 
 /** What is known of the card that fills a slot. */
 export interface SlotCard {

@@ -1,10 +1,7 @@
 import type { CardFormat } from '../checklist/section.ts';
+import { STANDARD_CARD } from '../measuring/card-size.ts';
 import { pocketsOf, type PageKind } from './page-kind.ts';
 
-/** 2.5 × 3.5 in */
-export const STANDARD_CARD = { widthMm: 63.5, heightMm: 88.9 } as const;
-/** Stock that is taken for a card with a swatch where a checklist says none. An assumption of ours. */
-export const SWATCH_STOCK_PT = 100;
 /** What a sleeve adds to a card's width and height. */
 const SLEEVE_MM = 2.5;
 /** A sleeved card with less than this share of the pocket's width or height slides about in it. */

@@ -1,5 +1,5 @@
 import type { Face } from './lay-faces.ts';
-import { LEAF_FILM_UM } from './thickness.ts';
+import { LEAF_FILM_UM } from '../measuring/sleeved.ts';
 
 /** Leaves put on so far, from the first face of a volume on. Changed in place by `putFace`. */
 export interface Leafing {

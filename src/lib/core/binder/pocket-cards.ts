@@ -1,5 +1,5 @@
-import { holderKindOf, isInRigid } from '../boxes/holder-kind.ts';
-import type { CopyRecord } from '../goal/copy-record.ts';
+import { holderKindOf, isInRigid } from '../storage/kinds/holder-kind.ts';
+import type { CopyRecord } from '../copies/copy-record.ts';
 import { fitsSlot, type Filling } from '../goal/fill-slots.ts';
 import type { Slot } from '../goal/slot.ts';
 import type { PulledChoice } from './binder-layout.ts';

@@ -2,7 +2,7 @@ import type { BinderKind } from './binder-kind.ts';
 import { binderKindOf } from './binder-kind.ts';
 import { resolveLayout, type LayoutChoice } from './binder-layout.ts';
 import type { BinderSlot } from './binder-slot.ts';
-import { STANDARD_CARD } from './card-fit.ts';
+import { STANDARD_CARD } from '../measuring/card-size.ts';
 import { pageKindOf, type PageKind } from './page-kind.ts';
 import type { BinderPlan } from './plan-binder.ts';
 

@@ -1,6 +1,7 @@
 import { resolveLayout, type BinderLayout, type LayoutChoice } from './binder-layout.ts';
 import type { BinderSlot } from './binder-slot.ts';
-import { STANDARD_CARD, fitOf } from './card-fit.ts';
+import { STANDARD_CARD } from '../measuring/card-size.ts';
+import { fitOf } from './card-fit.ts';
 import { PAGE_KINDS } from './page-kind.ts';
 import { planBinder, type BinderSetting } from './plan-binder.ts';
 import { priceSupplies, suppliesOf, type SupplyList, type SupplyPrice } from './supplies.ts';

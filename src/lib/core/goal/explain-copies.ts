@@ -1,6 +1,6 @@
-import type { CONDITIONS } from './condition.ts';
-import { conditionRank, qualityRank, type Quality } from './condition.ts';
-import type { Copy } from './copy.ts';
+import type { CONDITIONS } from '../copies/condition.ts';
+import { conditionRank, qualityRank, type Quality } from '../copies/condition.ts';
+import type { Copy } from '../copies/copy.ts';
 import { fitsSlot, slotsByVersion, type Filling } from './fill-slots.ts';
 import type { Slot } from './slot.ts';
 

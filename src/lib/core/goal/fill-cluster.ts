@@ -1,6 +1,6 @@
 import { assign, type Fit } from './assign.ts';
-import { conditionRank, qualityRank } from './condition.ts';
-import type { Copy } from './copy.ts';
+import { conditionRank, qualityRank } from '../copies/condition.ts';
+import type { Copy } from '../copies/copy.ts';
 import type { Slot } from './slot.ts';
 
 /** So many units of a copy in a slot, both by their places in the lists. */

@@ -1,4 +1,4 @@
-import type { Copy } from './copy.ts';
+import type { Copy } from '../copies/copy.ts';
 import { fillSlots, fitsSlot, slotsByVersion, type Filling } from './fill-slots.ts';
 import type { Slot } from './slot.ts';
 

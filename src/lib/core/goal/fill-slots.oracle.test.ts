@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import loadHighs from 'highs';
 import { describe, expect, test } from 'vitest';
-import { CONDITIONS, conditionRank, qualityRank } from './condition.ts';
-import type { Copy } from './copy.ts';
+import { CONDITIONS, conditionRank, qualityRank } from '../copies/condition.ts';
+import type { Copy } from '../copies/copy.ts';
 import { fillGoals } from './fill-goals.ts';
 import { fillSlots, fitsSlot, type Filling } from './fill-slots.ts';
 import type { Slot } from './slot.ts';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { conditionRank, CONDITIONS } from './condition.ts';
-import type { Copy } from './copy.ts';
+import { conditionRank, CONDITIONS } from '../copies/condition.ts';
+import type { Copy } from '../copies/copy.ts';
 import { fillSlots } from './fill-slots.ts';
 import type { Slot } from './slot.ts';
 

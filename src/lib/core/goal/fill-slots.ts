@@ -1,5 +1,5 @@
-import { conditionRank, qualityRank } from './condition.ts';
-import type { Copy } from './copy.ts';
+import { conditionRank, qualityRank } from '../copies/condition.ts';
+import type { Copy } from '../copies/copy.ts';
 import { countsForOf, fillCluster, hasNeeds, type Given } from './fill-cluster.ts';
 import type { Slot } from './slot.ts';
 

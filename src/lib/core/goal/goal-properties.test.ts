@@ -10,7 +10,7 @@ import { indexCards } from '../shorthand/card-index.ts';
 import { readShorthand } from '../shorthand/read-shorthand.ts';
 import { vocabularyOf } from '../shorthand/vocabulary.ts';
 import { assign } from './assign.ts';
-import { CONDITIONS } from './condition.ts';
+import { CONDITIONS } from '../copies/condition.ts';
 import { fillGoals } from './fill-goals.ts';
 import { fillSlots } from './fill-slots.ts';
 import { ERROR_CHOICES, VARIANT_CHOICES, type GoalChoice } from './goal-rules.ts';

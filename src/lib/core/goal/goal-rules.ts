@@ -1,5 +1,5 @@
 import { SECTION_KINDS, type SectionKind } from '../checklist/section.ts';
-import type { Condition } from './condition.ts';
+import type { Condition } from '../copies/condition.ts';
 import { presetOf, type PresetKey } from './preset.ts';
 
 /** A way in which a rule may be decided, with one line on what it means. */
@@ -150,6 +150,11 @@ export function resolveRules({ preset, parallel, ...own }: GoalChoice): GoalRule
 		...presetOf(preset).rules,
 		...given
 	};
+}
+
+/** Whether the goal goes over several releases, named or all. */
+export function isAcrossReleases(rules: GoalRules): boolean {
+	return rules.releases.length > 0 || spansAll(rules);
 }
 
 /** Whether the goal goes over every release of the collection. */

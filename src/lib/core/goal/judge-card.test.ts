@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { CONDITIONS, conditionRank, qualityRank } from './condition.ts';
+import { CONDITIONS, conditionRank, qualityRank } from '../copies/condition.ts';
 import { fillSlots } from './fill-slots.ts';
 import { judgeCard, seatCard, type StackSlot } from './judge-card.ts';
 

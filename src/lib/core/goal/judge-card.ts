@@ -1,4 +1,4 @@
-import { qualityRank, type Quality } from './condition.ts';
+import { qualityRank, type Quality } from '../copies/condition.ts';
 
 /** A slot as it stands while a pile is gone through. */
 export interface StackSlot {

@@ -1,4 +1,4 @@
-import type { Condition } from './condition.ts';
+import type { Condition } from '../copies/condition.ts';
 
 /** One thing to own: any one of its versions fills it. */
 export interface Slot {

@@ -1,4 +1,4 @@
-import type { CopyRecord, CopyStatus } from '../goal/copy-record.ts';
+import type { CopyRecord, CopyStatus } from '../copies/copy-record.ts';
 
 /** A copy as a person's own list has it: names, not keys. Empty texts are not known. */
 export interface HoldingRow {

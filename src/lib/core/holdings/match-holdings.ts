@@ -3,7 +3,7 @@ import { normalCardNumber } from '../checklist/card-number.ts';
 import { versionMaker } from '../checklist/expand.ts';
 import type { Release } from '../checklist/release.ts';
 import { formatVersionKey } from '../checklist/version-key.ts';
-import { checkCopy } from '../goal/check-copy.ts';
+import { checkCopy } from '../copies/check-copy.ts';
 import { indexCards, normalTitle, type IndexedCard } from '../shorthand/card-index.ts';
 import { normalPhrase, vocabularyOf } from '../shorthand/vocabulary.ts';
 import type { HoldingFields, HoldingRow } from './holding-row.ts';

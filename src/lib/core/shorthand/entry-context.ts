@@ -1,5 +1,5 @@
 import type { Release } from '../checklist/release.ts';
-import type { Condition } from '../goal/condition.ts';
+import type { Condition } from '../copies/condition.ts';
 import type { CardIndex } from './card-index.ts';
 import type { Vocabulary } from './vocabulary.ts';
 

@@ -1,5 +1,5 @@
 import type { Problem } from '../problem.ts';
-import type { Condition } from '../goal/condition.ts';
+import type { Condition } from '../copies/condition.ts';
 import type { CardIndex } from './card-index.ts';
 import { normalCardNumber } from '../checklist/card-number.ts';
 import type { EntryItem } from './entry-line.ts';

@@ -2,7 +2,7 @@ import { distance } from 'fastest-levenshtein';
 import type { Release } from '../checklist/release.ts';
 import { plainName } from '../checklist/slug.ts';
 import { VARIANT_KIND_NAMES } from '../checklist/variant.ts';
-import { CONDITIONS, type Condition } from '../goal/condition.ts';
+import { CONDITIONS, type Condition } from '../copies/condition.ts';
 
 /** What a word of the entry line may mean. */
 export type Meaning =

@@ -1,5 +1,5 @@
 import type { BinderPage } from '../../core/binder/binder-page.ts';
-import { STANDARD_CARD } from '../../core/binder/card-fit.ts';
+import { STANDARD_CARD } from '../../core/measuring/card-size.ts';
 import type { PageKind } from '../../core/binder/page-kind.ts';
 import type { PocketFace } from '../../core/binder/pocket-face.ts';
 import { mmToPt } from '../../core/print/paper.ts';

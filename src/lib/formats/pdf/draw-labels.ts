@@ -1,4 +1,4 @@
-import type { LabelText } from '../../core/boxes/label-text.ts';
+import type { LabelText } from '../../core/storage/labels/label-text.ts';
 import { labelPlace, type LabelGrid } from '../../core/print/label-grid.ts';
 import { mmToPt } from '../../core/print/paper.ts';
 import { drawQr } from './draw-qr.ts';

@@ -13,7 +13,7 @@ import type { Collection, Transaction } from '../database/open.ts';
 import { binders, goals } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
 import { readBinder, readOwnKinds } from './read-binder.ts';
-import { removeBinderRows } from './remove-binder-rows.ts';
+import { removeBinderRows } from '../removal/remove-binder-rows.ts';
 
 const noBinder: Problem = {
 	message: 'there is no such binder',
@@ -27,12 +27,12 @@ export function makeBinder(
 ): Promise<number | null> {
 	return makeChange(collection, async (record, tx) => {
 		const [goal] = await tx.select().from(goals).where(eq(goals.id, request.goalId));
-		if (!goal) return { value: null, label: '', touches: [] };
+		if (!goal) return { value: null, label: '' };
 		const name = request.name.trim() || goal.name;
 		const [binder] = await record.insert(binders, [
 			{ goalId: goal.id, name, layout: request.layout ?? USUAL_LAYOUT, createdAt: collection.now() }
 		]);
-		return { value: binder?.id ?? null, label: `Binder ${name}`, touches: [] };
+		return { value: binder?.id ?? null, label: `Binder ${name}` };
 	});
 }
 
@@ -52,12 +52,11 @@ export function changeBinder(
 		if (problems.length > 0) return refused(problems);
 		const isSame = JSON.stringify(resolveLayout(binder.layout)) === JSON.stringify(layout);
 		const value = good({ id });
-		if (isSame && name === binder.name) return { value, label: '', touches: [] };
+		if (isSame && name === binder.name) return { value, label: '' };
 		await record.update(binders, id, { name, layout });
 		return {
 			value,
-			label: isSame ? `Rename ${binder.name} to ${name}` : `Lay out ${name}`,
-			touches: []
+			label: isSame ? `Rename ${binder.name} to ${name}` : `Lay out ${name}`
 		};
 	});
 }
@@ -86,16 +85,16 @@ export function swapPockets(
 			]);
 		}
 		await record.update(binders, id, { layout: { ...layout, order: 'by-hand', ownOrder } });
-		return { value: good({ id }), label: `${binder.name}: two pockets swapped`, touches: [] };
+		return { value: good({ id }), label: `${binder.name}: two pockets swapped` };
 	});
 }
 
 export function removeBinder(collection: Collection, id: number): Promise<boolean> {
 	return makeChange(collection, async (record, tx) => {
 		const [binder] = await tx.select().from(binders).where(eq(binders.id, id));
-		if (!binder) return { value: false, label: '', touches: [] };
+		if (!binder) return { value: false, label: '' };
 		await removeBinderRows(record, tx, [id]);
-		return { value: true, label: `Remove binder ${binder.name}`, touches: [] };
+		return { value: true, label: `Remove binder ${binder.name}` };
 	});
 }
 

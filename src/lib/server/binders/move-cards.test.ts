@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { logOwned } from '../copies/log.ts';
 import { changeGoal, removeGoal } from '../goals/make-goal.ts';
 import { redo, undo } from '../journal/undo.ts';
-import { removeRelease } from '../releases/remove-release.ts';
+import { removeRelease } from '../checklists/remove-release.ts';
 import { readBinderView } from './binder-view.ts';
 import { withBinder } from './binder.fixture.ts';
 import { changeBinder, swapPockets } from './change-binder.ts';

@@ -6,7 +6,7 @@ import { good, type Outcome } from '../../core/problem.ts';
 import type { Collection, Transaction } from '../database/open.ts';
 import { binderPockets, binders } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
-import type { Recorder } from '../journal/record.ts';
+import type { Recorder } from '../database/record.ts';
 import { readBinder, type BinderState } from './read-binder.ts';
 
 /** The moves from how a binder lies to how it should. */
@@ -47,7 +47,7 @@ export function takeSteps(
 		}
 		await recordSteps(record, tx, state, steps);
 		const label = `${state.binder.name}: ${steps.length === 1 ? 'one card moved' : `${steps.length} moves`}`;
-		return { value: good({ taken: steps.length }), label, touches: touchedBy(state) };
+		return { value: good({ taken: steps.length }), label };
 	});
 }
 
@@ -55,7 +55,7 @@ export function takeSteps(
 export function lieAsPlanned(collection: Collection, binderId: number): Promise<number | null> {
 	return makeChange(collection, async (record, tx) => {
 		const state = await readBinder(tx, binderId);
-		if (!state) return { value: null, label: '', touches: [] };
+		if (!state) return { value: null, label: '' };
 		const { steps } = movesOf(state);
 		if (steps.length > 0) {
 			const rows = await tx
@@ -73,8 +73,7 @@ export function lieAsPlanned(collection: Collection, binderId: number): Promise<
 		}
 		return {
 			value: state.target.length,
-			label: `${state.binder.name} lies as planned`,
-			touches: touchedBy(state)
+			label: `${state.binder.name} lies as planned`
 		};
 	});
 }
@@ -109,8 +108,7 @@ export function swapLying(
 		if (second) await record.insert(binderPockets, [{ ...second, pocket: first.pocket }]);
 		return {
 			value: good({ swapped: rows.length }),
-			label: `${binder.name}: what lies was corrected`,
-			touches: []
+			label: `${binder.name}: what lies was corrected`
 		};
 	});
 }
@@ -152,8 +150,3 @@ const asRow = (binderId: number, { pocket, slot, copy }: NamedItem) => ({
 	slotKey: slot,
 	copyId: Number(copy)
 });
-
-/** What lies in a binder decides which of two equal copies fills a slot: its goals are worked out anew. */
-function touchedBy({ goal }: BinderState): readonly number[] {
-	return [goal.goal.releaseId];
-}

@@ -1,7 +1,7 @@
 import { describePocketName } from '../../core/binder/pocket-name.ts';
 import { PAGE_KINDS } from '../../core/binder/page-kind.ts';
 import type { MoveStep } from '../../core/binder/plan-moves.ts';
-import { nameVersion } from '../../core/checklist/name-version.ts';
+import { nameVersion } from '../../core/copies/name-version.ts';
 import { movesOf, stepName } from './move-cards.ts';
 import { cardOfSlot } from './pocket-faces.ts';
 import type { BinderState } from './read-binder.ts';

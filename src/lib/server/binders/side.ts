@@ -3,7 +3,7 @@ import { binderSlots } from '../../core/binder/binder-slots.ts';
 import { PAGE_KINDS } from '../../core/binder/page-kind.ts';
 import { planBinder } from '../../core/binder/plan-binder.ts';
 import { pocketCards } from '../../core/binder/pocket-cards.ts';
-import { isAtHand } from '../../core/goal/copy-record.ts';
+import { isAtHand } from '../../core/copies/copy-record.ts';
 import { fillSlots } from '../../core/goal/fill-slots.ts';
 import { scopeGoal } from '../../core/goal/scope-goal.ts';
 import { readCopies } from '../copies/read-copies.ts';

@@ -28,7 +28,7 @@ export function setPrices(collection: Collection, changes: readonly PriceChange[
 			if (row) await record.update(supplyPrices, row.id, price);
 			else await record.insert(supplyPrices, [{ key, ...price }]);
 		}
-		return { value: undefined, label: 'Prices of supplies', touches: [] };
+		return { value: undefined, label: 'Prices of supplies' };
 	});
 }
 

@@ -1,4 +1,4 @@
-import { adviseShelves } from '../../core/boxes/advise-shelves.ts';
+import { adviseShelves } from '../../core/storage/shelves/advise-shelves.ts';
 import { good } from '../../core/problem.ts';
 import {
 	AdviseShelvesInput,

@@ -1,4 +1,4 @@
-import { boxWeight, shelfLoad } from '../../core/boxes/box-weight.ts';
+import { boxWeight, shelfLoad } from '../../core/storage/room/box-weight.ts';
 import { good } from '../../core/problem.ts';
 import {
 	BoxWeightInput,

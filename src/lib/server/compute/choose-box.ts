@@ -1,5 +1,5 @@
 import { problemsOfSet } from './problems-of-set.ts';
-import { chooseBox } from '../../core/boxes/choose-box.ts';
+import { chooseBox } from '../../core/storage/plan/choose-box.ts';
 import { bad, good } from '../../core/problem.ts';
 import {
 	ChooseBoxInput,

@@ -1,4 +1,8 @@
-import { chooseHolder, USUAL_TIERS, type HolderTier } from '../../core/boxes/choose-holder.ts';
+import {
+	chooseHolder,
+	USUAL_TIERS,
+	type HolderTier
+} from '../../core/storage/holders/choose-holder.ts';
 import { bad, good } from '../../core/problem.ts';
 import {
 	ChooseHolderInput,

@@ -1,5 +1,5 @@
-import { USUAL_TIERS } from '../../core/boxes/choose-holder.ts';
-import { holdersToBuy, tierMoves } from '../../core/boxes/tier-moves.ts';
+import { USUAL_TIERS } from '../../core/storage/holders/choose-holder.ts';
+import { holdersToBuy, tierMoves } from '../../core/storage/holders/tier-moves.ts';
 import { bad, good } from '../../core/problem.ts';
 import {
 	MoveTiersInput,

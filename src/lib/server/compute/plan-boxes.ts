@@ -1,9 +1,9 @@
-import { usableRowUm } from '../../core/boxes/plan-boxes.ts';
-import type { BoxKind } from '../../core/boxes/box-kind.ts';
+import { usableRowUm } from '../../core/storage/plan/plan-boxes.ts';
+import type { BoxKind } from '../../core/storage/kinds/box-kind.ts';
 import { cardUm } from '../../core/measuring/stock.ts';
 import { problemsOfSet } from './problems-of-set.ts';
-import { BOX_KINDS } from '../../core/boxes/box-kind.ts';
-import { planBoxes } from '../../core/boxes/plan-boxes.ts';
+import { BOX_KINDS } from '../../core/storage/kinds/box-kind.ts';
+import { planBoxes } from '../../core/storage/plan/plan-boxes.ts';
 import { bad, good, type Problem } from '../../core/problem.ts';
 import {
 	PlanBoxesInput,

@@ -1,5 +1,5 @@
-import { dealPasses, namePile } from '../../core/boxes/deal-passes.ts';
-import { pileBorders, sortingWays } from '../../core/boxes/plan-sorting.ts';
+import { dealPasses, namePile } from '../../core/storage/sorting/deal-passes.ts';
+import { pileBorders, sortingWays } from '../../core/storage/sorting/plan-sorting.ts';
 import { good } from '../../core/problem.ts';
 import {
 	PlanSortingInput,

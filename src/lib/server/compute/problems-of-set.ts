@@ -1,4 +1,4 @@
-import type { BoxedSet } from '../../core/boxes/choose-box.ts';
+import type { BoxedSet } from '../../core/storage/plan/choose-box.ts';
 import type { Problem } from '../../core/problem.ts';
 
 /** What cannot be of a set that is to be boxed: more of its numbers there than cards, or than it has. */

@@ -1,4 +1,4 @@
-import { pullList, putAway } from '../../core/boxes/put-away.ts';
+import { pullList, putAway } from '../../core/storage/slips/put-away.ts';
 import { bad, good } from '../../core/problem.ts';
 import { PutAwayInput, PutAwayOutput, type PutAwayRequest } from '../../schemas/compute-sorting.ts';
 import { repeated } from './repeated.ts';

@@ -1,4 +1,4 @@
-import { respaceSlip } from '../../core/boxes/respace-slip.ts';
+import { respaceSlip } from '../../core/storage/rows/respace-slip.ts';
 import { good } from '../../core/problem.ts';
 import {
 	RespaceRowsInput,

@@ -1,5 +1,5 @@
-import { chooseHolder } from '../../core/boxes/choose-holder.ts';
-import { gaugePt, stackHeightUm } from '../../core/boxes/stack-height.ts';
+import { chooseHolder } from '../../core/storage/holders/choose-holder.ts';
+import { gaugePt, stackHeightUm } from '../../core/storage/room/stack-height.ts';
 import { good } from '../../core/problem.ts';
 import {
 	StackHeightInput,

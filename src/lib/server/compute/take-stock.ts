@@ -1,4 +1,4 @@
-import { takeStock } from '../../core/boxes/take-stock.ts';
+import { takeStock } from '../../core/storage/stock-take/take-stock.ts';
 import { good } from '../../core/problem.ts';
 import {
 	TakeStockInput,

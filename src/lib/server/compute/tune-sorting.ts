@@ -1,4 +1,4 @@
-import { tuneTimes } from '../../core/boxes/tune-times.ts';
+import { tuneTimes } from '../../core/storage/sorting/tune-times.ts';
 import { good } from '../../core/problem.ts';
 import {
 	TuneSortingInput,

@@ -1,7 +1,7 @@
-import { isPlain } from '../../core/goal/copy-record.ts';
+import { isPlain } from '../../core/copies/copy-record.ts';
 import type { EntryAddition } from '../../core/shorthand/named-cards.ts';
 import { copies } from '../database/tables/index.ts';
-import type { Recorder } from '../journal/record.ts';
+import type { Recorder } from '../database/record.ts';
 import type { StoredRelease } from '../releases/load-release.ts';
 import { placeOf } from './copy-rows.ts';
 import type { StoredCopy } from './read-copies.ts';

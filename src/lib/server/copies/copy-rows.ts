@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { parseVersionKey } from '../../core/checklist/version-key.ts';
-import type { CopyRecord } from '../../core/goal/copy-record.ts';
+import type { CopyRecord } from '../../core/copies/copy-record.ts';
 import type { Reader } from '../database/open.ts';
 import { copies } from '../database/tables/index.ts';
 import { loadReleases } from '../releases/load-release.ts';

@@ -1,19 +1,19 @@
 import { eq } from 'drizzle-orm';
 import { printRunOf } from '../../core/checklist/print-run.ts';
-import { nameVersion } from '../../core/checklist/name-version.ts';
+import { nameVersion } from '../../core/copies/name-version.ts';
 import { parseVersionKey } from '../../core/checklist/version-key.ts';
 import type { Release } from '../../core/checklist/release.ts';
-import { checkCopy, repeatedSerials } from '../../core/goal/check-copy.ts';
+import { checkCopy, repeatedSerials } from '../../core/copies/check-copy.ts';
 import { good, type Outcome, type Problem } from '../../core/problem.ts';
-import { measureAnew } from '../boxes/measure-anew.ts';
-import { passOn } from '../boxes/stand-behind.ts';
+import { measureAnew } from '../places/measure-anew.ts';
+import { passOn } from '../places/stand-behind.ts';
 import type { Collection, Transaction } from '../database/open.ts';
 import { copies } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
 import { loadRelease } from '../releases/load-release.ts';
 import { fieldsAsRow, placeOf, readCopy, type CopyFields } from './copy-rows.ts';
 import { readCopies, toCopy } from './read-copies.ts';
-import { removeCopyRows } from './remove-copy-rows.ts';
+import { removeCopyRows } from '../removal/remove-copy-rows.ts';
 
 type Done = Outcome<{ readonly id: number }>;
 const noCopy: Problem = {
@@ -44,8 +44,7 @@ export function addCopy(
 		if (!copy) throw new RangeError(`addCopy: ${version} was not stored`);
 		return {
 			value: good({ id: copy.id }, await warningsOf(tx, releaseId, version)),
-			label: `Record a copy: ${titleOf(release, version)}`,
-			touches: [releaseId]
+			label: `Record a copy: ${titleOf(release, version)}`
 		};
 	});
 }
@@ -70,8 +69,7 @@ export function editCopy(
 		await measureAnew(record, tx, id);
 		return {
 			value: good({ id }, await warningsOf(tx, releaseId, wanted)),
-			label: `Change a copy: ${titleOf(release, wanted)}`,
-			touches: [releaseId]
+			label: `Change a copy: ${titleOf(release, wanted)}`
 		};
 	});
 }
@@ -91,8 +89,7 @@ export function splitCopy(collection: Collection, id: number): Promise<Done> {
 		await passOn(record, tx, id, one.id);
 		return {
 			value: good({ id: one.id }),
-			label: `Split a card off a pile`,
-			touches: [row.releaseId]
+			label: `Split a card off a pile`
 		};
 	});
 }
@@ -105,8 +102,7 @@ export function removeCopy(collection: Collection, id: number): Promise<Done> {
 		await removeCopyRows(record, tx, [id]);
 		return {
 			value: good({ id }),
-			label: `Take out a copy: ${titleOf(found.release, found.copy.version)}`,
-			touches: [found.releaseId]
+			label: `Take out a copy: ${titleOf(found.release, found.copy.version)}`
 		};
 	});
 }

@@ -1,5 +1,5 @@
 import { expand } from '../../core/checklist/expand.ts';
-import type { Condition } from '../../core/goal/condition.ts';
+import type { Condition } from '../../core/copies/condition.ts';
 import { readShorthand } from '../../core/shorthand/read-shorthand.ts';
 import { good, type Outcome, type Problem } from '../../core/problem.ts';
 import type { Collection } from '../database/open.ts';
@@ -69,8 +69,7 @@ export async function logLine(
 					},
 					reading.notes
 				),
-				label: `${stored.release.name}: log ${clip(request.line)}${finishName(stored.release, request.parallel)}`,
-				touches: [stored.id]
+				label: `${stored.release.name}: log ${clip(request.line)}${finishName(stored.release, request.parallel)}`
 			};
 		}
 	);
@@ -120,8 +119,7 @@ export function logOwned(
 		const count = `${Math.abs(cards)} ${Math.abs(cards) === 1 ? 'card' : 'cards'}`;
 		return {
 			value: good({ versions: changed.length, cards }),
-			label: `${stored.release.name}: ${cards < 0 ? 'take out' : 'log'} ${count} on the wall`,
-			touches: [stored.id]
+			label: `${stored.release.name}: ${cards < 0 ? 'take out' : 'log'} ${count} on the wall`
 		};
 	});
 }

@@ -1,7 +1,7 @@
 import { eq, sql } from 'drizzle-orm';
 import { formatVersionKey } from '../../core/checklist/version-key.ts';
-import type { Copy } from '../../core/goal/copy.ts';
-import type { CopyRecord } from '../../core/goal/copy-record.ts';
+import type { Copy } from '../../core/copies/copy.ts';
+import type { CopyRecord } from '../../core/copies/copy-record.ts';
 import type { Reader } from '../database/open.ts';
 import { readRows } from '../database/read-rows.ts';
 import { copies, releases } from '../database/tables/index.ts';

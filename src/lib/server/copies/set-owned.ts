@@ -1,12 +1,12 @@
-import { qualityRank, type Condition } from '../../core/goal/condition.ts';
-import { isPlain } from '../../core/goal/copy-record.ts';
+import { qualityRank, type Condition } from '../../core/copies/condition.ts';
+import { isPlain } from '../../core/copies/copy-record.ts';
 import { parseVersionKey } from '../../core/checklist/version-key.ts';
 import { copies } from '../database/tables/index.ts';
 import type { Transaction } from '../database/open.ts';
-import type { Recorder } from '../journal/record.ts';
+import type { Recorder } from '../database/record.ts';
 import type { StoredRelease } from '../releases/load-release.ts';
 import type { StoredCopy } from './read-copies.ts';
-import { removeCopyRows } from './remove-copy-rows.ts';
+import { removeCopyRows } from '../removal/remove-copy-rows.ts';
 
 /** How many copies of a version there shall be. */
 export interface OwnedChange {

@@ -40,8 +40,7 @@ export function setSynonym(
 		const [fresh] = there ? [there] : await record.insert(synonyms, [values]);
 		return {
 			value: good({ id: fresh?.id ?? 0 }),
-			label: `Let ${word} mean ${values.means}`,
-			touches: []
+			label: `Let ${word} mean ${values.means}`
 		};
 	});
 }
@@ -49,8 +48,8 @@ export function setSynonym(
 export function removeSynonym(collection: Collection, id: number): Promise<boolean> {
 	return makeChange(collection, async (record, tx) => {
 		const [there] = await tx.select().from(synonyms).where(eq(synonyms.id, id));
-		if (!there) return { value: false, label: '', touches: [] };
+		if (!there) return { value: false, label: '' };
 		await record.remove(synonyms, [id]);
-		return { value: true, label: `Forget the word ${there.word}`, touches: [] };
+		return { value: true, label: `Forget the word ${there.word}` };
 	});
 }

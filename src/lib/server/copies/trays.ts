@@ -3,7 +3,7 @@ import { good, type Outcome } from '../../core/problem.ts';
 import type { Collection, Reader, Transaction } from '../database/open.ts';
 import { trayPiles } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
-import type { Recorder } from '../journal/record.ts';
+import type { Recorder } from '../database/record.ts';
 
 export const TRAYS = ['to log', 'to sort'] as const;
 export type Tray = (typeof TRAYS)[number];
@@ -30,8 +30,7 @@ export function addPile(
 		]);
 		return {
 			value: good({ id: pile?.id ?? 0 }),
-			label: `Put ${name.trim()} in the tray ${tray}`,
-			touches: []
+			label: `Put ${name.trim()} in the tray ${tray}`
 		};
 	});
 }
@@ -40,9 +39,9 @@ export function addPile(
 export function removePile(collection: Collection, id: number): Promise<boolean> {
 	return makeChange(collection, async (record, tx) => {
 		const [pile] = await tx.select().from(trayPiles).where(eq(trayPiles.id, id));
-		if (!pile) return { value: false, label: '', touches: [] };
+		if (!pile) return { value: false, label: '' };
 		await record.remove(trayPiles, [id]);
-		return { value: true, label: `Clear ${pile.name} from the tray ${pile.tray}`, touches: [] };
+		return { value: true, label: `Clear ${pile.name} from the tray ${pile.tray}` };
 	});
 }
 

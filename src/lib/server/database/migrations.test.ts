@@ -13,8 +13,8 @@ import { listGoals } from '../goals/read-goals.ts';
 import { redo, undo } from '../journal/undo.ts';
 import { loadRelease } from '../releases/load-release.ts';
 import { search } from '../search/search.ts';
-import { readSettings } from '../settings.ts';
-import { openCollection } from './open.ts';
+import { readSettings } from './settings.ts';
+import { openCollection } from '../upkeep/open-collection.ts';
 
 let folder: string;
 beforeEach(() => {

@@ -4,7 +4,8 @@ import { migrate } from 'drizzle-orm/libsql/migrator';
 import { mkdir } from 'node:fs/promises';
 import { dirname, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import type { Settings } from '../settings.ts';
+import type { Settings } from './settings.ts';
+import type { Upkeep } from './upkeep.ts';
 
 export type Database = LibSQLDatabase;
 /** The database, or a transaction on it: what a read takes. */
@@ -17,11 +18,12 @@ export interface Collection {
 	/** Runs a change in a transaction of its own, after all changes asked for before it. */
 	readonly write: <Result>(change: (tx: Transaction) => Promise<Result>) => Promise<Result>;
 	readonly now: () => string;
+	readonly upkeep: Upkeep;
 	readonly close: () => void;
 }
 
-/** Opens the collection that the settings name and brings it up to date; makes it when there is none. */
-export async function openCollection(settings: Settings): Promise<Collection> {
+/** Opens the database that the settings name and brings it up to date; makes it when there is none. */
+export async function openDatabase(settings: Settings, upkeep: Upkeep): Promise<Collection> {
 	const isFile = settings.databaseUrl.startsWith('file:');
 	if (isFile) await mkdir(folderOf(settings.databaseUrl), { recursive: true });
 	// A lock that another process holds is waited for between tries (`writeQueue`), never in a call: while a
@@ -33,6 +35,7 @@ export async function openCollection(settings: Settings): Promise<Collection> {
 	return {
 		db,
 		write: writeQueue(db),
+		upkeep,
 		now: () => settings.fixedNow ?? new Date().toISOString(),
 		close: () => closeClient(client)
 	};

@@ -13,7 +13,7 @@ import { setSynonym } from '../copies/synonyms.ts';
 import { addPile } from '../copies/trays.ts';
 import type { Collection, Transaction } from '../database/open.ts';
 import { makeGoal } from '../goals/make-goal.ts';
-import { importRelease } from '../releases/import-release.ts';
+import { importRelease } from '../checklists/import-release.ts';
 import { countReleases } from '../releases/list-releases.ts';
 import { keepSampleClock } from '../preferences/sample-clock.ts';
 import { basementSteps } from './basement.ts';

@@ -4,7 +4,7 @@ import { checkGoal } from '../../core/goal/check-goal.ts';
 import { resolveRules, type GoalChoice } from '../../core/goal/goal-rules.ts';
 import { presetOf } from '../../core/goal/preset.ts';
 import { good, type Outcome, type Problem } from '../../core/problem.ts';
-import { removeBindersOf } from '../binders/remove-binder-rows.ts';
+import { removeBindersOf } from '../removal/remove-binder-rows.ts';
 import type { Collection } from '../database/open.ts';
 import { goals } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
@@ -34,7 +34,7 @@ export function makeGoal(
 			{ releaseId: stored.id, name, rules: request.rules, createdAt: collection.now() }
 		]);
 		if (!goal) throw new RangeError(`makeGoal: ${name} was not stored`);
-		return { value: good({ id: goal.id }), label: `Goal ${name}`, touches: [stored.id] };
+		return { value: good({ id: goal.id }), label: `Goal ${name}` };
 	});
 }
 
@@ -52,7 +52,7 @@ export function changeGoal(
 		if (problems.length > 0) return refused(problems);
 		const name = wanted.name.trim() || goal.name;
 		await record.update(goals, id, { name, rules: wanted.rules });
-		return { value: good({ id }), label: `Decide ${name} anew`, touches: [goal.releaseId] };
+		return { value: good({ id }), label: `Decide ${name} anew` };
 	});
 }
 
@@ -76,9 +76,9 @@ function usualName(release: Release, choice: GoalChoice): string {
 export function removeGoal(collection: Collection, id: number): Promise<boolean> {
 	return makeChange(collection, async (record, tx) => {
 		const [goal] = await tx.select().from(goals).where(eq(goals.id, id));
-		if (!goal) return { value: false, label: '', touches: [] };
+		if (!goal) return { value: false, label: '' };
 		await removeBindersOf(record, tx, [id]);
 		await record.remove(goals, [id]);
-		return { value: true, label: `Remove goal ${goal.name}`, touches: [goal.releaseId] };
+		return { value: true, label: `Remove goal ${goal.name}` };
 	});
 }

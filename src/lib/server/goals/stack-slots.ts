@@ -1,4 +1,4 @@
-import { conditionRank, qualityRank } from '../../core/goal/condition.ts';
+import { conditionRank, qualityRank } from '../../core/copies/condition.ts';
 import type { StackSlot } from '../../core/goal/judge-card.ts';
 import type { Reader } from '../database/open.ts';
 import { workOutGoals } from './work-out-goals.ts';

@@ -1,6 +1,6 @@
 import { asc, desc, eq } from 'drizzle-orm';
 import type { Release } from '../../core/checklist/release.ts';
-import { isAtHand } from '../../core/goal/copy-record.ts';
+import { isAtHand } from '../../core/copies/copy-record.ts';
 import { fillGoals, slotName } from '../../core/goal/fill-goals.ts';
 import type { Filling } from '../../core/goal/fill-slots.ts';
 import { resolveRules } from '../../core/goal/goal-rules.ts';

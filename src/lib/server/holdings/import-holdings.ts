@@ -92,8 +92,7 @@ export function importHoldings(
 		const count = `${matched.length} ${matched.length === 1 ? 'row' : 'rows'}`;
 		return {
 			value: { copies: matched.length, unmatched: unmatched.length },
-			label: `Import holdings from ${source}: ${count}`,
-			touches: [...ids.values()]
+			label: `Import holdings from ${source}: ${count}`
 		};
 	});
 }
@@ -130,8 +129,8 @@ export async function listUnmatched(db: Reader) {
 export function dropUnmatched(collection: Collection, id: number): Promise<boolean> {
 	return makeChange(collection, async (record, tx) => {
 		const [row] = await tx.select().from(unmatchedRows).where(eq(unmatchedRows.id, id));
-		if (!row) return { value: false, label: '', touches: [] };
+		if (!row) return { value: false, label: '' };
 		await record.remove(unmatchedRows, [id]);
-		return { value: true, label: `Drop line ${row.line} of ${row.source}`, touches: [] };
+		return { value: true, label: `Drop line ${row.line} of ${row.source}` };
 	});
 }

@@ -59,8 +59,7 @@ export function settleRow(
 		await record.remove(unmatchedRows, [id]);
 		return {
 			value: good({ version: only.version }),
-			label: `Settle line ${row.line} of ${row.source}`,
-			touches: [stored.id]
+			label: `Settle line ${row.line} of ${row.source}`
 		};
 	});
 }

@@ -2,26 +2,23 @@ import { eq } from 'drizzle-orm';
 import { bad, type Outcome, type Problem } from '../../core/problem.ts';
 import type { Collection, Transaction } from '../database/open.ts';
 import { journal } from '../database/tables/index.ts';
-import { trimBoxCards } from '../boxes/trim-box-cards.ts';
-import { refreshProgress } from '../goals/refresh-progress.ts';
-import { openRecorder, type Recorder } from './record.ts';
-import type { RowChange } from './row-change.ts';
+import { openRecorder, type Recorder } from '../database/record.ts';
+import type { RowChange } from '../database/tables/journalled.ts';
 
-/** What a change did, for the journal. `touches` names the releases whose goals it may have moved. */
+/** What a change did, for the journal; without a label nothing may have changed. */
 export interface ChangeResult<Value> {
 	readonly value: Value;
 	readonly label: string;
-	readonly touches: readonly number[];
 }
 
 /** What a change gives that was refused: nothing is written. */
 export function refused(problems: readonly Problem[]): ChangeResult<Outcome<never>> {
-	return { value: bad(problems), label: '', touches: [] };
+	return { value: bad(problems), label: '' };
 }
 
 /**
  * Makes one change: in one transaction the rows are changed, the journal gets its row, what was
- * undone before can no longer be redone, and the progress of the goals concerned is refreshed.
+ * undone before can no longer be redone, and the collection's upkeep is done.
  * A change that changes nothing leaves no trace; one that throws changes nothing.
  */
 export async function makeChange<Value>(
@@ -41,15 +38,15 @@ export async function makeStep<Value>(
 	return collection.write(async (tx) => {
 		const changes: RowChange[] = [];
 		const recorder = openRecorder(tx, changes);
-		const { value, label, touches } = await change(recorder, tx);
-		if (changes.length > 0) await trimBoxCards(recorder, tx, touches);
+		const { value, label } = await change(recorder, tx);
 		if (changes.length === 0) return { value, step: null };
+		await collection.upkeep.complete(tx, recorder, changes);
 		await tx.update(journal).set({ state: 'dropped' }).where(eq(journal.state, 'undone'));
 		const [row] = await tx
 			.insert(journal)
-			.values({ at: collection.now(), label, state: 'done', releaseIds: touches, changes })
+			.values({ at: collection.now(), label, state: 'done', releaseIds: [], changes })
 			.returning({ id: journal.id });
-		await refreshProgress(tx, touches, collection.now());
+		await collection.upkeep.refresh(tx, changes, collection.now());
 		return { value, step: row?.id ?? null };
 	});
 }

@@ -2,10 +2,8 @@ import { and, asc, eq, gt } from 'drizzle-orm';
 import { bad, good, type Outcome } from '../../core/problem.ts';
 import type { Collection } from '../database/open.ts';
 import { journal } from '../database/tables/index.ts';
-import { trimBoxCards } from '../boxes/trim-box-cards.ts';
-import { refreshProgress } from '../goals/refresh-progress.ts';
-import { openRecorder } from './record.ts';
-import type { RowChange } from './row-change.ts';
+import { openRecorder } from '../database/record.ts';
+import type { RowChange } from '../database/tables/journalled.ts';
 import { turn, undo, type Step } from './undo.ts';
 
 /**
@@ -52,7 +50,8 @@ function turnBack(collection: Collection, id: number): Promise<Outcome<Step>> {
 			.map(({ table, before, after }): RowChange => ({ table, before: after, after: before }));
 		for (const change of reversed) await turn(tx, change, change.before, change.after);
 		const trimmed: RowChange[] = [];
-		await trimBoxCards(openRecorder(tx, trimmed), tx, entry.releaseIds);
+		await collection.upkeep.complete(tx, openRecorder(tx, trimmed), reversed);
+		const all = [...reversed, ...trimmed];
 		const at = collection.now();
 		const label = `Take back: ${entry.label}`;
 		await tx.update(journal).set({ state: 'dropped' }).where(eq(journal.state, 'undone'));
@@ -62,11 +61,11 @@ function turnBack(collection: Collection, id: number): Promise<Outcome<Step>> {
 				at,
 				label,
 				state: 'done',
-				releaseIds: entry.releaseIds,
-				changes: [...reversed, ...trimmed]
+				releaseIds: [],
+				changes: all
 			})
 			.returning({ id: journal.id });
-		await refreshProgress(tx, entry.releaseIds, at);
+		await collection.upkeep.refresh(tx, all, at);
 		return good({ id: step?.id ?? 0, at, label });
 	});
 }

@@ -2,9 +2,8 @@ import { asc, desc, eq } from 'drizzle-orm';
 import { chunks } from '../database/chunks.ts';
 import type { Collection, Reader, Transaction } from '../database/open.ts';
 import { journal } from '../database/tables/index.ts';
-import { refreshProgress } from '../goals/refresh-progress.ts';
-import { deleteRows, insertRows } from './record.ts';
-import { JOURNALLED, type Row, type RowChange } from './row-change.ts';
+import { deleteRows, insertRows } from '../database/record.ts';
+import { JOURNALLED, type Row, type RowChange } from '../database/tables/journalled.ts';
 
 /** A step of the journal in words. */
 export interface Step {
@@ -75,7 +74,7 @@ function move(
 			.update(journal)
 			.set({ state: direction === 'undo' ? 'undone' : 'done' })
 			.where(eq(journal.id, entry.id));
-		await refreshProgress(tx, entry.releaseIds, collection.now());
+		await collection.upkeep.refresh(tx, entry.changes, collection.now());
 		return next;
 	});
 }

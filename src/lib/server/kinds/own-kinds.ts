@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { BINDER_KINDS, type BinderKind } from '../../core/binder/binder-kind.ts';
 import { PAGE_KINDS, type PageKind } from '../../core/binder/page-kind.ts';
-import { BOX_KINDS, type BoxKind } from '../../core/boxes/box-kind.ts';
+import { BOX_KINDS, type BoxKind } from '../../core/storage/kinds/box-kind.ts';
 import { freeKey, slug } from '../../core/checklist/slug.ts';
 import { good, type Outcome } from '../../core/problem.ts';
 import type { Collection, Transaction } from '../database/open.ts';
@@ -37,7 +37,7 @@ export function addKind(
 		}
 		const key = freeKey(`own-${slug(name)}`, new Set(known.map((one) => one.key)));
 		await record.insert(ownKinds, [{ sort, key, kind: { ...kind, name, key } as Kind }]);
-		return { value: good({ key }), label: `Add ${sort} kind ${name}`, touches: [] };
+		return { value: good({ key }), label: `Add ${sort} kind ${name}` };
 	});
 }
 
@@ -61,7 +61,7 @@ export function removeKind(
 			);
 		}
 		await record.remove(ownKinds, [row.id]);
-		return { value: good({ key }), label: `Take away ${sort} kind ${row.kind.name}`, touches: [] };
+		return { value: good({ key }), label: `Take away ${sort} kind ${row.kind.name}` };
 	});
 }
 

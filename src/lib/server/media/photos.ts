@@ -82,7 +82,7 @@ export async function addPhoto(
 			.from(photos)
 			.where(eq(photos.copyId, copyId));
 		await record.insert(photos, [{ copyId, hash, position: there?.photos ?? 0 }]);
-		return { value: good({ hash }), label: 'Add a photo', touches: [] };
+		return { value: good({ hash }), label: 'Add a photo' };
 	});
 }
 
@@ -90,9 +90,9 @@ export async function addPhoto(
 export function removePhoto(collection: Collection, id: number): Promise<boolean> {
 	return makeChange(collection, async (record, tx) => {
 		const [photo] = await tx.select({ id: photos.id }).from(photos).where(eq(photos.id, id));
-		if (!photo) return { value: false, label: '', touches: [] };
+		if (!photo) return { value: false, label: '' };
 		await record.remove(photos, [id]);
-		return { value: true, label: 'Take off a photo', touches: [] };
+		return { value: true, label: 'Take off a photo' };
 	});
 }
 

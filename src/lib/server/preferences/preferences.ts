@@ -4,7 +4,7 @@ import type { Static, TSchema } from 'typebox';
 import { checkAgainst } from '../../schemas/validator.ts';
 import type { Reader, Transaction } from '../database/open.ts';
 import { preferences } from '../database/tables/index.ts';
-import type { Recorder } from '../journal/record.ts';
+import type { Recorder } from '../database/record.ts';
 
 /** Something a person sets for the whole collection, and what holds until they do. */
 export interface Preference<Schema extends TSchema> {

@@ -1,6 +1,6 @@
 import { inArray, sql } from 'drizzle-orm';
 import { formatVersionKey } from '../../core/checklist/version-key.ts';
-import { placesOfCards, placesOfCopies, type CardPlace } from '../boxes/places-of.ts';
+import { placesOfCards, placesOfCopies, type CardPlace } from '../places/places-of.ts';
 import type { Reader } from '../database/open.ts';
 import {
 	cards,

@@ -1,7 +1,7 @@
 import { availableParallelism } from 'node:os';
 import { resolve } from 'node:path';
 import { Piscina } from 'piscina';
-import { readSettings } from '../settings.ts';
+import { readSettings } from '../database/settings.ts';
 import type { TaskName, Tasks } from './tasks.ts';
 import type { TaskCall } from './worker.ts';
 

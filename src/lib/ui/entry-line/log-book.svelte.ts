@@ -1,5 +1,5 @@
 import type { Release } from '$lib/core/checklist/release';
-import type { Condition } from '$lib/core/goal/condition';
+import type { Condition } from '$lib/core/copies/condition';
 import type { Wanted } from '$lib/core/goal/wall';
 import type { Problem } from '$lib/core/problem';
 import { indexCards } from '$lib/core/shorthand/card-index';

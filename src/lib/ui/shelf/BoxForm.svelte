@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { BOX_USES } from '$lib/core/boxes/box-use';
-	import type { BoxKind } from '$lib/core/boxes/box-kind';
-	import { nameShelf, type Shelf } from '$lib/core/boxes/shelf';
+	import { BOX_USES } from '$lib/core/storage/kinds/box-use';
+	import type { BoxKind } from '$lib/core/storage/kinds/box-kind';
+	import { nameShelf, type Shelf } from '$lib/core/storage/shelves/shelf';
 
 	interface Props {
 		/** Null: a new one. */

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { cardsIn } from '$lib/core/boxes/stack-height';
+	import { cardsIn } from '$lib/core/storage/room/stack-height';
 	import { countOf } from '$lib/ui/numerals';
 
 	interface Divider {

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { resolve } from '$app/paths';
-	import { isTooFull } from '$lib/core/boxes/is-too-full';
-	import type { RoomShelf } from '$lib/server/boxes/read-room';
+	import { isTooFull } from '$lib/core/storage/rows/is-too-full';
+	import type { RoomShelf } from '$lib/server/storage/room/read-room';
 	import { formatKg } from '$lib/ui/numerals';
 	import ShelfBox from './ShelfBox.svelte';
 

@@ -1,7 +1,7 @@
 import { json, type RequestHandler } from '@sveltejs/kit';
 import { theCollection } from '$lib/server/collection';
 import { problemResponse } from '$lib/server/problem-document';
-import { importRelease } from '$lib/server/releases/import-release';
+import { importRelease } from '$lib/server/checklists/import-release';
 import { listReleases } from '$lib/server/releases/list-releases';
 import { readChecklistFile } from '$lib/server/workers/read-file';
 

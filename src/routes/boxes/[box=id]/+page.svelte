@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { resolve } from '$app/paths';
-	import { nameShelf } from '$lib/core/boxes/shelf';
+	import { nameShelf } from '$lib/core/storage/shelves/shelf';
 	import { countOf, formatKg } from '$lib/ui/numerals';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import BoxForm from '$lib/ui/shelf/BoxForm.svelte';

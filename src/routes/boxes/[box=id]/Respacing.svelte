@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import type { BoxRespacing } from '$lib/server/boxes/respace-box';
+	import type { BoxRespacing } from '$lib/server/storage/room/respace-box';
 	import { countOf } from '$lib/ui/numerals';
 
 	let { respacing }: { respacing: BoxRespacing } = $props();

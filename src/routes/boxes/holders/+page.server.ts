@@ -1,17 +1,17 @@
 import { fail } from '@sveltejs/kit';
-import { HOLDER_KEYS, HOLDER_SORTS } from '$lib/core/boxes/holder-kind';
+import { HOLDER_KEYS, HOLDER_SORTS } from '$lib/core/storage/kinds/holder-kind';
 import { bad, type Outcome, type Problem } from '$lib/core/problem';
 import { parseAmount } from '$lib/core/worth/amount';
 import { checkAgainst } from '$lib/schemas/validator';
 import { readPriceForm, setPrices } from '$lib/server/binders/supply-prices';
-import { HOLDER_SUPPLY, holderSupplies } from '$lib/server/boxes/holder-supplies';
-import { HOLDER_RULES, HolderRulesSchema } from '$lib/server/boxes/holder-tiers';
+import { HOLDER_SUPPLY, holderSupplies } from '$lib/server/storage/holders/holder-supplies';
+import { HOLDER_RULES, HolderRulesSchema } from '$lib/server/places/holder-tiers';
 import {
 	readTierMoves,
 	setHolderRules,
 	setHolders,
 	type HolderRules
-} from '$lib/server/boxes/holders';
+} from '$lib/server/storage/holders/holders';
 import { theCollection } from '$lib/server/collection';
 import { readPreference } from '$lib/server/preferences/preferences';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { resolve } from '$app/paths';
-	import { HOLDER_KINDS } from '$lib/core/boxes/holder-kind';
+	import { HOLDER_KINDS } from '$lib/core/storage/kinds/holder-kind';
 	import { countOf, formatMoney } from '$lib/ui/numerals';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import SupplyTable from '$lib/ui/supplies/SupplyTable.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { chooseHolder } from '$lib/core/boxes/choose-holder';
-	import { HOLDER_KINDS } from '$lib/core/boxes/holder-kind';
-	import { gaugePt } from '$lib/core/boxes/stack-height';
+	import { chooseHolder } from '$lib/core/storage/holders/choose-holder';
+	import { HOLDER_KINDS } from '$lib/core/storage/kinds/holder-kind';
+	import { gaugePt } from '$lib/core/storage/room/stack-height';
 	import { THICKNESS_UNITS, UM_A_PT, type ThicknessUnit } from '$lib/core/measuring/stock';
 
 	let value = $state(1.8);

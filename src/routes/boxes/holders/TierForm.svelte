@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { HOLDER_SORTS } from '$lib/core/boxes/holder-kind';
+	import { HOLDER_SORTS } from '$lib/core/storage/kinds/holder-kind';
 	import { formatMinor } from '$lib/core/worth/minor-units';
-	import type { HolderRules } from '$lib/server/boxes/holders';
+	import type { HolderRules } from '$lib/server/storage/holders/holders';
 
 	let { rules }: { rules: HolderRules } = $props();
 	const HOLDERS = {

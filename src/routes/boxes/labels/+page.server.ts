@@ -1,5 +1,5 @@
-import { LABEL_SORTS, labelTexts } from '$lib/server/boxes/label-texts';
-import { readBoxes } from '$lib/server/boxes/read-storage';
+import { LABEL_SORTS, labelTexts } from '$lib/server/storage/labels/label-texts';
+import { readBoxes } from '$lib/server/storage/room/read-storage';
 import { theCollection } from '$lib/server/collection';
 
 export const load = async ({ url, depends }) => {

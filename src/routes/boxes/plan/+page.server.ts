@@ -1,9 +1,9 @@
 import { fail } from '@sveltejs/kit';
-import { readStorageChoice } from '$lib/server/boxes/read-storage-options';
-import { standAsPlanned } from '$lib/server/boxes/stand-as-planned';
+import { readStorageChoice } from '$lib/server/storage/plan/read-storage-options';
+import { standAsPlanned } from '$lib/server/storage/plan/stand-as-planned';
 import { theCollection } from '$lib/server/collection';
 import { countReleases } from '$lib/server/releases/list-releases';
-import { setTheme } from '$lib/server/releases/set-theme';
+import { setTheme } from '$lib/server/checklists/set-theme';
 
 export const load = async ({ url, depends }) => {
 	depends('jade:copies');

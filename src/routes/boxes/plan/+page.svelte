@@ -4,7 +4,7 @@
 	import { page } from '$app/state';
 	import EmptyCollection from '$lib/ui/EmptyCollection.svelte';
 	import { resolve } from '$app/paths';
-	import { BOX_SCHOOLS } from '$lib/core/boxes/school';
+	import { BOX_SCHOOLS } from '$lib/core/storage/plan/school';
 	import { countOf, formatCount } from '$lib/ui/numerals';
 	import ChoiceTable from './ChoiceTable.svelte';
 	import { createPlanDesk } from './plan-desk.svelte';

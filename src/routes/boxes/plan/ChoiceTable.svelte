@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import type { StorageView } from '$lib/server/boxes/storage-view';
+	import type { StorageView } from '$lib/server/storage/plan/storage-view';
 	import { formatCount } from '$lib/ui/numerals';
 
 	interface Props {

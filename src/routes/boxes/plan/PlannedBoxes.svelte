@@ -1,7 +1,7 @@
 <script lang="ts">
-	import type { BoxKind } from '$lib/core/boxes/box-kind';
-	import type { StorageBox } from '$lib/server/boxes/plan-storage';
-	import type { PlanWeight } from '$lib/server/boxes/storage-view';
+	import type { BoxKind } from '$lib/core/storage/kinds/box-kind';
+	import type { StorageBox } from '$lib/server/storage/plan/plan-storage';
+	import type { PlanWeight } from '$lib/server/storage/plan/storage-view';
 	import { countOf, formatKg } from '$lib/ui/numerals';
 	import BoxRow from '$lib/ui/shelf/BoxRow.svelte';
 

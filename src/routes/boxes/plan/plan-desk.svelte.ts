@@ -1,4 +1,4 @@
-import type { StorageView } from '$lib/server/boxes/storage-view';
+import type { StorageView } from '$lib/server/storage/plan/storage-view';
 
 /** A plan on its way from the server: how far it is, and what it is in the end. It can be cancelled. */
 export function createPlanDesk() {

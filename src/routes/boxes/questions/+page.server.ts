@@ -1,7 +1,7 @@
 import { fail } from '@sveltejs/kit';
-import { answerDiscrepancy } from '$lib/server/boxes/answer-discrepancy';
-import { nameVersions } from '$lib/server/boxes/name-versions';
-import { listDiscrepancies } from '$lib/server/boxes/stock-take';
+import { answerDiscrepancy } from '$lib/server/storage/stock-take/answer-discrepancy';
+import { nameVersions } from '$lib/server/releases/name-versions';
+import { listDiscrepancies } from '$lib/server/storage/stock-take/stock-take';
 import { theCollection } from '$lib/server/collection';
 import { formFields } from '$lib/server/form-fields';
 

@@ -2,7 +2,7 @@
 	import { enhance } from '$app/forms';
 	import { resolve } from '$app/paths';
 	import type { SubmitFunction } from '@sveltejs/kit';
-	import { DISCREPANCY_ANSWERS } from '$lib/core/boxes/discrepancy';
+	import { DISCREPANCY_ANSWERS } from '$lib/core/storage/stock-take/discrepancy';
 	import { createFormKeys } from '$lib/ui/in-turn';
 	import { countOf } from '$lib/ui/numerals';
 	import ProblemList from '$lib/ui/ProblemList.svelte';

@@ -1,14 +1,19 @@
 import { fail } from '@sveltejs/kit';
-import { BOX_USES } from '$lib/core/boxes/box-use';
-import type { BoxKind } from '$lib/core/boxes/box-kind';
+import { BOX_USES } from '$lib/core/storage/kinds/box-use';
+import type { BoxKind } from '$lib/core/storage/kinds/box-kind';
 import { bad, type Outcome } from '$lib/core/problem';
 import { BoxKindSchema } from '$lib/schemas/compute-boxes';
 import { ShelfSchema } from '$lib/schemas/shelf';
 import { checkAgainst } from '$lib/schemas/validator';
-import { saveBox } from '$lib/server/boxes/edit-boxes';
-import { placeBinder, removeShelf, saveShelf, type NewShelf } from '$lib/server/boxes/edit-shelves';
-import { readRoom } from '$lib/server/boxes/read-room';
-import { readBoxKinds } from '$lib/server/boxes/read-storage';
+import { saveBox } from '$lib/server/storage/room/edit-boxes';
+import {
+	placeBinder,
+	removeShelf,
+	saveShelf,
+	type NewShelf
+} from '$lib/server/storage/room/edit-shelves';
+import { readRoom } from '$lib/server/storage/room/read-room';
+import { readBoxKinds } from '$lib/server/storage/room/read-storage';
 import { theCollection } from '$lib/server/collection';
 import { formFields } from '$lib/server/form-fields';
 import { addKind, removeKind } from '$lib/server/kinds/own-kinds';

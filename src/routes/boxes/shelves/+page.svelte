@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { BOX_KINDS } from '$lib/core/boxes/box-kind';
-	import { nameShelf } from '$lib/core/boxes/shelf';
+	import { BOX_KINDS } from '$lib/core/storage/kinds/box-kind';
+	import { nameShelf } from '$lib/core/storage/shelves/shelf';
 	import { formatCount, formatKg } from '$lib/ui/numerals';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import BoxForm from '$lib/ui/shelf/BoxForm.svelte';

@@ -1,8 +1,8 @@
 import { fail, redirect } from '@sveltejs/kit';
-import { makeSlip, removeSlip } from '$lib/server/boxes/change-slips';
-import type { SlipSource } from '$lib/server/boxes/find-slip-cards';
-import { copiesForBinder } from '$lib/server/boxes/copies-for-binder';
-import { listSlips } from '$lib/server/boxes/slips';
+import { makeSlip, removeSlip } from '$lib/server/storage/slips/change-slips';
+import type { SlipSource } from '$lib/server/storage/slips/find-slip-cards';
+import { copiesForBinder } from '$lib/server/storage/slips/copies-for-binder';
+import { listSlips } from '$lib/server/storage/slips/slips';
 import { listBinders } from '$lib/server/binders/read-binder';
 import { theCollection } from '$lib/server/collection';
 import { formFields } from '$lib/server/form-fields';

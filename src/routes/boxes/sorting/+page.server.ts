@@ -1,5 +1,5 @@
 import { fail } from '@sveltejs/kit';
-import { tuneTimes } from '$lib/core/boxes/tune-times';
+import { tuneTimes } from '$lib/core/storage/sorting/tune-times';
 import { cardNumberOrder } from '$lib/core/checklist/compare-card-numbers';
 import { cardsOf } from '$lib/core/checklist/release';
 import { checkAgainst } from '$lib/schemas/validator';
@@ -10,7 +10,7 @@ import {
 	SORTING_SLIP,
 	SortingSlipSchema,
 	type SortingSlip
-} from '$lib/server/boxes/sorting';
+} from '$lib/server/storage/sorting/sorting';
 import { theCollection } from '$lib/server/collection';
 import { readPreference } from '$lib/server/preferences/preferences';
 import { listReleaseNames } from '$lib/server/releases/list-releases';

@@ -2,8 +2,8 @@
 	import { enhance } from '$app/forms';
 	import { goto } from '$app/navigation';
 	import { resolve } from '$app/paths';
-	import { sortingWays, type SortingPlan } from '$lib/core/boxes/plan-sorting';
-	import { sortingSteps } from '$lib/core/boxes/sorting-steps';
+	import { sortingWays, type SortingPlan } from '$lib/core/storage/sorting/plan-sorting';
+	import { sortingSteps } from '$lib/core/storage/sorting/sorting-steps';
 	import { countOf } from '$lib/ui/numerals';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import SortingSteps from './SortingSteps.svelte';

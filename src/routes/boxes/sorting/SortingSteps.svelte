@@ -2,9 +2,9 @@
 	import { onMount } from 'svelte';
 	import { deserialize } from '$app/forms';
 	import { invalidateAll } from '$app/navigation';
-	import { namePile } from '$lib/core/boxes/deal-passes';
-	import { stepPiles } from '$lib/core/boxes/sorting-steps';
-	import type { SortingSlip } from '$lib/server/boxes/sorting';
+	import { namePile } from '$lib/core/storage/sorting/deal-passes';
+	import { stepPiles } from '$lib/core/storage/sorting/sorting-steps';
+	import type { SortingSlip } from '$lib/server/storage/sorting/sorting';
 	import { countOf } from '$lib/ui/numerals';
 	import { HAND_WORK, WAY_NAMES } from './way-names';
 

@@ -1,4 +1,4 @@
-import type { SortingWay } from '$lib/core/boxes/plan-sorting';
+import type { SortingWay } from '$lib/core/storage/sorting/plan-sorting';
 
 export const WAY_NAMES: Readonly<Record<SortingWay, string>> = {
 	passes: 'Deal in passes',

@@ -7,7 +7,7 @@ import {
 	slotsToUpgrade,
 	type SpareReason
 } from '$lib/core/goal/explain-copies';
-import { isAtHand } from '$lib/core/goal/copy-record';
+import { isAtHand } from '$lib/core/copies/copy-record';
 import { goalGroups } from '$lib/core/goal/goal-groups';
 import { resolveRules } from '$lib/core/goal/goal-rules';
 import { obtainableOf } from '$lib/core/goal/obtainable';

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { numberingsOf } from '$lib/core/checklist/numbering';
 	import type { Release } from '$lib/core/checklist/release';
-	import { CONDITIONS, type Condition } from '$lib/core/goal/condition';
+	import { CONDITIONS, type Condition } from '$lib/core/copies/condition';
 	import type { StackSlot, Verdict } from '$lib/core/goal/judge-card';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import StackVerdict from './StackVerdict.svelte';

@@ -1,6 +1,6 @@
 import { beforeEach, expect, test, vi } from 'vitest';
 import { resolveRelease } from '$lib/core/checklist/resolve-release';
-import type { Condition } from '$lib/core/goal/condition';
+import type { Condition } from '$lib/core/copies/condition';
 import { bad, good } from '$lib/core/problem';
 import { createStackBook } from './stack-book.svelte';
 import { tellVerdict } from './verdict-look';

@@ -8,8 +8,8 @@ import { theCollection } from '$lib/server/collection';
 import { countOwned, readCopies } from '$lib/server/copies/read-copies';
 import { listGoals } from '$lib/server/goals/read-goals';
 import { findRelease } from '$lib/server/releases/load-release';
-import { saveRelease } from '$lib/server/releases/save-release';
-import { removeRelease } from '$lib/server/releases/remove-release';
+import { saveRelease } from '$lib/server/checklists/save-release';
+import { removeRelease } from '$lib/server/checklists/remove-release';
 
 export const load = async ({ params, depends }) => {
 	depends('jade:copies');

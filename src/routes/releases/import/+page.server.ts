@@ -13,9 +13,9 @@ import {
 	importRelease,
 	replacement,
 	replaceRelease
-} from '$lib/server/releases/import-release';
+} from '$lib/server/checklists/import-release';
 import { readChecklistFile } from '$lib/server/workers/read-file';
-import { findOrphans } from '$lib/server/releases/save-release';
+import { findOrphans } from '$lib/server/checklists/save-release';
 
 /** The checklist a form brings: the file that was chosen, or else the text that was pasted. */
 async function readForm(request: Request) {

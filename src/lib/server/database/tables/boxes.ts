@@ -1,5 +1,5 @@
 import { sqliteTable, index, integer, text } from 'drizzle-orm/sqlite-core';
-import type { BoxUse } from '../../../core/boxes/box-use.ts';
+import type { BoxUse } from '../../../core/storage/kinds/box-use.ts';
 import { shelves } from './shelves.ts';
 
 /** A box or case that stands somewhere. */

@@ -1,7 +1,7 @@
 import { sqliteTable, check, index, integer, real, text } from 'drizzle-orm/sqlite-core';
 import { sql } from 'drizzle-orm';
-import type { Condition } from '../../../core/goal/condition.ts';
-import type { CopyStatus } from '../../../core/goal/copy-record.ts';
+import type { Condition } from '../../../core/copies/condition.ts';
+import type { CopyStatus } from '../../../core/copies/copy-record.ts';
 import { releases } from './releases.ts';
 
 /**

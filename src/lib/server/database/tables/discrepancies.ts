@@ -1,5 +1,5 @@
 import { sqliteTable, index, integer, text } from 'drizzle-orm/sqlite-core';
-import type { DiscrepancySort } from '../../../core/boxes/discrepancy.ts';
+import type { DiscrepancySort } from '../../../core/storage/stock-take/discrepancy.ts';
 import { copies } from './copies.ts';
 import { dividers } from './dividers.ts';
 

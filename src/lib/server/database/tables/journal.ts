@@ -1,5 +1,5 @@
 import { sqliteTable, index, integer, text } from 'drizzle-orm/sqlite-core';
-import type { RowChange } from '../../journal/row-change.ts';
+import type { RowChange } from './journalled.ts';
 
 /** One row a change, with the rows it touched as they were and as they became: undo and redo. */
 export const journal = sqliteTable(
@@ -12,7 +12,7 @@ export const journal = sqliteTable(
 		label: text().notNull(),
 		/** `done`, `undone` (can be redone), or `dropped` (undone, and then something else was done). */
 		state: text().$type<'done' | 'undone' | 'dropped'>().notNull(),
-		/** Releases whose goals have to be filled again when this is undone or redone. */
+		/** Of steps of earlier versions only: what a step touches follows from its rows. */
 		releaseIds: text({ mode: 'json' }).$type<readonly number[]>().notNull(),
 		changes: text({ mode: 'json' }).$type<readonly RowChange[]>().notNull()
 	},

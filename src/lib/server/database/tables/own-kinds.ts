@@ -1,6 +1,6 @@
 import { sqliteTable, integer, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { BinderKind } from '../../../core/binder/binder-kind.ts';
-import type { BoxKind } from '../../../core/boxes/box-kind.ts';
+import type { BoxKind } from '../../../core/storage/kinds/box-kind.ts';
 import type { PageKind } from '../../../core/binder/page-kind.ts';
 
 /** Kinds of pages, binders and boxes that one has besides those that come with the program. */

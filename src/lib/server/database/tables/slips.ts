@@ -1,5 +1,5 @@
 import { sqliteTable, index, integer, text } from 'drizzle-orm/sqlite-core';
-import type { SlipSort, SlipState } from '../../../core/boxes/slip-line.ts';
+import type { SlipSort, SlipState } from '../../../core/storage/slips/slip-line.ts';
 import { copies } from './copies.ts';
 
 /** A put-away slip or a pull list. */

@@ -1,6 +1,6 @@
 import { LABEL_GRIDS } from '$lib/core/print/label-grid';
-import { LABEL_SORTS, labelTexts } from '$lib/server/boxes/label-texts';
-import { printLabels } from '$lib/server/boxes/print-labels';
+import { LABEL_SORTS, labelTexts } from '$lib/server/storage/labels/label-texts';
+import { printLabels } from '$lib/server/storage/labels/print-labels';
 import { theCollection } from '$lib/server/collection';
 import { download } from '$lib/server/download';
 import { problemResponse } from '$lib/server/problem-document';

@@ -1,6 +1,6 @@
-import { planStorage } from '$lib/server/boxes/plan-storage';
-import { readStorageChoice, storageOptions } from '$lib/server/boxes/read-storage-options';
-import { storageView } from '$lib/server/boxes/storage-view';
+import { planStorage } from '$lib/server/storage/plan/plan-storage';
+import { readStorageChoice, storageOptions } from '$lib/server/storage/plan/read-storage-options';
+import { storageView } from '$lib/server/storage/plan/storage-view';
 import { theCollection } from '$lib/server/collection';
 import type { RequestHandler } from './$types';
 

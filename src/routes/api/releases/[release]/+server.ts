@@ -2,7 +2,7 @@ import { json, type RequestHandler } from '@sveltejs/kit';
 import { readChecklist } from '$lib/formats/read-checklist';
 import { theCollection } from '$lib/server/collection';
 import { problemResponse } from '$lib/server/problem-document';
-import { replaceRelease } from '$lib/server/releases/import-release';
+import { replaceRelease } from '$lib/server/checklists/import-release';
 import { loadRelease } from '$lib/server/releases/load-release';
 
 /** Replaces the checklist of a release by the one sent as the body, in any form; copies stay attached. */

@@ -1,8 +1,8 @@
 import { error, fail } from '@sveltejs/kit';
-import { SLIP_STATES } from '$lib/core/boxes/slip-line';
-import { walkSlip } from '$lib/core/boxes/slip-walk';
-import { answerLine } from '$lib/server/boxes/change-slips';
-import { readSlip } from '$lib/server/boxes/slips';
+import { SLIP_STATES } from '$lib/core/storage/slips/slip-line';
+import { walkSlip } from '$lib/core/storage/slips/slip-walk';
+import { answerLine } from '$lib/server/storage/slips/change-slips';
+import { readSlip } from '$lib/server/storage/slips/slips';
 import { theCollection } from '$lib/server/collection';
 import { formFields } from '$lib/server/form-fields';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { resolve } from '$app/paths';
 	import type { SubmitFunction } from '@sveltejs/kit';
-	import { nameGap } from '$lib/core/boxes/slip-walk';
+	import { nameGap } from '$lib/core/storage/slips/slip-walk';
 	import { createFormKeys } from '$lib/ui/in-turn';
 	import { countOf, formatCount } from '$lib/ui/numerals';
 	import ProblemList from '$lib/ui/ProblemList.svelte';

@@ -2,8 +2,8 @@
 	import { enhance } from '$app/forms';
 	import { resolve } from '$app/paths';
 	import type { SubmitFunction } from '@sveltejs/kit';
-	import { nameGap } from '$lib/core/boxes/slip-walk';
-	import type { SlipLine } from '$lib/server/boxes/slips';
+	import { nameGap } from '$lib/core/storage/slips/slip-walk';
+	import type { SlipLine } from '$lib/server/storage/slips/slips';
 
 	interface Props {
 		line: SlipLine;

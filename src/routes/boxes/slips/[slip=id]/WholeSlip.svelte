@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { nameGap } from '$lib/core/boxes/slip-walk';
-	import type { SlipLine } from '$lib/server/boxes/slips';
+	import { nameGap } from '$lib/core/storage/slips/slip-walk';
+	import type { SlipLine } from '$lib/server/storage/slips/slips';
 
 	/** Lines that wait, in walking order. */
 	let { lines }: { lines: readonly SlipLine[] } = $props();

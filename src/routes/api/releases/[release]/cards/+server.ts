@@ -4,7 +4,7 @@ import { CardEditsSchema } from '$lib/schemas/requests';
 import { theCollection } from '$lib/server/collection';
 import { problemResponse } from '$lib/server/problem-document';
 import { readBody } from '$lib/server/read-json';
-import { saveRelease } from '$lib/server/releases/save-release';
+import { saveRelease } from '$lib/server/checklists/save-release';
 
 /** Changes, removes and adds cards of a checklist, all of them or none. */
 export const PUT: RequestHandler = async ({ params, request }) => {

@@ -4,7 +4,7 @@ import { RuleSheetSchema } from '$lib/schemas/requests';
 import { theCollection } from '$lib/server/collection';
 import { problemResponse } from '$lib/server/problem-document';
 import { readBody } from '$lib/server/read-json';
-import { saveRelease } from '$lib/server/releases/save-release';
+import { saveRelease } from '$lib/server/checklists/save-release';
 
 /** Replaces the sections, parallels, rules and variants of a release, all of them or none; cards stay. */
 export const PUT: RequestHandler = async ({ params, request }) => {

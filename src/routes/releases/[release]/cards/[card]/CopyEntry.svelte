@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { resolve } from '$app/paths';
-	import { HOLDER_KINDS } from '$lib/core/boxes/holder-kind';
+	import { HOLDER_KINDS } from '$lib/core/storage/kinds/holder-kind';
 	import { thumbnailOf } from '$lib/ui/card-picture/thumbnail';
-	import type { CopyRecord } from '$lib/core/goal/copy-record';
+	import type { CopyRecord } from '$lib/core/copies/copy-record';
 	import { nameQuality } from '$lib/core/goal/explain-copies';
 	import { formatMoney } from '$lib/ui/numerals';
 	import CopyForm from './CopyForm.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { HOLDER_KINDS } from '$lib/core/boxes/holder-kind';
-	import { CONDITIONS, GRADES } from '$lib/core/goal/condition';
-	import { COPY_STATUSES, type CopyRecord } from '$lib/core/goal/copy-record';
+	import { HOLDER_KINDS } from '$lib/core/storage/kinds/holder-kind';
+	import { CONDITIONS, GRADES } from '$lib/core/copies/condition';
+	import { COPY_STATUSES, type CopyRecord } from '$lib/core/copies/copy-record';
 	import type { Problem } from '$lib/core/problem';
 	import { parseAmount } from '$lib/core/worth/amount';
 	import { formatMinor } from '$lib/core/worth/minor-units';

@@ -1,9 +1,0 @@
-import { cardUm, SLEEVE_UM } from '../measuring/stock.ts';
-
-/** Film of a leaf of pockets, in micrometres. An assumption of ours. */
-export const LEAF_FILM_UM = 200;
-
-/** How thick a sleeved card is, in micrometres; left out: standard stock. */
-export function sleevedUm(stockPt: number | undefined): number {
-	return cardUm(stockPt) + SLEEVE_UM;
-}

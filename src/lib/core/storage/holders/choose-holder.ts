@@ -1,0 +1,105 @@
+import { STANDARD_CARD } from '../../measuring/card-size.ts';
+import type { CardFormat } from '../../checklist/section.ts';
+import { SLEEVE_UM, STANDARD_STOCK_PT, UM_A_PT } from '../../measuring/stock.ts';
+import { HOLDER_KINDS, PLAY_MM, type HolderKind, type HolderSort } from '../kinds/holder-kind.ts';
+
+/** From which value on a card is kept in what; in minor units of the collection's currency. */
+export interface HolderTier {
+	readonly name: string;
+	readonly fromMinor: number;
+	readonly holder: HolderSort;
+}
+
+/**
+ * ● Under 1: box, the better ones sleeved; 1 to 20: sleeve and top loader; 20 and up: magnetic case.
+ * Common practice, no source. Half of 1 is where "better" is taken to begin.
+ */
+export const USUAL_TIERS: readonly HolderTier[] = [
+	{ name: 'box', fromMinor: 0, holder: 'none' },
+	{ name: 'better commons', fromMinor: 50, holder: 'sleeve' },
+	{ name: 'valuables', fromMinor: 100, holder: 'top-loader' },
+	{ name: 'best', fromMinor: 2000, holder: 'magnetic' }
+];
+
+export interface HolderCard {
+	/** What it is worth, in minor units; left out: not known, so nothing. */
+	readonly valueMinor?: number;
+	readonly format?: CardFormat;
+	/** A tier its owner wants for it whatever it is worth. */
+	readonly tier?: string;
+}
+
+export interface HolderChoice {
+	readonly tier: string;
+	/** Key of the holder; null: none, or none takes it. */
+	readonly holder: string | null;
+	/** Whether it goes into a sleeve first. */
+	readonly isSleeved: boolean;
+	/** Which rule decided. */
+	readonly rule: string;
+	/** What is odd: a size or thickness that no holder here takes. */
+	readonly oddity?: string;
+}
+
+/**
+ * What to keep a card in: by its value (or the tier named for it), its size, and its thickness: the
+ * smallest holder that takes it. A top loader takes the card in its sleeve, a case the bare card.
+ *
+ * @throws RangeError where there are no tiers, or the tier named is none of them
+ */
+export function chooseHolder(
+	{ valueMinor = 0, format, tier: named }: HolderCard,
+	tiers: readonly HolderTier[] = USUAL_TIERS
+): HolderChoice {
+	const rising = [...tiers].sort((a, b) => a.fromMinor - b.fromMinor);
+	const tier = named
+		? rising.find(({ name }) => name === named)
+		: (rising.findLast(({ fromMinor }) => valueMinor >= fromMinor) ?? rising[0]);
+	if (!tier) throw new RangeError(`chooseHolder: no tier "${named ?? ''}"`);
+	const rule = named
+		? `named "${tier.name}"`
+		: valueMinor < tier.fromMinor
+			? `worth less than ${tier.fromMinor}, where the lowest tier begins`
+			: `worth at least ${tier.fromMinor}`;
+	const plain = { tier: tier.name, rule };
+	if (tier.holder === 'none') return { ...plain, holder: null, isSleeved: false };
+	const kinds = HOLDER_KINDS.filter(({ sort }) => sort === tier.holder);
+	const wide = kinds.filter((kind) => goesIn(format, kind));
+	const [first] = kinds;
+	const isSleeved = first?.takes === 'sleeved' || tier.holder === 'sleeve';
+	const none = { ...plain, holder: null, isSleeved };
+	if (wide.length === 0) {
+		const { widthMm, heightMm } = sizeOf(format);
+		const oddity = `${widthMm} × ${heightMm} mm is larger than standard holders, which leave ${PLAY_MM} mm of play`;
+		return { ...none, oddity };
+	}
+	const pt = (format?.stockPt ?? STANDARD_STOCK_PT) + (isSleeved ? SLEEVE_UM / UM_A_PT : 0);
+	const thickness = `${Math.round(pt)} pt ${isSleeved ? 'with its sleeve' : 'without a sleeve'}`;
+	const [holder] = wide
+		.filter(({ takesPt }) => takesPt >= pt)
+		.sort((a, b) => a.takesPt - b.takesPt);
+	if (!holder) return { ...none, oddity: `${thickness} is thicker than any holder here` };
+	return {
+		...plain,
+		holder: holder.key,
+		isSleeved,
+		...(tier.holder === 'sleeve' ? {} : { rule: `${rule}; ${thickness}` })
+	};
+}
+
+function sizeOf(format: CardFormat | undefined) {
+	return {
+		widthMm: format?.widthMm ?? STANDARD_CARD.widthMm,
+		heightMm: format?.heightMm ?? STANDARD_CARD.heightMm
+	};
+}
+
+/** Whether a card goes into a holder, upright or on its side. */
+function goesIn(
+	format: CardFormat | undefined,
+	{ innerWidthMm, innerHeightMm }: HolderKind
+): boolean {
+	const { widthMm, heightMm } = sizeOf(format);
+	const isWithin = (across: number, up: number) => across <= innerWidthMm && up <= innerHeightMm;
+	return isWithin(widthMm, heightMm) || isWithin(heightMm, widthMm);
+}

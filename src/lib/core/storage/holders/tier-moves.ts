@@ -1,0 +1,139 @@
+import type { CardFormat } from '../../checklist/section.ts';
+import { chooseHolder, type HolderTier } from './choose-holder.ts';
+import { HOLDER_SORTS, holderKindOf } from '../kinds/holder-kind.ts';
+
+/** Cards that bear a word are kept in a tier whatever they are worth. */
+export interface NameRule {
+	/** Part of a title, a subject, a section's name or a mark; large and small letters are the same. */
+	readonly word: string;
+	/** Name of the tier. */
+	readonly tier: string;
+}
+
+export interface TieredCard {
+	readonly key: string;
+	readonly quantity: number;
+	readonly valueMinor?: number;
+	/** What it is valued in (ISO 4217); left out: what the tiers are stated in. */
+	readonly currency?: string;
+	readonly format?: CardFormat;
+	/** Key of what it is in now; null: nothing. */
+	readonly holder: string | null;
+	/** Title, subjects, section, marks: what name rules are held against. */
+	readonly words: readonly string[];
+}
+
+export interface TierMove {
+	readonly card: string;
+	readonly quantity: number;
+	readonly tier: string;
+	readonly from: string | null;
+	/** Key of the holder it should be in; null: none. */
+	readonly to: string | null;
+	readonly direction: 'up' | 'down' | 'refit';
+	readonly rule: string;
+	readonly oddity?: string;
+}
+
+/** The tier that a name rule gives a card: of several the first; null: none does. */
+function tierByName(words: readonly string[], rules: readonly NameRule[]): string | null {
+	const text = words.map((word) => word.toLowerCase());
+	const rule = rules.find(({ word }) => text.some((one) => one.includes(word.toLowerCase())));
+	return rule?.tier ?? null;
+}
+
+/**
+ * Which cards should go up or down a tier, as values and rules are now; `refit`: another size of the
+ * same sort. What lies in a graded holder stays, and what is valued in another currency than the tiers,
+ * unless a name rule decides. The dearest first.
+ *
+ * @param currency what the tiers are stated in; left out: all values are
+ *
+ * @throws RangeError where a name rule names no tier
+ */
+export function tierMoves(
+	cards: readonly TieredCard[],
+	tiers: readonly HolderTier[],
+	rules: readonly NameRule[] = [],
+	currency?: string
+): readonly TierMove[] {
+	return [...cards]
+		.sort((a, b) => (b.valueMinor ?? 0) - (a.valueMinor ?? 0))
+		.flatMap((card): TierMove[] => {
+			const now = card.holder === null ? null : holderKindOf(card.holder);
+			if (now?.sort === 'graded') return [];
+			const tier = tierByName(card.words, rules);
+			// Without a rate of exchange, an amount in other money says nothing of a tier.
+			const isOther = currency !== undefined && (card.currency ?? currency) !== currency;
+			if (isOther && tier === null && card.valueMinor !== undefined) return [];
+			const choice = chooseHolder({ ...card, ...(tier ? { tier } : {}) }, tiers);
+			// What no holder takes stays in what it is in: that is odd, and no reason to take it out.
+			if (choice.holder === card.holder || (choice.oddity && card.holder !== null)) return [];
+			const by = rankOf(choice.holder) - rankOf(card.holder);
+			return [
+				{
+					card: card.key,
+					quantity: card.quantity,
+					tier: choice.tier,
+					from: card.holder,
+					to: choice.holder,
+					direction: by > 0 ? 'up' : by < 0 ? 'down' : 'refit',
+					rule: choice.rule,
+					...(choice.oddity ? { oddity: choice.oddity } : {})
+				}
+			];
+		});
+}
+
+/** Sorts of holders rise with what a card is worth; none is the lowest. */
+function rankOf(holder: string | null): number {
+	const sort = holder === null ? 'none' : holderKindOf(holder).sort;
+	return HOLDER_SORTS.findIndex((known) => known === sort);
+}
+
+/**
+ * What a card takes of the supplies when it changes its holder: the new one, and a sleeve where that
+ * takes a card in its sleeve and it had none. A case takes the bare card.
+ */
+export function holdersTaken(from: string | null, to: string | null): readonly string[] {
+	if (to === null || to === from) return [];
+	const hasSleeve = from !== null && (from === 'sleeve' || holderKindOf(from).takes === 'sleeved');
+	const sleeve = hasSleeve ? [] : ['sleeve'];
+	if (to === 'sleeve') return sleeve;
+	return holderKindOf(to).takes === 'sleeved' ? [...sleeve, to] : [to];
+}
+
+/** Holders that moves take, by key; less what is on hand, what is to be bought. */
+export function holdersToBuy(
+	moves: readonly TierMove[],
+	onHand: Readonly<Record<string, number>>
+): readonly { readonly holder: string; readonly needed: number; readonly buy: number }[] {
+	const needed = new Map<string, number>();
+	for (const { to, from, quantity } of moves) {
+		for (const holder of holdersTaken(from, to)) {
+			needed.set(holder, (needed.get(holder) ?? 0) + quantity);
+		}
+	}
+	return [...needed]
+		.map(([holder, count]) => ({
+			holder,
+			needed: count,
+			buy: Math.max(0, count - (onHand[holder] ?? 0))
+		}))
+		.sort((a, b) => (a.holder < b.holder ? -1 : 1));
+}
+
+/** What is on hand after a move: what it takes is gone, a rigid holder that is free again comes back. */
+export function handAfter(
+	onHand: Readonly<Record<string, number>>,
+	{ from, to, quantity }: Pick<TierMove, 'from' | 'to' | 'quantity'>
+): Readonly<Record<string, number>> {
+	const after = { ...onHand };
+	const add = (holder: string, count: number) => {
+		// What was never counted stays uncounted.
+		if (after[holder] !== undefined) after[holder] = Math.max(0, after[holder] + count);
+	};
+	for (const holder of holdersTaken(from, to)) add(holder, -quantity);
+	if (from !== null && holderKindOf(from).isRigid && from !== to) add(from, quantity);
+	return after;
+}

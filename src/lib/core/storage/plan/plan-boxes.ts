@@ -1,0 +1,218 @@
+import { cardUm } from '../../measuring/stock.ts';
+import { BOX_KINDS, boxKindOf, type BoxKind } from '../kinds/box-kind.ts';
+import {
+	chooseBox,
+	completeUm,
+	DIVIDER_UM,
+	USUAL_BOX_RULES,
+	type BoxChoice,
+	type BoxedSet,
+	type BoxRules
+} from './choose-box.ts';
+import { fillRows, type RowRun } from './fill-rows.ts';
+import { inSchoolOrder, type BoxSchool, type SetMarks } from './school.ts';
+
+/** A release as it stands in boxes. */
+export interface ShelvedSet extends BoxedSet, SetMarks {
+	/** Kept apart from all others: the personal collection. */
+	readonly isApart?: boolean;
+}
+
+/** A part of a row: a set behind its divider, or the strays of a year. */
+export interface RowEntry {
+	readonly sets: readonly string[];
+	readonly label: string;
+	/** With its divider and its growth slack. */
+	readonly um: number;
+	/** Whether it goes on from the row before. */
+	readonly isContinued: boolean;
+	/** The year whose strays they are. */
+	readonly straysOf?: string;
+}
+
+export interface PlannedBox {
+	readonly box: number;
+	readonly kind: string;
+	readonly isApart: boolean;
+	readonly rows: readonly { readonly entries: readonly RowEntry[]; readonly usedUm: number }[];
+	/** Share of its rows that cards, dividers and slack take. */
+	readonly fill: number;
+}
+
+export interface BoxPlan {
+	readonly boxes: readonly PlannedBox[];
+	/** Why each set stands where it does. */
+	readonly choices: readonly ({ readonly set: string } & BoxChoice)[];
+	readonly brokenOverBoxes: readonly string[];
+	readonly brokenOverRows: readonly string[];
+}
+
+export interface BoxPlanOptions {
+	readonly school?: BoxSchool;
+	readonly rules?: BoxRules;
+	readonly kinds?: readonly BoxKind[];
+	/** Key of the box that smaller sets share. */
+	readonly sharedKind?: string;
+	/** Share of a set's missing numbers for which room is kept in a shared row. */
+	readonly growth?: number;
+}
+
+/**
+ * Plans boxes for sets: own boxes for those that fill one, shared long boxes for smaller runs in the
+ * order of the school, strays behind the divider of their year. Sets apart have boxes of their own.
+ *
+ * @throws RangeError for an unknown box kind, for a shared one whose rows take no card, and where more
+ * numbers of a set are there than cards
+ */
+export function planBoxes(sets: readonly ShelvedSet[], options: BoxPlanOptions = {}): BoxPlan {
+	const {
+		school = 'year',
+		rules = USUAL_BOX_RULES,
+		kinds = BOX_KINDS,
+		sharedKind = '5000',
+		growth = 0.5
+	} = options;
+	const shared = boxKindOf(sharedKind, kinds);
+	const ordered = inSchoolOrder(
+		sets.filter(({ cards }) => cards > 0),
+		school
+	);
+	const kindOf = new Map(kinds.map((kind) => [kind.key, kind]));
+	const chosen = new Map(ordered.map((set) => [set.key, chooseBox(set, rules, kinds)]));
+	const brokenOverBoxes: string[] = [];
+	const brokenOverRows: string[] = [];
+	const boxes: Omit<PlannedBox, 'box'>[] = [];
+	for (const isApart of [false, true]) {
+		const own = ordered.filter((set) => (set.isApart ?? false) === isApart);
+		for (const set of own) {
+			const kind = kindOf.get(chosen.get(set.key)?.kind ?? '');
+			if (kind) boxes.push(ownBox(set, kind, isApart));
+		}
+		const entries = entriesOf(own, chosen, school, growth);
+		const rowUm = usableRowUm(shared, own);
+		if (entries.length === 0) continue;
+		const runs = entries.map((entry, i): RowRun => ({ key: String(i), um: entry.um }));
+		const filled = fillRows(runs, rowUm, shared.rows);
+		const name = (i: string) => entries[Number(i)]?.label ?? '';
+		brokenOverBoxes.push(...filled.brokenOverBoxes.map(name));
+		brokenOverRows.push(...filled.brokenOverRows.map(name));
+		const seen = new Set<string>();
+		for (let b = 0; b < filled.boxes; b++) {
+			const rows = Array.from({ length: shared.rows }, (_, r) => {
+				const parts = filled.rows[b * shared.rows + r] ?? [];
+				return {
+					usedUm: parts.reduce((sum, { um }) => sum + um, 0),
+					entries: parts.map(({ key, um }) => {
+						const isContinued = seen.has(key);
+						seen.add(key);
+						const { um: _, ...entry } = entries[Number(key)] as Entry;
+						return { ...entry, um, isContinued };
+					})
+				};
+			});
+			const used = rows.reduce((sum, { usedUm }) => sum + usedUm, 0);
+			boxes.push({
+				kind: shared.key,
+				isApart,
+				rows,
+				fill: used / (shared.rowMm * 1000 * shared.rows)
+			});
+		}
+	}
+	return {
+		boxes: boxes.map((box, i) => ({ box: i + 1, ...box })),
+		choices: ordered.map(({ key }) => ({ set: key, ...(chosen.get(key) as BoxChoice) })),
+		brokenOverBoxes,
+		brokenOverRows
+	};
+}
+
+/**
+ * How much of a shared row is filled, in micrometres: its length less what is kept free. Not above 0 where
+ * a row takes not even one card beside its divider.
+ */
+export function usableRowUm({ rowMm }: BoxKind, sets: readonly ShelvedSet[]): number {
+	return Math.floor(rowMm * 1000) - reserveUm(sets);
+}
+
+/**
+ * What is kept free of each row: a set that goes on from the row before has a divider there too, and
+ * whole cards do not end where a row does.
+ */
+function reserveUm(sets: readonly ShelvedSet[]): number {
+	return Math.ceil(
+		DIVIDER_UM + sets.reduce((most, { stockPt }) => Math.max(most, cardUm(stockPt)), 0)
+	);
+}
+
+interface Entry {
+	readonly sets: readonly string[];
+	readonly label: string;
+	readonly straysOf?: string;
+	readonly um: number;
+}
+
+function ownBox(set: ShelvedSet, kind: BoxKind, isApart: boolean): Omit<PlannedBox, 'box'> {
+	const um = Math.round(completeUm(set));
+	const entry = { sets: [set.key], label: labelOf(set), um, isContinued: false };
+	return {
+		kind: kind.key,
+		isApart,
+		rows: [{ entries: [entry], usedUm: um }],
+		fill: um / (kind.rowMm * 1000)
+	};
+}
+
+/** What stands in shared rows, in order: sets with a divider each, and the strays of a year behind one. */
+function entriesOf(
+	sets: readonly ShelvedSet[],
+	chosen: ReadonlyMap<string, BoxChoice>,
+	school: BoxSchool,
+	growth: number
+): readonly Entry[] {
+	const entries: Entry[] = [];
+	const strays = new Map<string, ShelvedSet[]>();
+	const flush = () => {
+		for (const [key, own] of strays) {
+			const um = Math.round(
+				own.reduce((sum, { cards, stockPt }) => sum + cards * cardUm(stockPt), DIVIDER_UM)
+			);
+			entries.push({ sets: own.map((set) => set.key), label: strayLabel(key), straysOf: key, um });
+		}
+		strays.clear();
+	};
+	const placeOf = (set: ShelvedSet) =>
+		school === 'year' ? set.year : school === 'maker' ? set.maker : (set.theme ?? '');
+	let place: string | null = null;
+	for (const set of sets) {
+		const here = placeOf(set);
+		if (place !== null && here !== place) flush();
+		place = here;
+		const choice = chosen.get(set.key)?.choice;
+		if (choice === 'stray') {
+			const last = strays.get(set.year);
+			if (last) last.push(set);
+			else strays.set(set.year, [set]);
+		} else if (choice === 'shared') {
+			const missing = Math.max(0, set.need - set.have);
+			const room = set.cards + Math.ceil(growth * missing);
+			entries.push({
+				sets: [set.key],
+				label: labelOf(set),
+				um: Math.round(DIVIDER_UM + room * cardUm(set.stockPt))
+			});
+		}
+	}
+	flush();
+	return entries;
+}
+
+/** How a set is named on its divider: with its year. */
+export function labelOf({ name, year }: Pick<SetMarks, 'name' | 'year'>): string {
+	return name.includes(year) ? name : `${name} ${year}`;
+}
+
+/** The divider behind which the lone cards of a year stand. */
+export function strayLabel(year: string): string {
+	return `${year}, strays`;
+}

@@ -1,0 +1,184 @@
+import { bisector } from 'd3-array';
+import {
+	cardNumberOrder,
+	compareTitles,
+	type Comparison
+} from '../../checklist/compare-card-numbers.ts';
+
+/** Where a divider stands: shelf by shelf, box by box, row by row is the order in which one walks. */
+export interface DividerPlace {
+	/** "Long box 4", in walking order. */
+	readonly box: string;
+	/** From 1. */
+	readonly row: number;
+	readonly divider: string;
+	/** Key of the set behind it. */
+	readonly set: string;
+	/** Numbers that stand there, in any order; doubles count. */
+	readonly numbers: readonly (string | null)[];
+	/** Titles of cards without a number. */
+	readonly titles?: readonly string[];
+}
+
+/** A card to put away, or to pull. */
+export interface StackCard {
+	readonly key: string;
+	readonly set: string;
+	readonly number: string | null;
+	readonly title: string;
+}
+
+/** A line of a slip: where a card goes, between which neighbours as they stand then. */
+export interface SlipPlace {
+	readonly card: string;
+	readonly box: string;
+	readonly row: number;
+	readonly divider: string;
+	/** Number or title of the neighbours; null: the divider, or nothing behind. */
+	readonly after: string | null;
+	readonly before: string | null;
+}
+
+export interface Slip {
+	readonly lines: readonly SlipPlace[];
+	/** Cards of sets that stand nowhere. */
+	readonly homeless: readonly string[];
+	/** Cards to pull that are not there, though others of their set are. */
+	readonly absent: readonly string[];
+}
+
+/** A card as it is known in a row: by its number, or by its title where it has none. */
+interface Standing {
+	readonly number: string | null;
+	readonly title: string;
+}
+
+/** A set as it stands, perhaps behind several dividers. */
+interface StandingSet {
+	readonly compare: Comparison<Standing>;
+	/** What stands behind each of its dividers, in order; by place in the walk. */
+	readonly rows: Map<number, Standing[]>;
+	/** All of it in order, with the divider each stands behind. */
+	readonly all: readonly { readonly card: Standing; readonly place: number }[];
+}
+
+/**
+ * The order in which a stack is put away, and where each card goes: between the neighbours that stand
+ * there then, cards of the same stack included. Of several dividers of its set a card goes behind the one
+ * where its like stands, else where the card before it does, else where the one behind it does. Places
+ * are given in walking order.
+ */
+export function putAway(cards: readonly StackCard[], places: readonly DividerPlace[]): Slip {
+	return walk(cards, places, (set, card) => {
+		const place = placeFor(set, card);
+		const row = set.rows.get(place) ?? [];
+		const at = bisector<Standing, Standing>(set.compare).right(row, card);
+		const gap = { after: nameOf(row[at - 1]), before: nameOf(row[at]) };
+		row.splice(at, 0, card);
+		return { place, ...gap };
+	});
+}
+
+/**
+ * The same walk to take cards out: each behind the divider where it stands, with the neighbours it stands
+ * between then, those that were pulled before it gone. What is not there is told.
+ */
+export function pullList(cards: readonly StackCard[], places: readonly DividerPlace[]): Slip {
+	return walk(cards, places, (set, card) => {
+		const find = bisector<Standing, Standing>(set.compare);
+		for (const [place, row] of set.rows) {
+			const at = find.left(row, card);
+			const there = row[at];
+			if (there === undefined || set.compare(there, card) !== 0) continue;
+			row.splice(at, 1);
+			// Doubles beside it are no neighbours to find it by.
+			const behind = find.right(row, card);
+			return { place, after: nameOf(row[at - 1]), before: nameOf(row[behind]) };
+		}
+		return null;
+	});
+}
+
+type Step = { readonly place: number } & Pick<SlipPlace, 'after' | 'before'>;
+
+/** Goes through a stack set by set, in order, and gives the lines in the order in which one walks. */
+function walk(
+	cards: readonly StackCard[],
+	places: readonly DividerPlace[],
+	take: (set: StandingSet, card: StackCard) => Step | null
+): Slip {
+	const homeless: string[] = [];
+	const absent: string[] = [];
+	const placesOf = new Map<string, number[]>();
+	places.forEach(({ set }, place) => push(placesOf, set, place));
+	const stacks = new Map<string, StackCard[]>();
+	for (const card of cards) {
+		if (placesOf.has(card.set)) push(stacks, card.set, card);
+		else homeless.push(card.key);
+	}
+	const lines: (SlipPlace & { readonly place: number })[] = [];
+	for (const [key, stack] of stacks) {
+		const set = standingSet(placesOf.get(key) ?? [], places, stack);
+		for (const card of [...stack].sort(set.compare)) {
+			const step = take(set, card);
+			if (step === null) {
+				absent.push(card.key);
+				continue;
+			}
+			const { box, row, divider } = places[step.place] as DividerPlace;
+			lines.push({ card: card.key, box, row, divider, ...step });
+		}
+	}
+	return {
+		lines: lines.sort((a, b) => a.place - b.place).map(({ place: _, ...line }) => line),
+		homeless,
+		absent
+	};
+}
+
+function standingSet(
+	own: readonly number[],
+	places: readonly DividerPlace[],
+	stack: readonly StackCard[]
+): StandingSet {
+	const behind = own.map((place): Standing[] => {
+		const { numbers, titles = [] } = places[place] as DividerPlace;
+		return [
+			...numbers.map((number) => ({ number, title: '' })),
+			...titles.map((title) => ({ number: null, title }))
+		];
+	});
+	const numbers = [...behind.flat(), ...stack].map(({ number }) => number);
+	const byNumber = cardNumberOrder(numbers);
+	const compare: Comparison<Standing> = (a, b) =>
+		byNumber(a.number, b.number) || (a.number === null ? compareTitles(a.title, b.title) : 0);
+	const rows = new Map(own.map((place, i) => [place, (behind[i] ?? []).sort(compare)]));
+	const all =
+		own.length < 2
+			? []
+			: [...rows]
+					.flatMap(([place, row]) => row.map((card) => ({ card, place })))
+					.sort((a, b) => compare(a.card, b.card));
+	return { compare, rows, all };
+}
+
+/** Behind which divider of its set a card goes. */
+function placeFor({ rows, all, compare }: StandingSet, card: Standing): number {
+	const [only = 0] = rows.keys();
+	if (all.length === 0) return only;
+	const at = bisector<{ readonly card: Standing; readonly place: number }, Standing>(
+		(there, other) => compare(there.card, other)
+	).right(all, card);
+	// The last one up to it: its like, or the card before it; with none, the one behind it.
+	return (all[at - 1] ?? all[at])?.place ?? only;
+}
+
+function nameOf(card: Standing | undefined): string | null {
+	return card ? (card.number ?? card.title) : null;
+}
+
+function push<Key, Value>(map: Map<Key, Value[]>, key: Key, value: Value): void {
+	const list = map.get(key);
+	if (list) list.push(value);
+	else map.set(key, [value]);
+}

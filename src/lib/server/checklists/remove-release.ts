@@ -1,0 +1,61 @@
+import { eq } from 'drizzle-orm';
+import { removeBindersOf } from '../removal/remove-binder-rows.ts';
+import { removeDividerRows } from '../removal/remove-divider-rows.ts';
+import type { Collection } from '../database/open.ts';
+import {
+	cards,
+	copies,
+	dividers,
+	goals,
+	parallels,
+	releases,
+	sections,
+	variants
+} from '../database/tables/index.ts';
+import { removeCopyRows } from '../removal/remove-copy-rows.ts';
+import { releasesOf } from '../goals/goal-scope.ts';
+import { makeChange } from '../journal/change.ts';
+
+/** Removes a release with everything that hangs on it: copies, goals, binders. False where there is none. */
+export function removeRelease(collection: Collection, key: string): Promise<boolean> {
+	return makeChange(collection, async (record, tx) => {
+		const [release] = await tx.select().from(releases).where(eq(releases.key, key));
+		if (!release) return { value: false, label: '' };
+		// A goal across releases goes on in another one of them.
+		const ownGoals: { readonly id: number }[] = [];
+		for (const goal of await tx.select().from(goals)) {
+			const ids = await releasesOf(tx, goal);
+			const others = ids.filter((id) => id !== release.id);
+			if (goal.releaseId !== release.id) continue;
+			const [next] = others;
+			if (next === undefined) ownGoals.push(goal);
+			else await record.update(goals, goal.id, { releaseId: next });
+		}
+		const ids = (rows: readonly { id: number }[]) => rows.map(({ id }) => id);
+		await removeBindersOf(record, tx, ids(ownGoals));
+		await record.remove(goals, ids(ownGoals));
+		const ownCopies = await tx
+			.select({ id: copies.id })
+			.from(copies)
+			.where(eq(copies.releaseId, release.id));
+		await removeCopyRows(record, tx, ids(ownCopies));
+		// Its dividers go with it; nothing stands behind them any more.
+		const ownDividers = await tx
+			.select({ id: dividers.id })
+			.from(dividers)
+			.where(eq(dividers.releaseId, release.id));
+		await removeDividerRows(record, tx, ids(ownDividers));
+		for (const table of [variants, cards, sections, parallels] as const) {
+			const rows = await tx
+				.select({ id: table.id })
+				.from(table)
+				.where(eq(table.releaseId, release.id));
+			await record.remove(table, ids(rows));
+		}
+		await record.remove(releases, [release.id]);
+		return {
+			value: true,
+			label: `Remove ${release.name} with all its copies`
+		};
+	});
+}

@@ -1,0 +1,70 @@
+import { getTableName } from 'drizzle-orm';
+import {
+	binderPockets,
+	binders,
+	boxCards,
+	boxes,
+	cards,
+	copies,
+	discrepancies,
+	dividers,
+	goals,
+	ownKinds,
+	parallels,
+	photos,
+	preferences,
+	releases,
+	sections,
+	shelves,
+	slipLines,
+	slips,
+	supplyPrices,
+	synonyms,
+	trayPiles,
+	unmatchedRows,
+	variants
+} from './index.ts';
+
+/** Tables whose rows the journal keeps. `goal_progress` is derived and is refreshed instead. */
+export const JOURNALLED = {
+	releases,
+	sections,
+	cards,
+	parallels,
+	variants,
+	copies,
+	goals,
+	binders,
+	photos,
+	synonyms,
+	binder_pockets: binderPockets,
+	own_kinds: ownKinds,
+	supply_prices: supplyPrices,
+	preferences,
+	shelves,
+	boxes,
+	dividers,
+	box_cards: boxCards,
+	slips,
+	slip_lines: slipLines,
+	discrepancies,
+	tray_piles: trayPiles,
+	unmatched_rows: unmatchedRows
+} as const;
+export type JournalledName = keyof typeof JOURNALLED;
+export type JournalledTable = (typeof JOURNALLED)[JournalledName];
+
+export type Row = Readonly<Record<string, unknown>> & { readonly id: number };
+
+/** Rows of one table before and after: no `before` is an insert, no `after` a removal. */
+export interface RowChange {
+	readonly table: JournalledName;
+	readonly before: readonly Row[];
+	readonly after: readonly Row[];
+}
+
+export function nameOf(table: JournalledTable): JournalledName {
+	const name = getTableName(table) as JournalledName;
+	if (!(name in JOURNALLED)) throw new RangeError(`nameOf: table "${name}" is not journalled`);
+	return name;
+}

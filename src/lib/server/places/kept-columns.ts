@@ -1,0 +1,62 @@
+import { sql } from 'drizzle-orm';
+import type { BoxUse } from '../../core/storage/kinds/box-use.ts';
+import { holderOf, cardBulk, type CardBulk } from '../../core/storage/room/card-bulk.ts';
+import { PERSONAL, useOfCopy } from '../../core/storage/kinds/use-of-copy.ts';
+import type { CardFormat } from '../../core/checklist/section.ts';
+import { copies } from '../database/tables/index.ts';
+
+// Names are written out: in a query without joins the columns of a fragment would lose their table.
+const format = sql<string | null>`(
+	select s.format from cards k join sections s on s.id = k.section_id
+	where k.release_id = "copies"."release_id" and k.key = "copies"."card_key")`;
+const parallelPt = sql<number | null>`(
+	select p.stock_pt from parallels p
+	where p.release_id = "copies"."release_id" and p.key = "copies"."parallel_key")`;
+
+/** What decides how thick a copy is, as columns to read or to group by. */
+export const formatColumns = { format, parallelPt, holder: copies.holder };
+
+/** The same, with what decides the use of the box it is kept in. */
+export function keptColumns(valuableFromMinor: number) {
+	return {
+		...formatColumns,
+		status: copies.status,
+		isGraded: sql<number>`("copies"."grade" is not null or "copies"."is_authentic")`,
+		isPersonal: sql<number>`exists (select 1 from json_each("copies"."attributes") where value = ${PERSONAL})`,
+		isValuable: sql<number>`(coalesce("copies"."value_minor", 0) >= ${valuableFromMinor})`
+	};
+}
+
+type Read<Columns> = {
+	readonly [Name in keyof Columns]: Columns[Name] extends {
+		readonly _: { readonly type: infer Type };
+	}
+		? Type
+		: Columns[Name] extends { readonly _: { readonly data: infer Data } }
+			? Data | null
+			: never;
+};
+
+/** The format of a copy: its section's, in the stock of its parallel where that has its own. */
+export function formatOf(row: {
+	readonly format: string | null;
+	readonly parallelPt: number | null;
+}): CardFormat | null {
+	const own = row.format === null ? null : (JSON.parse(row.format) as CardFormat);
+	return row.parallelPt === null ? own : { ...own, stockPt: row.parallelPt };
+}
+
+/** The box such copies are kept in, and what one of them takes. */
+export function keptAs(
+	row: Read<Omit<ReturnType<typeof keptColumns>, 'status'>> &
+		Pick<typeof copies.$inferSelect, 'status'>
+): CardBulk & { readonly use: BoxUse } {
+	const { holder, status } = row;
+	const is = {
+		isGraded: row.isGraded === 1,
+		isPersonal: row.isPersonal === 1,
+		isValuable: row.isValuable === 1
+	};
+	const use = useOfCopy({ status, holder, ...is });
+	return { use, ...cardBulk(formatOf(row), holderOf({ holder, ...is })) };
+}

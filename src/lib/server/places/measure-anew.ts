@@ -1,0 +1,37 @@
+import { eq } from 'drizzle-orm';
+import type { Transaction } from '../database/open.ts';
+import { boxCards, boxes, copies, dividers } from '../database/tables/index.ts';
+import type { Recorder } from '../database/record.ts';
+import { valuableFrom } from './holder-tiers.ts';
+import { keptAs, keptColumns } from './kept-columns.ts';
+
+/**
+ * What stands in a box takes other room in another holder. A card that came into a rigid holder, or out of
+ * one, belongs in another box: it leaves the one it stood in, and has no place until it is put away.
+ */
+export async function measureAnew(
+	record: Recorder,
+	tx: Transaction,
+	copyId: number
+): Promise<void> {
+	const standing = await tx
+		.select({
+			id: boxCards.id,
+			um: boxCards.um,
+			mg: boxCards.mg,
+			boxUse: boxes.use,
+			...keptColumns(await valuableFrom(tx))
+		})
+		.from(boxCards)
+		.innerJoin(copies, eq(boxCards.copyId, copies.id))
+		.innerJoin(dividers, eq(boxCards.dividerId, dividers.id))
+		.innerJoin(boxes, eq(dividers.boxId, boxes.id))
+		.where(eq(boxCards.copyId, copyId));
+	for (const { id, boxUse, ...row } of standing) {
+		const { use, um, mg } = keptAs(row);
+		const isOther =
+			(use === 'valuables' && boxUse === 'sets') || (use === 'sets' && boxUse === 'valuables');
+		if (isOther) await record.remove(boxCards, [id]);
+		else if (um !== row.um || mg !== row.mg) await record.update(boxCards, id, { um, mg });
+	}
+}

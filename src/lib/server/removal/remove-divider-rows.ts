@@ -1,0 +1,23 @@
+import { inArray } from 'drizzle-orm';
+import type { Transaction } from '../database/open.ts';
+import { boxCards, discrepancies, dividers } from '../database/tables/index.ts';
+import type { Recorder } from '../database/record.ts';
+
+/** Removes dividers with what is recorded behind them; no copy is touched. */
+export async function removeDividerRows(
+	record: Recorder,
+	tx: Transaction,
+	ids: readonly number[]
+): Promise<void> {
+	for (const table of [discrepancies, boxCards] as const) {
+		const own = await tx
+			.select({ id: table.id })
+			.from(table)
+			.where(inArray(table.dividerId, [...ids]));
+		await record.remove(
+			table,
+			own.map(({ id }) => id)
+		);
+	}
+	await record.remove(dividers, ids);
+}

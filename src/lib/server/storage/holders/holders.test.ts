@@ -1,0 +1,42 @@
+import { sql } from 'drizzle-orm';
+import { describe, expect, test } from 'vitest';
+import { HOLDER_RULES } from '../../places/holder-tiers.ts';
+import { readTierMoves, setHolderRules, setHolders } from './holders.ts';
+import { readBoxes } from '../room/read-storage.ts';
+import { standAsPlanned } from '../plan/stand-as-planned.ts';
+import { withStorage } from '../storage.fixture.ts';
+
+const storage = withStorage();
+
+describe('holders', () => {
+	test('cards move up and down as values and names say, and take other room in their box', async () => {
+		await storage.release('a', '1992', 40);
+		await storage.log('a', '1-4');
+		await storage.collection.write((tx) =>
+			tx.run(
+				sql`update copies set value_minor = case card_key when 'base-1' then 150 when 'base-2' then 5000 end`
+			)
+		);
+		await standAsPlanned(storage.collection);
+		const names = [{ word: 'card 3', tier: 'better commons' }];
+		const rules = { ...HOLDER_RULES.usual, names, onHand: { 'top-loader-35': 5 } };
+		expect((await setHolderRules(storage.collection, rules)).ok).toBe(true);
+		const moves = await readTierMoves(storage.collection.db, rules);
+		expect(moves.map(({ name, direction, to }) => [name, direction, to])).toEqual([
+			['2 Card 2', 'up', 'magnetic-35'],
+			['1 Card 1', 'up', 'top-loader-35'],
+			['3 Card 3', 'up', 'sleeve']
+		]);
+		await setHolders(storage.collection, moves);
+		expect(await readTierMoves(storage.collection.db, rules)).toEqual([]);
+		const standing = (await readBoxes(storage.collection.db)).flatMap(({ name, rows: own }) =>
+			own.map(({ usedUm }) => [name, usedUm])
+		);
+		// 457 µm of stock each, and a divider where others may stand; a millimetre for the loader, nine for the case, a tenth for the sleeve.
+		expect(standing.filter(([, um]) => um)).toContainEqual(['Long box 1', 800 + 2 * 457 + 100]);
+		expect(standing.filter(([, um]) => um)).toContainEqual(['Valuables 1', 2 * 457 + 10_000]);
+		expect(
+			await setHolderRules(storage.collection, { ...rules, names: [{ word: 'x', tier: 'none' }] })
+		).toMatchObject({ ok: false });
+	});
+});

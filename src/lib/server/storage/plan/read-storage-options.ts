@@ -1,0 +1,54 @@
+import { Type, type Static } from 'typebox';
+import { USUAL_BOX_RULES } from '../../../core/storage/plan/choose-box.ts';
+import { BOX_SCHOOLS } from '../../../core/storage/plan/school.ts';
+import type { Reader } from '../../database/open.ts';
+import { readPreference, type Preference } from '../../preferences/preferences.ts';
+import type { StorageOptions } from './plan-storage.ts';
+
+const Percent = Type.Integer({ minimum: 0, maximum: 100 });
+const StorageChoiceSchema = Type.Object(
+	{ school: Type.Enum([...BOX_SCHOOLS]), fill: Percent, have: Percent, growth: Percent },
+	{ additionalProperties: false }
+);
+/** How a plan is asked for: percentages as whole numbers. */
+export type StorageChoice = Static<typeof StorageChoiceSchema>;
+
+/** The choice by which boxes were stood last: new sets join them in the same order. */
+export const STORAGE_CHOICE: Preference<typeof StorageChoiceSchema> = {
+	key: 'box plan',
+	schema: StorageChoiceSchema,
+	usual: {
+		school: 'year',
+		fill: Math.round(100 * USUAL_BOX_RULES.leastFill),
+		have: Math.round(100 * USUAL_BOX_RULES.leastHave),
+		growth: 50
+	}
+};
+
+/** The choice out of an address; what is missing there, or no percentage, is as it was last. */
+export async function readStorageChoice(
+	db: Reader,
+	query: URLSearchParams
+): Promise<StorageChoice> {
+	const last = await readPreference(db, STORAGE_CHOICE);
+	const percent = (name: 'fill' | 'have' | 'growth') => {
+		const text = query.get(name);
+		return text !== null && /^\d{1,3}$/.test(text) && Number(text) <= 100
+			? Number(text)
+			: last[name];
+	};
+	return {
+		school: BOX_SCHOOLS.find((one) => one === query.get('school')) ?? last.school,
+		fill: percent('fill'),
+		have: percent('have'),
+		growth: percent('growth')
+	};
+}
+
+export function storageOptions({ school, fill, have, growth }: StorageChoice): StorageOptions {
+	return {
+		school,
+		growth: growth / 100,
+		rules: { ...USUAL_BOX_RULES, leastFill: fill / 100, leastHave: have / 100 }
+	};
+}

@@ -1,0 +1,225 @@
+import { group, max } from 'd3-array';
+import { setImmediate } from 'node:timers/promises';
+import { adviseShelves } from '../../../core/storage/shelves/advise-shelves.ts';
+import { boxKindOf } from '../../../core/storage/kinds/box-kind.ts';
+import type { BoxUse } from '../../../core/storage/kinds/box-use.ts';
+import { DIVIDER_UM } from '../../../core/storage/plan/choose-box.ts';
+import { isKeptApart } from '../../../core/storage/kinds/use-of-copy.ts';
+import { standCards } from '../../../core/storage/plan/stand-cards.ts';
+import { freeName } from '../../../core/storage/plan/free-name.ts';
+import type { Collection, Transaction } from '../../database/open.ts';
+import { boxes, dividers } from '../../database/tables/index.ts';
+import { makeChange } from '../../journal/change.ts';
+import type { Recorder } from '../../database/record.ts';
+import { writePreference } from '../../preferences/preferences.ts';
+import { valuableFrom } from '../../places/holder-tiers.ts';
+import { homelessCopies, type HomelessCopy } from '../../places/homeless.ts';
+import { plannedStorage, type StorageBox, type StoragePlan } from './plan-storage.ts';
+import { STORAGE_CHOICE, storageOptions, type StorageChoice } from './read-storage-options.ts';
+import { readBoxes, readBoxKinds, readShelves } from '../room/read-storage.ts';
+import { insertDivider } from '../room/insert-divider.ts';
+import { inRow } from '../room/read-box.ts';
+import { standBehind } from '../../places/stand-behind.ts';
+
+/** Names of new boxes that several sets share. */
+const SHARED_NAMES: Readonly<Record<BoxUse, string>> = {
+	sets: 'Long box',
+	personal: 'Personal',
+	valuables: 'Valuables',
+	graded: 'Graded',
+	'to sell': 'To sell',
+	'sealed packs': 'Sealed packs',
+	supplies: 'Supplies'
+};
+
+/** What standing the planned boxes did. */
+export interface Stood {
+	readonly boxes: number;
+	readonly cards: number;
+}
+
+/** Records that the planned boxes stand, with their dividers and cards, heavy ones on low shelves. */
+export function standAsPlanned(
+	collection: Collection,
+	choice: StorageChoice = STORAGE_CHOICE.usual
+): Promise<Stood> {
+	return makeChange(collection, async (record, tx) => {
+		const plan = await plannedStorage(tx, storageOptions(choice));
+		const stander = await openStander(record, tx, plan);
+		for (const { use, boxId, row, at, sets, label, straysOf } of plan.added) {
+			const id = await insertDivider(record, tx, {
+				boxId,
+				row,
+				at,
+				label,
+				straysOf: straysOf ?? null,
+				release: straysOf === undefined ? stander.idOf(sets) : null
+			});
+			await stander.stand(use, sets, id);
+		}
+		const ids: number[] = [];
+		for (const box of plan.boxes) ids.push(await standBox(record, tx, box, stander));
+		// A set that goes on in the next row, or box, is dealt over all its dividers at once.
+		await stander.finish();
+		await putOnShelves(record, tx, ids);
+		if (stander.count() > 0) await writePreference(record, tx, STORAGE_CHOICE, choice);
+		const label =
+			ids.length > 0
+				? `Stand ${ids.length === 1 ? 'one box' : `${ids.length} boxes`}`
+				: 'Stand new dividers';
+		return { value: { boxes: ids.length, cards: stander.count() }, label };
+	});
+}
+
+interface Stander {
+	/** The release of a set that stands alone behind a divider. */
+	readonly idOf: (sets: readonly string[]) => number | null;
+	/** Remembers a part of some sets, for `finish` to stand behind its divider. */
+	readonly plan: (
+		use: BoxUse,
+		sets: readonly string[],
+		divider: number,
+		um: number,
+		isAlone: boolean
+	) => void;
+	/** Stands all of some sets behind a divider at once. */
+	readonly stand: (use: BoxUse, sets: readonly string[], divider: number) => Promise<void>;
+	readonly finish: () => Promise<void>;
+	readonly count: () => number;
+}
+
+async function openStander(record: Recorder, tx: Transaction, plan: StoragePlan): Promise<Stander> {
+	const fresh = new Set(
+		[
+			...plan.added,
+			...plan.boxes.flatMap(({ rows }) => rows.flatMap((row) => row.entries))
+		].flatMap(({ sets }) => sets)
+	);
+	const idOf = new Map(plan.sets.map(({ key, id }) => [key, id]));
+	const wanted = [...fresh].flatMap((key) => idOf.get(key) ?? []);
+	const copies = await homelessCopies(tx, await valuableFrom(tx), { releases: wanted });
+	const bySet = group(copies, ({ use, releaseId }) => `${use} ${releaseId}`);
+	const parts = new Map<
+		string,
+		{ use: BoxUse; sets: readonly string[]; dividers: number[]; um: number[] }
+	>();
+	let count = 0;
+	const cardsOf = (use: BoxUse, sets: readonly string[]) =>
+		sets.flatMap((key) =>
+			[...(bySet.get(`${use} ${idOf.get(key) ?? 0}`) ?? [])].sort(byNumber).map((copy) => ({
+				...copy,
+				copyId: copy.id,
+				quantity: copy.free
+			}))
+		);
+	const deal = async (
+		use: BoxUse,
+		sets: readonly string[],
+		ids: readonly number[],
+		um: readonly number[]
+	) => {
+		const dealt = standCards(cardsOf(use, sets), um);
+		for (const [i, cards] of dealt.entries()) {
+			await standBehind(record, tx, ids[i] ?? 0, cards);
+			count += cards.reduce((total, { quantity }) => total + quantity, 0);
+		}
+	};
+	return {
+		idOf: ([key = '']) => idOf.get(key) ?? null,
+		plan(use, sets, divider, um, isAlone) {
+			const key = `${use} ${sets.join(' ')}`;
+			const part = parts.get(key) ?? { use, sets, dividers: [], um: [] };
+			part.dividers.push(divider);
+			// A set alone in its box has no divider to pay for. The divider of the set's own part is in its length; of those that go on in what rows keep free.
+			part.um.push(part.um.length === 0 && !isAlone ? um - DIVIDER_UM : um);
+			parts.set(key, part);
+		},
+		stand: (use, sets, divider) => deal(use, sets, [divider], [1]),
+		async finish() {
+			for (const { use, sets, dividers: ids, um } of parts.values()) {
+				await deal(use, sets, ids, um);
+				// Others are answered in between.
+				await setImmediate();
+			}
+		},
+		count: () => count
+	};
+}
+
+function byNumber(a: HomelessCopy, b: HomelessCopy): number {
+	const marks = ({ number, title, cardKey, parallelKey, variantKey }: HomelessCopy) => ({
+		release: '',
+		number,
+		title,
+		version: `${cardKey} ${parallelKey ?? ''} ${variantKey ?? ''}`
+	});
+	return inRow(marks(a), marks(b));
+}
+
+async function standBox(
+	record: Recorder,
+	tx: Transaction,
+	{ kind, use, rows }: StorageBox,
+	stander: Stander
+): Promise<number> {
+	const taken = new Set(
+		(await tx.select({ name: boxes.name }).from(boxes)).map(({ name }) => name)
+	);
+	const kinds = await readBoxKinds(tx);
+	const entries = rows.flatMap((row) => row.entries);
+	const isOwn = boxKindOf(kind, kinds).rows === 1 && !isKeptApart(use);
+	const name = isOwn
+		? freeName(entries[0]?.label ?? 'Box', taken)
+		: freeName(SHARED_NAMES[use], taken, 1);
+	const [box] = await record.insert(boxes, [{ shelfId: null, position: 0, name, kind, use }]);
+	const boxId = box?.id ?? 0;
+	for (const [r, row] of rows.entries()) {
+		for (const [position, { sets, label, straysOf, um }] of row.entries.entries()) {
+			const releaseId = straysOf === undefined ? stander.idOf(sets) : null;
+			const [divider] = await record.insert(dividers, [
+				{ boxId, row: r + 1, position, label, releaseId, straysOf: straysOf ?? null }
+			]);
+			stander.plan(use, sets, divider?.id ?? 0, um, entries.length === 1);
+		}
+	}
+	return boxId;
+}
+
+/** Puts new boxes on shelves, heavy ones low, each behind those that stand there. */
+async function putOnShelves(
+	record: Recorder,
+	tx: Transaction,
+	ids: readonly number[]
+): Promise<void> {
+	const all = await readBoxes(tx);
+	const shelves = await readShelves(tx);
+	const { advice } = adviseShelves(
+		all
+			.filter(({ id, shelfId }) => shelfId !== null || ids.includes(id))
+			.map(({ id, grams, kind, shelfId }) => ({
+				key: String(id),
+				grams,
+				lengthMm: kind.lengthMm,
+				shelf: shelfId === null ? null : String(shelfId)
+			})),
+		shelves
+	);
+	const next = new Map(
+		shelves.map(({ id }) => [
+			id,
+			1 +
+				(max(
+					all.filter((box) => box.shelfId === id),
+					({ position }) => position
+				) ?? -1)
+		])
+	);
+	for (const id of ids) {
+		const to = advice.find(({ box, from }) => box === String(id) && from === null)?.to;
+		if (to === undefined) continue;
+		const shelfId = Number(to);
+		const position = next.get(shelfId) ?? 0;
+		next.set(shelfId, position + 1);
+		await record.update(boxes, id, { shelfId, position });
+	}
+}

@@ -1,0 +1,26 @@
+import { group } from 'd3-array';
+import type { BoxKind } from '../../../core/storage/kinds/box-kind.ts';
+import { weighBoxes } from '../../../core/storage/plan/weigh-boxes.ts';
+import type { Reader } from '../../database/open.ts';
+import { readBoxes, readBoxKinds } from '../room/read-storage.ts';
+import type { StoragePlan } from './plan-storage.ts';
+
+export type PlanWeight = ReturnType<typeof weighBoxes>[number];
+
+/** A plan with what its view shows beside it: weights of its boxes, their kinds, names of boxes that stand. */
+export interface StorageView {
+	readonly plan: StoragePlan;
+	readonly weights: readonly PlanWeight[];
+	readonly kinds: readonly BoxKind[];
+	readonly standing: readonly { readonly id: number; readonly name: string }[];
+}
+
+export async function storageView(db: Reader, plan: StoragePlan): Promise<StorageView> {
+	const kinds = await readBoxKinds(db);
+	const sets = group(plan.sets, ({ use }) => use);
+	const weights = [...group(plan.boxes, ({ use }) => use)].flatMap(([use, boxes]) =>
+		weighBoxes(boxes, sets.get(use) ?? [], kinds)
+	);
+	const standing = (await readBoxes(db)).map(({ id, name }) => ({ id, name }));
+	return { plan, weights, kinds, standing };
+}

@@ -1,0 +1,135 @@
+import { eq, max } from 'drizzle-orm';
+import type { BoxUse } from '../../../core/storage/kinds/box-use.ts';
+import { good, type Outcome, type Problem } from '../../../core/problem.ts';
+import type { Collection, Transaction } from '../../database/open.ts';
+import { boxes, dividers, shelves } from '../../database/tables/index.ts';
+import { makeChange, refused } from '../../journal/change.ts';
+import { gone } from '../gone.ts';
+import { readBoxKinds } from './read-storage.ts';
+import { removeDividerRows } from '../../removal/remove-divider-rows.ts';
+
+type Done = Outcome<{ readonly id: number }>;
+
+export interface BoxFields {
+	readonly name: string;
+	readonly kind: string;
+	readonly use: BoxUse;
+	readonly shelfId: number | null;
+}
+
+/** Adds an empty box, or changes one: its name, kind, use or shelf. */
+export function saveBox(
+	collection: Collection,
+	fields: Partial<BoxFields>,
+	id?: number
+): Promise<Done> {
+	return makeChange(collection, async (record, tx) => {
+		const [there] = id === undefined ? [] : await tx.select().from(boxes).where(eq(boxes.id, id));
+		if (id !== undefined && !there) return refused([gone('box')]);
+		const wanted = {
+			name: (fields.name ?? there?.name ?? '').trim(),
+			kind: fields.kind ?? there?.kind ?? '',
+			use: fields.use ?? there?.use ?? 'sets',
+			shelfId: fields.shelfId === undefined ? (there?.shelfId ?? null) : fields.shelfId
+		};
+		const problems = await problemsOf(tx, wanted, id);
+		if (problems.length > 0) return refused(problems);
+		const position =
+			there && there.shelfId === wanted.shelfId
+				? there.position
+				: await nextPosition(tx, wanted.shelfId);
+		if (!there) {
+			const [made] = await record.insert(boxes, [{ ...wanted, position }]);
+			return { value: good({ id: made?.id ?? 0 }), label: `Box ${wanted.name}` };
+		}
+		await record.update(boxes, there.id, { ...wanted, position });
+		const label =
+			there.shelfId === wanted.shelfId ? `Change ${wanted.name}` : `Move ${wanted.name}`;
+		return { value: good({ id: there.id }), label };
+	});
+}
+
+/** Moves boxes to shelves, all in one step; each stands behind those that are there. */
+export function moveBoxes(
+	collection: Collection,
+	moves: readonly { readonly box: number; readonly shelf: number | null }[]
+): Promise<Outcome<{ readonly moved: number }>> {
+	return makeChange(collection, async (record, tx) => {
+		for (const { box, shelf } of moves) {
+			const [there] = await tx.select().from(boxes).where(eq(boxes.id, box));
+			const [to] =
+				shelf === null ? [] : await tx.select().from(shelves).where(eq(shelves.id, shelf));
+			if (!there) return refused([gone('box')]);
+			if (shelf !== null && !to) return refused([gone('shelf')]);
+			await record.update(boxes, box, { shelfId: shelf, position: await nextPosition(tx, shelf) });
+		}
+		const label = moves.length === 1 ? 'Move a box' : `Move ${moves.length} boxes`;
+		return { value: good({ moved: moves.length }), label };
+	});
+}
+
+/** Stands a box one place to the left or right on its shelf; at the end it stays. */
+export function shiftBox(collection: Collection, id: number, by: -1 | 1): Promise<Done> {
+	return makeChange(collection, async (record, tx) => {
+		const [box] = await tx.select().from(boxes).where(eq(boxes.id, id));
+		if (box?.shelfId == null) return refused([gone('box on a shelf')]);
+		const all = await tx.select().from(boxes).where(eq(boxes.shelfId, box.shelfId));
+		const inOrder = all.sort((a, b) => a.position - b.position || a.id - b.id);
+		const at = inOrder.findIndex((one) => one.id === id);
+		const other = inOrder[at + by];
+		if (!other) return { value: good({ id }), label: '' };
+		inOrder[at] = other;
+		inOrder[at + by] = box;
+		for (const [position, one] of inOrder.entries()) {
+			if (one.position !== position) await record.update(boxes, one.id, { position });
+		}
+		return { value: good({ id }), label: `Move ${box.name}` };
+	});
+}
+
+/** Removes a box with its dividers; its cards have no place then. */
+export function removeBox(collection: Collection, id: number): Promise<Done> {
+	return makeChange(collection, async (record, tx) => {
+		const [box] = await tx.select().from(boxes).where(eq(boxes.id, id));
+		if (!box) return refused([gone('box')]);
+		const own = await tx.select({ id: dividers.id }).from(dividers).where(eq(dividers.boxId, id));
+		await removeDividerRows(
+			record,
+			tx,
+			own.map((one) => one.id)
+		);
+		await record.remove(boxes, [id]);
+		return {
+			value: good({ id }),
+			label: `Remove ${box.name}: its cards have no place`
+		};
+	});
+}
+
+async function nextPosition(tx: Transaction, shelfId: number | null): Promise<number> {
+	if (shelfId === null) return 0;
+	const [last] = await tx
+		.select({ position: max(boxes.position) })
+		.from(boxes)
+		.where(eq(boxes.shelfId, shelfId));
+	return (last?.position ?? -1) + 1;
+}
+
+async function problemsOf(
+	tx: Transaction,
+	{ name, kind, shelfId }: BoxFields,
+	id?: number
+): Promise<readonly Problem[]> {
+	const [same] = await tx.select().from(boxes).where(eq(boxes.name, name));
+	const isKnown = (await readBoxKinds(tx)).some(({ key }) => key === kind);
+	const [shelf] =
+		shelfId === null ? [] : await tx.select().from(shelves).where(eq(shelves.id, shelfId));
+	return [
+		...(name === '' ? [{ field: 'name', message: 'a box needs a name' }] : []),
+		...(same && same.id !== id
+			? [{ field: 'name', message: `"${name}" is there already`, remedy: 'Give it another name.' }]
+			: []),
+		...(isKnown ? [] : [{ field: 'kind', message: `there is no box kind "${kind}"` }]),
+		...(shelfId === null || shelf ? [] : [gone('shelf')])
+	];
+}

@@ -1,0 +1,38 @@
+import { and, eq, gte } from 'drizzle-orm';
+import type { Transaction } from '../../database/open.ts';
+import { dividers } from '../../database/tables/index.ts';
+import type { Recorder } from '../../database/record.ts';
+
+/** A new divider in a row, behind so many others; those after it move on. */
+export async function insertDivider(
+	record: Recorder,
+	tx: Transaction,
+	{
+		boxId,
+		row,
+		at,
+		label,
+		release,
+		straysOf = null,
+		partOf = null
+	}: {
+		boxId: number;
+		row: number;
+		at: number;
+		label: string;
+		release: number | null;
+		straysOf?: string | null;
+		partOf?: number | null;
+	}
+): Promise<number> {
+	const later = await tx
+		.select()
+		.from(dividers)
+		.where(and(eq(dividers.boxId, boxId), eq(dividers.row, row), gte(dividers.position, at)));
+	for (const { id, position } of later)
+		await record.update(dividers, id, { position: position + 1 });
+	const [made] = await record.insert(dividers, [
+		{ boxId, row, position: at, label, releaseId: release, straysOf, partOf }
+	]);
+	return made?.id ?? 0;
+}

@@ -1,0 +1,36 @@
+import { inArray, sql } from 'drizzle-orm';
+import type { Reader } from '../../database/open.ts';
+import { dividers } from '../../database/tables/index.ts';
+
+/** Numbers that stand behind a divider, and titles of what has none. */
+export interface Behind {
+	readonly numbers: readonly string[];
+	readonly titles: readonly string[];
+}
+
+/** What stands behind some dividers, read as one text each: several times faster than row by row. */
+export async function readBehind(
+	db: Reader,
+	ids: readonly number[]
+): Promise<ReadonlyMap<number, Behind>> {
+	if (ids.length === 0) return new Map();
+	const rows = await db
+		.select({
+			id: dividers.id,
+			cards: sql<string>`(
+				select json_group_array(json_array(k.number, coalesce(k.title, c.card_key))) from box_cards b
+				join copies c on c.id = b.copy_id
+				left join cards k on k.release_id = c.release_id and k.key = c.card_key
+				where b.divider_id = "dividers"."id")`
+		})
+		.from(dividers)
+		.where(inArray(dividers.id, [...ids]));
+	return new Map(
+		rows.map(({ id, cards }) => {
+			const all = JSON.parse(cards) as readonly (readonly [string | null, string])[];
+			const numbers = all.flatMap(([number]) => number ?? []);
+			const titles = all.flatMap(([number, title]) => (number === null ? [title] : []));
+			return [id, { numbers, titles }];
+		})
+	);
+}

@@ -1,0 +1,124 @@
+import { group, sum } from 'd3-array';
+import { and, asc, eq, inArray } from 'drizzle-orm';
+import { compareCardNumbers, compareTitles } from '../../../core/checklist/compare-card-numbers.ts';
+import { DIVIDER_UM } from '../../../core/storage/plan/choose-box.ts';
+import { formatVersionKey } from '../../../core/checklist/version-key.ts';
+import type { Reader } from '../../database/open.ts';
+import { boxCards, cards, copies, dividers, releases } from '../../database/tables/index.ts';
+import { readBoxes, type StoredBox } from './read-storage.ts';
+
+/** So many cards of a copy behind a divider. */
+export interface StandingCopy {
+	readonly id: number;
+	readonly copyId: number;
+	readonly release: string;
+	/** Key of its version. */
+	readonly version: string;
+	readonly cardKey: string;
+	readonly number: string | null;
+	readonly title: string;
+	readonly quantity: number;
+	readonly um: number;
+}
+
+export interface StoredDivider {
+	readonly id: number;
+	readonly boxId: number;
+	readonly row: number;
+	readonly position: number;
+	readonly label: string;
+	readonly releaseId: number | null;
+	/** The year whose strays stand there. */
+	readonly straysOf: string | null;
+	/** The divider where what stands there begins; null: here. */
+	readonly partOf: number | null;
+	/** ISO 8601; null: never. */
+	readonly checkedAt: string | null;
+	/** In the order in which they stand. */
+	readonly standing: readonly StandingCopy[];
+	readonly cards: number;
+	/** With the divider itself. */
+	readonly um: number;
+}
+
+export interface OpenBox extends StoredBox {
+	readonly dividers: readonly StoredDivider[];
+}
+
+/** A box with its dividers and what stands behind each; null where there is none. */
+export async function readBox(db: Reader, id: number): Promise<OpenBox | null> {
+	const [box] = await readBoxes(db, [id]);
+	return box ? { ...box, dividers: await readDividers(db, { boxes: [id] }) } : null;
+}
+
+/** Dividers row by row with what stands behind each: those of some boxes, of a set, or some of them. */
+export async function readDividers(
+	db: Reader,
+	which: { readonly boxes?: readonly number[]; readonly ids?: readonly number[] }
+): Promise<readonly StoredDivider[]> {
+	const where = which.ids
+		? inArray(dividers.id, [...which.ids])
+		: inArray(dividers.boxId, [...(which.boxes ?? [])]);
+	const rows = await db
+		.select()
+		.from(dividers)
+		.where(where)
+		.orderBy(asc(dividers.boxId), asc(dividers.row), asc(dividers.position), asc(dividers.id));
+	const standing = group(
+		await readStanding(
+			db,
+			rows.map(({ id }) => id)
+		),
+		(card) => card.dividerId
+	);
+	return rows.map((row) => {
+		const own = (standing.get(row.id) ?? []).sort(inRow);
+		return {
+			...row,
+			standing: own,
+			cards: sum(own, ({ quantity }) => quantity),
+			um: DIVIDER_UM + sum(own, ({ quantity, um }) => quantity * um)
+		};
+	});
+}
+
+async function readStanding(db: Reader, ids: readonly number[]) {
+	const rows = await db
+		.select({
+			id: boxCards.id,
+			dividerId: boxCards.dividerId,
+			copyId: boxCards.copyId,
+			quantity: boxCards.quantity,
+			um: boxCards.um,
+			release: releases.key,
+			cardKey: copies.cardKey,
+			parallel: copies.parallelKey,
+			variant: copies.variantKey,
+			number: cards.number,
+			title: cards.title
+		})
+		.from(boxCards)
+		.innerJoin(copies, eq(boxCards.copyId, copies.id))
+		.innerJoin(releases, eq(copies.releaseId, releases.id))
+		.leftJoin(cards, and(eq(cards.releaseId, copies.releaseId), eq(cards.key, copies.cardKey)))
+		.where(inArray(boxCards.dividerId, [...ids]))
+		.orderBy(asc(boxCards.id));
+	return rows.map(({ parallel, variant, title, ...row }) => ({
+		...row,
+		title: title ?? row.cardKey,
+		version: formatVersionKey({ release: row.release, card: row.cardKey, parallel, variant })
+	}));
+}
+
+/** Release by release, by number, what has none by title; versions of a card beside each other. */
+export function inRow(
+	a: Pick<StandingCopy, 'release' | 'number' | 'title' | 'version'>,
+	b: Pick<StandingCopy, 'release' | 'number' | 'title' | 'version'>
+): number {
+	return (
+		compareTitles(a.release, b.release) ||
+		compareCardNumbers(a.number, b.number) ||
+		compareTitles(a.title, b.title) ||
+		(a.version < b.version ? -1 : a.version > b.version ? 1 : 0)
+	);
+}

@@ -1,0 +1,120 @@
+import { group } from 'd3-array';
+import { asc, countDistinct, eq, inArray, sql, sum } from 'drizzle-orm';
+import { BOX_KINDS, boxKindOf, type BoxKind } from '../../../core/storage/kinds/box-kind.ts';
+import type { BoxUse } from '../../../core/storage/kinds/box-use.ts';
+import { boxWeight } from '../../../core/storage/room/box-weight.ts';
+import { dividersUm } from '../../../core/storage/rows/dividers-um.ts';
+import { inWalkingOrder, nameShelf, type Shelf } from '../../../core/storage/shelves/shelf.ts';
+import { compareTitles } from '../../../core/checklist/compare-card-numbers.ts';
+import type { Reader } from '../../database/open.ts';
+import { boxCards, boxes, dividers, ownKinds, shelves } from '../../database/tables/index.ts';
+
+export interface StoredShelf extends Shelf {
+	readonly id: number;
+}
+
+export interface FilledRow {
+	readonly row: number;
+	readonly cards: number;
+	/** Cards and dividers. */
+	readonly usedUm: number;
+}
+
+/** A box that stands somewhere, with how full and how heavy it is. */
+export interface StoredBox extends Omit<BoxHead, 'kind'> {
+	readonly kind: BoxKind;
+	readonly cards: number;
+	readonly grams: number;
+	/** A caution in words; null: none is needed. */
+	readonly caution: string | null;
+	/** One for each row of its kind. */
+	readonly rows: readonly FilledRow[];
+	/** Share of all its rows that is used; over 1 where one is too full. */
+	readonly fill: number;
+}
+
+export async function readShelves(db: Reader): Promise<readonly StoredShelf[]> {
+	const rows = await db.select().from(shelves);
+	return inWalkingOrder(rows.map((row) => ({ ...row, key: String(row.id) })));
+}
+
+export async function readBoxKinds(db: Reader): Promise<readonly BoxKind[]> {
+	const rows = await db
+		.select({ kind: ownKinds.kind })
+		.from(ownKinds)
+		.where(eq(ownKinds.sort, 'box'))
+		.orderBy(asc(ownKinds.id));
+	return [...BOX_KINDS, ...rows.map(({ kind }) => kind as BoxKind)];
+}
+
+/** A box without what is in it. */
+export interface BoxHead {
+	readonly id: number;
+	readonly shelfId: number | null;
+	readonly position: number;
+	readonly name: string;
+	/** Key of its kind. */
+	readonly kind: string;
+	readonly use: BoxUse;
+	/** "Rack A, shelf 2"; null: it stands on none. */
+	readonly shelf: string | null;
+}
+
+/** Boxes in walking order: shelf by shelf, from the left; what stands on no shelf comes last. */
+export async function readBoxHeads(db: Reader): Promise<readonly BoxHead[]> {
+	const walk = await readShelves(db);
+	const order = new Map(walk.map(({ id }, i) => [id, i]));
+	const names = new Map(walk.map((shelf) => [shelf.id, nameShelf(shelf)]));
+	const shelfOf = ({ shelfId }: { readonly shelfId: number | null }) =>
+		order.get(shelfId ?? 0) ?? Number.MAX_SAFE_INTEGER;
+	const all = await db.select().from(boxes).orderBy(asc(boxes.position), asc(boxes.id));
+	return all
+		.map((box) => ({ ...box, shelf: names.get(box.shelfId ?? 0) ?? null }))
+		.sort(
+			(a, b) => shelfOf(a) - shelfOf(b) || a.position - b.position || compareTitles(a.name, b.name)
+		);
+}
+
+/** All boxes, or some, in walking order, with how full and how heavy each is. */
+export async function readBoxes(
+	db: Reader,
+	ids?: readonly number[]
+): Promise<readonly StoredBox[]> {
+	const kinds = await readBoxKinds(db);
+	const filled = await db
+		.select({
+			boxId: dividers.boxId,
+			row: dividers.row,
+			dividers: countDistinct(dividers.id),
+			cards: sum(boxCards.quantity).mapWith(Number),
+			um: sql<number>`sum(${boxCards.quantity} * ${boxCards.um})`,
+			mg: sql<number>`sum(${boxCards.quantity} * ${boxCards.mg})`
+		})
+		.from(dividers)
+		.leftJoin(boxCards, eq(boxCards.dividerId, dividers.id))
+		.where(ids && inArray(dividers.boxId, [...ids]))
+		.groupBy(dividers.boxId, dividers.row);
+	const rowsOf = group(filled, ({ boxId }) => boxId);
+	const heads = (await readBoxHeads(db)).filter(({ id }) => ids?.includes(id) ?? true);
+	return heads.map(({ kind: key, ...box }): StoredBox => {
+		const kind = boxKindOf(key, kinds);
+		const own = rowsOf.get(box.id) ?? [];
+		const last = Math.max(kind.rows, ...own.map(({ row }) => row));
+		const rows = Array.from({ length: last }, (_, i) => {
+			const there = own.find(({ row }) => row === i + 1);
+			const usedUm = there ? Math.round((there.um ?? 0) + dividersUm(kind, there.dividers)) : 0;
+			return { row: i + 1, cards: there?.cards ?? 0, usedUm };
+		});
+		const cardsG = own.reduce((total, { mg }) => total + (mg ?? 0), 0) / 1000;
+		const { grams, caution } = boxWeight([], kind.tareG + cardsG);
+		return {
+			...box,
+			kind,
+			rows,
+			grams,
+			caution,
+			cards: rows.reduce((total, row) => total + row.cards, 0),
+			fill: rows.reduce((total, row) => total + row.usedUm, 0) / (kind.rowMm * 1000 * kind.rows)
+		};
+	});
+}

@@ -1,0 +1,207 @@
+import { group } from 'd3-array';
+import { eq, inArray, isNull, or } from 'drizzle-orm';
+import {
+	pullList,
+	putAway,
+	type DividerPlace,
+	type Slip,
+	type StackCard
+} from '../../../core/storage/slips/put-away.ts';
+import type { Reader } from '../../database/open.ts';
+import { boxCards, copies, dividers } from '../../database/tables/index.ts';
+import { valuableFrom } from '../../places/holder-tiers.ts';
+import { homelessCopies } from '../../places/homeless.ts';
+import { readBehind } from '../room/read-behind.ts';
+import { readBoxHeads, type BoxHead } from '../room/read-storage.ts';
+
+/** A card of a slip, for which a place is looked for. */
+export interface SlipCard {
+	readonly id: number;
+	readonly copyId: number;
+	readonly releaseId: number;
+	readonly year: string;
+	readonly number: string | null;
+	readonly title: string | null;
+	readonly cardKey: string;
+}
+
+export interface SlipPlace {
+	readonly dividerId: number;
+	readonly box: string;
+	readonly boxId: number;
+	/** "Rack A, shelf 2" */
+	readonly shelf: string | null;
+	readonly row: number;
+	readonly divider: string;
+	/** Neighbours as they stand; of the first lines of a slip only. */
+	readonly after: string | null;
+	readonly before: string | null;
+}
+
+/** Places by the id of the line, in walking order. */
+export type SlipPlaces = ReadonlyMap<number, { readonly place: SlipPlace; readonly order: number }>;
+
+/** Lines for which neighbours are looked up: what is on the screen, and some more. */
+const WITH_NEIGHBOURS = 40;
+
+type Divider = typeof dividers.$inferSelect & { readonly box: BoxHead };
+
+/**
+ * Where cards go: behind the divider of their set in a box for such copies, or among strays.
+ *
+ * @param near lines for which neighbours are looked up
+ */
+export async function placesToPut(
+	db: Reader,
+	rows: readonly SlipCard[],
+	near = WITH_NEIGHBOURS
+): Promise<SlipPlaces> {
+	if (rows.length === 0) return new Map();
+	const free = await homelessCopies(db, await valuableFrom(db), {
+		copies: rows.map(({ copyId }) => copyId)
+	});
+	const useOf = new Map(free.map(({ id, use }) => [id, use]));
+	const ids = [...new Set(rows.map(({ releaseId }) => releaseId))];
+	const walk = await readWalk(db, or(inArray(dividers.releaseId, ids), isNull(dividers.releaseId)));
+	const own = group(walk, ({ releaseId, box }) => `${box.use} ${releaseId ?? ''}`);
+	const strays = await releasesBehind(
+		db,
+		walk.filter(({ releaseId }) => releaseId === null)
+	);
+	const choices = [...group(rows, (row) => `${useOf.get(row.copyId) ?? ''} ${row.releaseId}`)].map(
+		([set, cards]) => {
+			const [first] = cards;
+			const use = useOf.get(first?.copyId ?? 0) ?? '';
+			const loose = own.get(`${use} `) ?? [];
+			const among = loose.filter(({ id }) => strays.get(id)?.has(first?.releaseId ?? 0));
+			const ofYear = loose.filter(({ straysOf }) => straysOf === first?.year);
+			const found = [own.get(set) ?? [], among, ofYear].find(({ length }) => length > 0) ?? [];
+			return { cards, found };
+		}
+	);
+	// Numbers decide only where a set has several dividers.
+	const several = choices.flatMap(({ found }) =>
+		found.length > 1 ? found.map(({ id }) => id) : []
+	);
+	const behind = await readBehind(db, several);
+	const stack: StackCard[] = [];
+	const places: DividerPlace[] = [];
+	choices.forEach(({ cards, found }, set) => {
+		places.push(...found.map((divider) => asPlace(divider, String(set), behind.get(divider.id))));
+		for (const card of cards) stack.push(asStack(card, String(set)));
+	});
+	const order = new Map(walk.map(({ id }, i) => [String(id), i]));
+	places.sort((a, b) => (order.get(a.divider) ?? 0) - (order.get(b.divider) ?? 0));
+	return withNeighbours(db, putAway(stack, places), stack, walk, putAway, near);
+}
+
+/** Where cards stand: behind which divider, between which. */
+export async function placesToPull(
+	db: Reader,
+	rows: readonly SlipCard[],
+	near = WITH_NEIGHBOURS
+): Promise<SlipPlaces> {
+	if (rows.length === 0) return new Map();
+	const standing = await db
+		.select({ copyId: boxCards.copyId, dividerId: boxCards.dividerId })
+		.from(boxCards)
+		.where(
+			inArray(
+				boxCards.copyId,
+				rows.map(({ copyId }) => copyId)
+			)
+		);
+	const dividerOf = new Map(standing.map((row) => [row.copyId, String(row.dividerId)]));
+	const walk = await readWalk(db, inArray(dividers.id, [...dividerOf.values()].map(Number)));
+	const stack = rows.flatMap((row) => {
+		const divider = dividerOf.get(row.copyId);
+		return divider === undefined ? [] : [asStack(row, divider)];
+	});
+	const places = walk.map((divider) => asPlace(divider, String(divider.id)));
+	// Each card's divider is known: the walk needs no neighbours, the first lines get theirs.
+	return withNeighbours(db, putAway(stack, places), stack, walk, pullList, near);
+}
+
+/** Dividers in walking order. */
+async function readWalk(db: Reader, where: ReturnType<typeof or>): Promise<readonly Divider[]> {
+	const heads = await readBoxHeads(db);
+	const rows = group(await db.select().from(dividers).where(where), ({ boxId }) => boxId);
+	return heads.flatMap((box) =>
+		(rows.get(box.id) ?? [])
+			.sort((a, b) => a.row - b.row || a.position - b.position || a.id - b.id)
+			.map((divider) => ({ ...divider, box }))
+	);
+}
+
+/** Which releases have cards behind dividers of strays. */
+async function releasesBehind(
+	db: Reader,
+	some: readonly Divider[]
+): Promise<ReadonlyMap<number, ReadonlySet<number>>> {
+	const rows = await db
+		.selectDistinct({ dividerId: boxCards.dividerId, releaseId: copies.releaseId })
+		.from(boxCards)
+		.innerJoin(copies, eq(boxCards.copyId, copies.id))
+		.where(
+			inArray(
+				boxCards.dividerId,
+				some.map(({ id }) => id)
+			)
+		);
+	return new Map(
+		[...group(rows, ({ dividerId }) => dividerId)].map(([id, own]) => [
+			id,
+			new Set(own.map(({ releaseId }) => releaseId))
+		])
+	);
+}
+
+/** Looks up neighbours for the first lines: what stands behind their dividers, and what goes there before. */
+async function withNeighbours(
+	db: Reader,
+	slip: Slip,
+	stack: readonly StackCard[],
+	walk: readonly Divider[],
+	work: typeof putAway,
+	most: number
+): Promise<SlipPlaces> {
+	const near = new Set(slip.lines.slice(0, most).map(({ divider }) => divider));
+	const behind = await readBehind(db, [...near].map(Number));
+	const dividerOf = new Map(slip.lines.map(({ card, divider }) => [card, divider]));
+	const cards = stack.flatMap((card) => {
+		const divider = dividerOf.get(card.key);
+		return divider !== undefined && near.has(divider) ? [{ ...card, set: divider }] : [];
+	});
+	const places = walk
+		.filter(({ id }) => near.has(String(id)))
+		.map((divider) => asPlace(divider, String(divider.id), behind.get(divider.id)));
+	const known = new Map(work(cards, places).lines.map((line) => [line.card, line]));
+	const found = new Map(walk.map((divider) => [String(divider.id), divider]));
+	return new Map(
+		slip.lines.flatMap(({ card, divider: key }, order) => {
+			const divider = found.get(key);
+			if (!divider) return [];
+			const { after = null, before = null } = known.get(card) ?? {};
+			const { id, row, label, box } = divider;
+			const where = { box: box.name, boxId: box.id, shelf: box.shelf };
+			const place = { dividerId: id, row, divider: label, ...where, after, before };
+			return [[Number(card), { place, order }] as const];
+		})
+	);
+}
+
+const asStack = ({ id, number, title, cardKey }: SlipCard, set: string): StackCard => ({
+	key: String(id),
+	set,
+	number,
+	title: title ?? cardKey
+});
+
+const asPlace = (
+	{ id, row }: Divider,
+	set: string,
+	behind: { readonly numbers: readonly string[]; readonly titles: readonly string[] } = {
+		numbers: [],
+		titles: []
+	}
+): DividerPlace => ({ box: '', row, divider: String(id), set, ...behind });

@@ -1,0 +1,88 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterEach, beforeEach } from 'vitest';
+import { resolveRelease } from '../../core/checklist/resolve-release.ts';
+import type { CardFormat } from '../../core/checklist/section.ts';
+import { logLine } from '../copies/log.ts';
+import type { Collection } from '../database/open.ts';
+import { openCollection } from '../upkeep/open-collection.ts';
+import { importRelease } from '../checklists/import-release.ts';
+import { readSettings } from '../database/settings.ts';
+import { homelessCopies } from '../places/homeless.ts';
+import { readDividers } from './room/read-box.ts';
+import { readBoxes } from './room/read-storage.ts';
+
+/** For tests: before each, an empty collection; `release` imports one, `log` puts cards in. */
+export function withStorage() {
+	let folder: string;
+	let collection: Collection;
+
+	beforeEach(async () => {
+		folder = mkdtempSync(join(tmpdir(), 'jade-boxes-'));
+		const settings = readSettings({ JADE_DATA: folder, JADE_NOW: '1996-10-06T09:00:00.000Z' });
+		collection = await openCollection(settings);
+	});
+	afterEach(() => {
+		collection.close();
+		rmSync(folder, { recursive: true, force: true });
+	});
+
+	return {
+		get collection() {
+			return collection;
+		},
+		/** A release of numbered cards 1 … count, with a parallel. */
+		async release(key: string, year: string, count: number, format?: CardFormat): Promise<void> {
+			const outcome = resolveRelease({
+				release: { key, name: key.toUpperCase(), maker: 'M', year },
+				sections: [
+					{
+						name: 'Base',
+						...(format ? { format } : {}),
+						cards: Array.from({ length: count }, (_, i) => ({
+							number: String(i + 1),
+							title: `Card ${i + 1}`
+						}))
+					}
+				],
+				parallels: [{ name: 'Brass', runs: [{ sections: ['base'] }] }]
+			});
+			if (!outcome.ok) throw new RangeError(JSON.stringify(outcome.problems));
+			await importRelease(collection, outcome.value);
+		},
+		async log(release: string, line: string): Promise<void> {
+			const done = await logLine(collection, release, { line, numbering: null, parallel: null });
+			if (!done.ok) throw new RangeError(JSON.stringify(done.problems));
+		},
+		/** Cards that stand in boxes, and those that have no place. */
+		async counts() {
+			const { db } = collection;
+			const standing = (await readBoxes(db)).reduce((sum, { cards }) => sum + cards, 0);
+			const all = await homelessCopies(db, Number.MAX_SAFE_INTEGER);
+			return { standing, homeless: all.reduce((sum, { free }) => sum + free, 0) };
+		},
+		/** What stands in each row of each box: "Long box 1 / 1: A 1992 1 2 3x2". */
+		async rows(): Promise<readonly string[]> {
+			const boxes = await readBoxes(collection.db);
+			const dividers = await readDividers(collection.db, { boxes: boxes.map(({ id }) => id) });
+			return boxes.flatMap((box) =>
+				dividers
+					.filter(({ boxId }) => boxId === box.id)
+					.map(({ row, label, standing }) => {
+						const numbers = standing.map(({ number, quantity }) =>
+							quantity > 1 ? `${number ?? ''}x${quantity}` : number
+						);
+						return `${box.name} / ${row}: ${label} ${numbers.join(' ')}`;
+					})
+			);
+		},
+		async dividerOf(label: string) {
+			const boxes = await readBoxes(collection.db);
+			const all = await readDividers(collection.db, { boxes: boxes.map(({ id }) => id) });
+			const found = all.find((divider) => divider.label === label);
+			if (!found) throw new RangeError(`no divider ${label}`);
+			return found;
+		}
+	};
+}

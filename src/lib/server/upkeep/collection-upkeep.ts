@@ -1,0 +1,78 @@
+import { inArray } from 'drizzle-orm';
+import { isAcrossReleases, resolveRules } from '../../core/goal/goal-rules.ts';
+import { chunks } from '../database/chunks.ts';
+import type { Transaction } from '../database/open.ts';
+import { copies, goals } from '../database/tables/index.ts';
+import type { JournalledName, RowChange } from '../database/tables/journalled.ts';
+import type { Upkeep } from '../database/upkeep.ts';
+import { releasesOf, type GoalPlace } from '../goals/goal-scope.ts';
+import { refreshProgress } from '../goals/refresh-progress.ts';
+import { trimBoxCards } from '../places/trim-box-cards.ts';
+
+/** No more cards stand in boxes than there are; progress, totals and what is next follow every change. */
+export const COLLECTION_UPKEEP: Upkeep = {
+	async complete(tx, record, changes) {
+		const releases = [
+			...rowsOf<{ releaseId: number }>(changes, ['copies']).map(({ releaseId }) => releaseId),
+			...(await releasesOfPockets(tx, changes))
+		];
+		await trimBoxCards(record, tx, [...new Set(releases)]);
+	},
+	async refresh(tx, changes, now) {
+		await refreshProgress(tx, await touchedReleases(tx, changes), now);
+	}
+};
+
+/** Rows of a release from which progress is worked out. */
+const OF_A_RELEASE = ['sections', 'cards', 'parallels', 'variants', 'copies'] as const;
+
+/** The releases whose goals a change may have moved. */
+async function touchedReleases(
+	tx: Transaction,
+	changes: readonly RowChange[]
+): Promise<readonly number[]> {
+	const touched = new Set([
+		...rowsOf(changes, ['releases']).map(({ id }) => id),
+		...rowsOf<{ releaseId: number }>(changes, OF_A_RELEASE).map(({ releaseId }) => releaseId),
+		...(await releasesOfPockets(tx, changes))
+	]);
+	const moved: GoalPlace[] = [...rowsOf<GoalPlace>(changes, ['goals'])];
+	// A release that comes or goes moves the goals that go over it and others.
+	const isOther = ({ before, after }: RowChange) => before.length !== after.length;
+	if (changes.some((change) => change.table === 'releases' && isOther(change))) {
+		const all = await tx.select().from(goals);
+		moved.push(...all.filter(({ rules }) => isAcrossReleases(resolveRules(rules))));
+	}
+	for (const goal of moved) {
+		touched.add(goal.releaseId);
+		for (const id of await releasesOf(tx, goal)) touched.add(id);
+	}
+	return [...touched];
+}
+
+/** A goal keeps what lies in its binder: what comes into a pocket, or out of one, moves it. */
+async function releasesOfPockets(
+	tx: Transaction,
+	changes: readonly RowChange[]
+): Promise<readonly number[]> {
+	const rows = rowsOf<{ copyId: number | null }>(changes, ['binder_pockets']);
+	const ids = [...new Set(rows.flatMap(({ copyId }) => copyId ?? []))];
+	const found = new Set<number>();
+	for (const some of chunks(ids, 500)) {
+		const releases = await tx
+			.selectDistinct({ id: copies.releaseId })
+			.from(copies)
+			.where(inArray(copies.id, [...some]));
+		for (const { id } of releases) found.add(id);
+	}
+	return [...found];
+}
+
+/** Rows of some tables, as they were and as they became. */
+function rowsOf<Columns>(changes: readonly RowChange[], tables: readonly JournalledName[]) {
+	return changes
+		.filter(({ table }) => tables.includes(table))
+		.flatMap(({ before, after }) => [...before, ...after]) as unknown as readonly (Columns & {
+		readonly id: number;
+	})[];
+}
