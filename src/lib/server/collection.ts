@@ -3,6 +3,10 @@ import { openCollection } from './upkeep/open-collection.ts';
 import { goalsWithoutNext } from './goals/read-goals.ts';
 import { refreshProgress } from './goals/refresh-progress.ts';
 import { releasesWithoutTotals } from './releases/refresh-totals.ts';
+import {
+	refreshEditionCards,
+	releasesWithoutEditionCards
+} from './checklists/refresh-edition-cards.ts';
 import { loadDemo } from './demo/load-demo.ts';
 import { readSettings } from './database/settings.ts';
 
@@ -24,6 +28,10 @@ async function open(): Promise<Collection> {
 	const settings = readSettings(process.env);
 	const collection = await openCollection(settings);
 	// A collection of an earlier version: what its lists show is worked out once.
+	const repeating = await releasesWithoutEditionCards(collection.db);
+	if (repeating.length > 0) {
+		await collection.write((tx) => refreshEditionCards(tx, repeating));
+	}
 	const stale = [
 		...(await goalsWithoutNext(collection.db)),
 		...(await releasesWithoutTotals(collection.db))

@@ -49,7 +49,7 @@ export async function importRelease(
 			};
 			return refused([problem]);
 		}
-		const id = await insertRelease(record, tx, release);
+		await insertRelease(record, tx, release);
 		return {
 			value: good({ key: release.key }),
 			label: `Import ${release.name}`

@@ -49,6 +49,17 @@ export function openRecorder(tx: Transaction, changes: RowChange[]): Recorder {
 	};
 }
 
+/** Inserts a row and gives it as it is stored. */
+export async function insertOne<Table extends JournalledTable>(
+	record: Recorder,
+	table: Table,
+	row: NewRow<Table>
+): Promise<ReadRow<Table>> {
+	const [stored] = await record.insert(table, [row]);
+	if (!stored) throw new RangeError(`insertOne: nothing came into ${nameOf(table)}`);
+	return stored;
+}
+
 export async function insertRows(
 	tx: Transaction,
 	table: JournalledTable,

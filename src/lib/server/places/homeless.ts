@@ -5,6 +5,8 @@ import { chunks } from '../database/chunks.ts';
 import type { Reader } from '../database/open.ts';
 import { readJoined } from '../database/read-joined.ts';
 import { copies } from '../database/tables/index.ts';
+import { qualityRank, type Condition } from '../../core/copies/condition.ts';
+import { FILED_CARD, WITH_FILED_CARD } from './filed-card.ts';
 import { keptAs, keptColumns } from './kept-columns.ts';
 
 /** Copies that are here: what is on its way stands nowhere. */
@@ -19,12 +21,16 @@ export interface HomelessCopy extends CardBulk {
 	readonly variantKey: string | null;
 	readonly number: string | null;
 	readonly title: string;
+	/** The section in whose numbering its card is filed; null: the checklist has it no more. */
+	readonly sectionKey: string | null;
+	/** How good it is (`qualityRank`). */
+	readonly rank: number;
 	readonly use: BoxUse;
 	/** How many of them. */
 	readonly free: number;
 }
 
-/** Homeless copies of some releases, or of all; oldest first. Cards of editions bear their key as title. */
+/** Homeless copies of some releases, or of all; oldest first. */
 export async function homelessCopies(
 	db: Reader,
 	valuableFromMinor: number,
@@ -40,8 +46,10 @@ export async function homelessCopies(
 	return found.flat();
 }
 
-type HomelessRow = Omit<HomelessCopy, 'title' | 'use' | 'um' | 'mg'> & {
-	readonly title: string | null;
+type HomelessRow = Omit<HomelessCopy, 'rank' | 'use' | 'um' | 'mg'> & {
+	readonly condition: Condition | null;
+	readonly grade: number | null;
+	readonly isAuthentic: number;
 } & Parameters<typeof keptAs>[0];
 
 async function readHomeless(
@@ -61,19 +69,33 @@ async function readHomeless(
 			cardKey: sql`"copies"."card_key"`,
 			parallelKey: sql`"copies"."parallel_key"`,
 			variantKey: sql`"copies"."variant_key"`,
-			number: sql`k.number`,
-			title: sql`k.title`,
+			...FILED_CARD,
+			condition: sql`"copies"."condition"`,
+			grade: sql`"copies"."grade"`,
+			isAuthentic: sql`"copies"."is_authentic"`,
 			holder: sql`"copies"."holder"`,
 			status: sql`"copies"."status"`,
 			free,
 			...fragments
 		},
-		sql`"copies" left join cards k on k.release_id = "copies"."release_id" and k.key = "copies"."card_key"
+		sql`"copies" ${WITH_FILED_CARD}
 			where ${and(isHere, isNull(copies.place), where, sql`${free} > 0`)} order by "copies"."id"`
 	);
 	return rows.map((row) => {
-		const { id, releaseId, cardKey, parallelKey, variantKey, number, title, free: count } = row;
-		const version = { id, releaseId, cardKey, parallelKey, variantKey, number };
-		return { ...version, title: title ?? cardKey, free: count, ...keptAs(row) };
+		const { id, releaseId, cardKey, parallelKey, variantKey, sectionKey, number, title } = row;
+		const version = { id, releaseId, cardKey, parallelKey, variantKey, sectionKey, number, title };
+		return { ...version, free: row.free, rank: rankOf(row), ...keptAs(row) };
+	});
+}
+
+function rankOf({
+	condition,
+	grade,
+	isAuthentic
+}: Pick<HomelessRow, 'condition' | 'grade' | 'isAuthentic'>): number {
+	return qualityRank({
+		...(condition === null ? {} : { condition }),
+		...(grade === null ? {} : { grade }),
+		isAuthentic: isAuthentic === 1
 	});
 }

@@ -7,8 +7,11 @@ import { copies } from '../database/tables/index.ts';
 
 // Names are written out: in a query without joins the columns of a fragment would lose their table.
 const format = sql<string | null>`(
-	select s.format from cards k join sections s on s.id = k.section_id
-	where k.release_id = "copies"."release_id" and k.key = "copies"."card_key")`;
+	select f.format from sections f where f.id = coalesce(
+		(select k.section_id from cards k
+			where k.release_id = "copies"."release_id" and k.key = "copies"."card_key"),
+		(select e.section_id from edition_cards e
+			where e.release_id = "copies"."release_id" and e.key = "copies"."card_key")))`;
 const parallelPt = sql<number | null>`(
 	select p.stock_pt from parallels p
 	where p.release_id = "copies"."release_id" and p.key = "copies"."parallel_key")`;

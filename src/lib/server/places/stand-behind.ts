@@ -1,7 +1,9 @@
-import { and, eq } from 'drizzle-orm';
+import { group, sum } from 'd3-array';
+import { and, asc, desc, eq, getTableColumns, sql } from 'drizzle-orm';
+import { at } from '../../core/at.ts';
 import type { CardBulk } from '../../core/storage/room/card-bulk.ts';
 import type { Transaction } from '../database/open.ts';
-import { boxCards, copies } from '../database/tables/index.ts';
+import { boxCards, copies, dividers } from '../database/tables/index.ts';
 import type { Recorder } from '../database/record.ts';
 
 /** Stands cards of copies behind a divider, beside those of the same copies that are there. */
@@ -14,11 +16,15 @@ export async function standBehind(
 	if (cards.length === 0) return;
 	const there = await tx.select().from(boxCards).where(eq(boxCards.dividerId, dividerId));
 	const rowOf = new Map(there.map((row) => [row.copyId, row]));
-	for (const { copyId, quantity } of cards) {
+	for (const [copyId, same] of group(cards, (card) => card.copyId)) {
+		const quantity = sum(same, (card) => card.quantity);
 		const row = rowOf.get(copyId);
 		if (row) await record.update(boxCards, row.id, { quantity: row.quantity + quantity });
 	}
-	const fresh = cards.filter(({ copyId }) => !rowOf.has(copyId));
+	// Cards of one copy may come for several sets: the first and doubles among the same strays.
+	const fresh = [...group(cards, ({ copyId }) => copyId).values()]
+		.map((same) => ({ ...at(same, 0), quantity: sum(same, ({ quantity }) => quantity) }))
+		.filter(({ copyId }) => !rowOf.has(copyId));
 	await record.insert(
 		boxCards,
 		fresh.map(({ copyId, quantity, um, mg }) => ({ dividerId, copyId, quantity, um, mg }))
@@ -33,14 +39,18 @@ export async function takeOut(
 	quantity: number,
 	dividerId?: number
 ): Promise<number> {
+	// Doubles go first, and the first set last.
+	const set = sql`coalesce(${dividers.setNumber}, 0)`;
 	const rows = await tx
-		.select()
+		.select(getTableColumns(boxCards))
 		.from(boxCards)
+		.innerJoin(dividers, eq(boxCards.dividerId, dividers.id))
 		.where(
 			dividerId === undefined
 				? eq(boxCards.copyId, copyId)
 				: and(eq(boxCards.copyId, copyId), eq(boxCards.dividerId, dividerId))
-		);
+		)
+		.orderBy(desc(sql`${set} = 0`), desc(set), asc(boxCards.id));
 	let left = quantity;
 	for (const row of rows) {
 		const taken = Math.min(left, row.quantity);

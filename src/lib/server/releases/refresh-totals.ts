@@ -1,16 +1,14 @@
 import { count, eq, inArray, isNull, sum } from 'drizzle-orm';
-import { cardsOf } from '../../core/checklist/release.ts';
 import { chunks } from '../database/chunks.ts';
 import type { Reader, Transaction } from '../database/open.ts';
 import {
 	cards,
 	copies,
+	editionCards,
 	parallels,
 	releases,
-	releaseTotals,
-	sections
+	releaseTotals
 } from '../database/tables/index.ts';
-import { loadReleases } from './load-release.ts';
 
 /** Works out anew what lists show of some releases; those that are gone are passed over. */
 export async function refreshTotals(tx: Transaction, releaseIds: readonly number[]): Promise<void> {
@@ -41,6 +39,11 @@ async function countsOf(tx: Reader, ids: readonly number[]) {
 			.from(cards)
 			.where(inArray(cards.releaseId, some))
 			.groupBy(cards.releaseId),
+		repeated: await tx
+			.select({ id: editionCards.releaseId, count: count() })
+			.from(editionCards)
+			.where(inArray(editionCards.releaseId, some))
+			.groupBy(editionCards.releaseId),
 		parallels: await tx
 			.select({ id: parallels.releaseId, count: count() })
 			.from(parallels)
@@ -54,20 +57,14 @@ async function countsOf(tx: Reader, ids: readonly number[]) {
 	};
 	const byId = (list: readonly { readonly id: number; readonly count: number }[]) =>
 		new Map(list.map((row) => [row.id, row.count]));
-	const [own, made, owned] = [byId(rows.cards), byId(rows.parallels), byId(rows.owned)];
-	const editions = await tx
-		.select({ id: sections.releaseId, edition: sections.edition })
-		.from(sections)
-		.where(inArray(sections.releaseId, some));
-	const withRules = editions.flatMap(({ id, edition }) => (edition === null ? [] : [id]));
-	const whole = new Map(
-		(await loadReleases(tx, [...new Set(withRules)])).map(({ id, release }) => [
-			id,
-			cardsOf(release).length
-		])
-	);
+	const [listed, repeated, made, owned] = [
+		byId(rows.cards),
+		byId(rows.repeated),
+		byId(rows.parallels),
+		byId(rows.owned)
+	];
 	return (id: number) => ({
-		cards: whole.get(id) ?? own.get(id) ?? 0,
+		cards: (listed.get(id) ?? 0) + (repeated.get(id) ?? 0),
 		parallels: made.get(id) ?? 0,
 		owned: owned.get(id) ?? 0
 	});

@@ -9,7 +9,9 @@ import type { Collection } from '../database/open.ts';
 import { openCollection } from '../upkeep/open-collection.ts';
 import { importRelease } from '../checklists/import-release.ts';
 import { readSettings } from '../database/settings.ts';
+import { makeChange } from '../journal/change.ts';
 import { homelessCopies } from '../places/homeless.ts';
+import { standBehind } from '../places/stand-behind.ts';
 import { readDividers } from './room/read-box.ts';
 import { readBoxes } from './room/read-storage.ts';
 
@@ -76,6 +78,14 @@ export function withStorage() {
 						return `${box.name} / ${row}: ${label} ${numbers.join(' ')}`;
 					})
 			);
+		},
+		/** Stands cards of a copy behind a divider, as a person does. */
+		async stand(label: string, copyId: number, quantity: number): Promise<void> {
+			const { id } = await this.dividerOf(label);
+			await makeChange(collection, async (record, tx) => {
+				await standBehind(record, tx, id, [{ copyId, quantity, um: 457, mg: 1800 }]);
+				return { value: null, label: 'by hand' };
+			});
 		},
 		async dividerOf(label: string) {
 			const boxes = await readBoxes(collection.db);

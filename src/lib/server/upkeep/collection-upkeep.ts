@@ -1,5 +1,6 @@
 import { inArray } from 'drizzle-orm';
 import { isAcrossReleases, resolveRules } from '../../core/goal/goal-rules.ts';
+import { refreshEditionCards } from '../checklists/refresh-edition-cards.ts';
 import { chunks } from '../database/chunks.ts';
 import type { Transaction } from '../database/open.ts';
 import { copies, goals } from '../database/tables/index.ts';
@@ -19,6 +20,8 @@ export const COLLECTION_UPKEEP: Upkeep = {
 		await trimBoxCards(record, tx, [...new Set(releases)]);
 	},
 	async refresh(tx, changes, now) {
+		const listed = rowsOf<{ releaseId: number }>(changes, ['sections', 'cards']);
+		await refreshEditionCards(tx, [...new Set(listed.map(({ releaseId }) => releaseId))]);
 		await refreshProgress(tx, await touchedReleases(tx, changes), now);
 	}
 };

@@ -32,7 +32,9 @@
 	const toPutAway = $derived(view?.plan.toPutAway.reduce((sum, set) => sum + set.cards, 0) ?? 0);
 	const isAny = $derived((view?.plan.boxes.length ?? 0) + (view?.plan.added.length ?? 0) > 0);
 	const nameOf = (id: number) => view?.standing.find((box) => box.id === id)?.name ?? '';
-	const setNames = $derived(new Map(view?.plan.sets.map(({ key, name }) => [key, name])));
+	const setNames = $derived(
+		new Map(view?.plan.sets.map(({ key, name, part }) => [key, part ? `${name}, ${part}` : name]))
+	);
 </script>
 
 <svelte:head><title>Box plan · Jade Binder</title></svelte:head>

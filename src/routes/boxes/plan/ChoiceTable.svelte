@@ -47,7 +47,7 @@
 											update({ reset: false })}
 									class="flex gap-2"
 								>
-									<input type="hidden" name="release" value={set} />
+									<input type="hidden" name="release" value={setOf(set, use)?.run.release} />
 									<input
 										class="input w-32 input-sm"
 										name="theme"

@@ -1,12 +1,12 @@
 <script lang="ts">
 	import type { BoxKind } from '$lib/core/storage/kinds/box-kind';
-	import type { StorageBox } from '$lib/server/storage/plan/plan-storage';
+	import type { RoomBox } from '$lib/core/storage/plan/plan-room';
 	import type { PlanWeight } from '$lib/server/storage/plan/storage-view';
 	import { countOf, formatKg } from '$lib/ui/numerals';
 	import BoxRow from '$lib/ui/shelf/BoxRow.svelte';
 
 	interface Props {
-		boxes: readonly StorageBox[];
+		boxes: readonly RoomBox[];
 		weights: readonly PlanWeight[];
 		kinds: readonly BoxKind[];
 	}
@@ -18,7 +18,7 @@
 	const kind = $derived(kindOf(open?.kind ?? ''));
 	const PX_A_MM = 0.45;
 	const percent = (fill: number) => Math.round(100 * fill);
-	const nameOf = ({ box, kind: key, use, fill }: StorageBox) =>
+	const nameOf = ({ box, kind: key, use, fill }: RoomBox) =>
 		`Box ${box}, ${kindOf(key)?.name ?? key}${use === 'sets' ? '' : `, ${use}`}, ${percent(fill)} % full`;
 </script>
 

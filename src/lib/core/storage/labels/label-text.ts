@@ -15,7 +15,8 @@ export interface LabelledSet {
 	readonly name: string;
 	/** Numbers that are there, of all. */
 	readonly have: number;
-	readonly total: number;
+	/** Null: doubles, of which there is no whole. */
+	readonly total: number | null;
 	/** Numbers, or titles, that are nowhere. */
 	readonly missing: readonly string[];
 	/** Where those are that are kept elsewhere: place → numbers. */
@@ -40,7 +41,8 @@ export function boxLabel(
 	/** ISO 8601 date */
 	date: string
 ): LabelText {
-	const count = ({ have, total }: LabelledSet) => `${have} of ${total}`;
+	const count = ({ have, total }: LabelledSet) =>
+		total === null ? `${have} ${have === 1 ? 'number' : 'numbers'}` : `${have} of ${total}`;
 	const inFull = (set: LabelledSet): readonly string[] => [
 		...(set.missing.length > 0 ? [`Missing: ${foldRuns(set.missing)}`] : []),
 		...set.elsewhere.map(({ place, numbers }) => `${place}: ${foldRuns(numbers)}`)

@@ -207,9 +207,10 @@ function entriesOf(
 	return entries;
 }
 
-/** How a set is named on its divider: with its year. */
-export function labelOf({ name, year }: Pick<SetMarks, 'name' | 'year'>): string {
-	return name.includes(year) ? name : `${name} ${year}`;
+/** How a set is named on its divider: with its year, and which run of its release it is. */
+export function labelOf({ name, year, part }: Pick<SetMarks, 'name' | 'year' | 'part'>): string {
+	const dated = name.includes(year) ? name : `${name} ${year}`;
+	return part ? `${dated}, ${part}` : dated;
 }
 
 /** The divider behind which the lone cards of a year stand. */

@@ -12,17 +12,21 @@ export interface SetMarks {
 	readonly maker: string;
 	/** Sport, film, game …; left out: none. */
 	readonly theme?: string;
+	/** Which run of its release it is ("Fresnel, Brass, set 2"); left out: all of it, or the first. */
+	readonly part?: string;
+	/** Where that run stands among those of its release (`runOrder`). */
+	readonly order?: string;
 }
 
 /** What a set is ordered by: the school's own mark first, then the others, then its name. */
 export function marksOf(set: SetMarks, school: BoxSchool): readonly string[] {
-	const { year, maker, theme = '', name, key } = set;
+	const { year, maker, theme = '', name, key, order = '' } = set;
 	const first: Readonly<Record<BoxSchool, readonly string[]>> = {
 		year: [year, maker, theme],
 		maker: [maker, year, theme],
 		theme: [theme, year, maker]
 	};
-	return [...first[school], name, key];
+	return [...first[school], name, order, key];
 }
 
 /** Which of two lists of marks stands first. */

@@ -17,6 +17,15 @@ export const dividers = sqliteTable(
 		label: text().notNull(),
 		/** The set behind it; null: strays, or cards of several. */
 		releaseId: integer().references(() => releases.id),
+		/**
+		 * The run of that set: its section (of a subset, the one in whose numbering it lives), its finish, and the
+		 * number of the set; null: all of the release that has no divider of its own.
+		 */
+		sectionKey: text(),
+		/** null: the base finish */
+		parallelKey: text(),
+		/** From 1; 0: doubles. */
+		setNumber: integer(),
 		/** The year whose strays stand behind it; null: a set, or what a person put there. Not its label, which may be any. */
 		straysOf: text(),
 		/** Of what a person put there, and goes on in another row: the divider where it begins. */

@@ -23,6 +23,8 @@ export const slipLines = sqliteTable(
 			.notNull()
 			.references(() => copies.id),
 		quantity: integer().notNull(),
+		/** Of cards to put away: the set they go to, from 1; 0: doubles; null: the first. */
+		setNumber: integer(),
 		state: text().$type<SlipState>().notNull()
 	},
 	(table) => [index('slip_lines_slip').on(table.slipId), index('slip_lines_copy').on(table.copyId)]

@@ -1,4 +1,4 @@
-import { and, asc, eq, gt, inArray, isNotNull, or } from 'drizzle-orm';
+import { and, asc, eq, gt, inArray, isNotNull, or, sql } from 'drizzle-orm';
 import {
 	handAfter,
 	tierMoves,
@@ -8,7 +8,7 @@ import {
 import { good, type Outcome } from '../../../core/problem.ts';
 import type { Static } from 'typebox';
 import type { Collection, Reader } from '../../database/open.ts';
-import { cards, copies, releases, sections } from '../../database/tables/index.ts';
+import { cards, copies, releases, sections, editionCards } from '../../database/tables/index.ts';
 import { makeChange, refused } from '../../journal/change.ts';
 import { readPreference, writePreference } from '../../preferences/preferences.ts';
 import { HOLDER_RULES, type HolderRulesSchema } from '../../places/holder-tiers.ts';
@@ -45,8 +45,8 @@ export async function readTierMoves(
 			cardKey: copies.cardKey,
 			parallel: copies.parallelKey,
 			variant: copies.variantKey,
-			number: cards.number,
-			title: cards.title,
+			number: sql<string | null>`coalesce(${cards.number}, ${editionCards.number})`,
+			title: sql<string | null>`coalesce(${cards.title}, ${editionCards.title})`,
 			subjects: cards.subjects,
 			marks: cards.marks,
 			section: sections.name,
@@ -57,7 +57,14 @@ export async function readTierMoves(
 		.from(copies)
 		.innerJoin(releases, eq(copies.releaseId, releases.id))
 		.leftJoin(cards, and(eq(cards.releaseId, copies.releaseId), eq(cards.key, copies.cardKey)))
-		.leftJoin(sections, eq(cards.sectionId, sections.id))
+		.leftJoin(
+			editionCards,
+			and(eq(editionCards.releaseId, copies.releaseId), eq(editionCards.key, copies.cardKey))
+		)
+		.leftJoin(
+			sections,
+			sql`${sections.id} = coalesce(${cards.sectionId}, ${editionCards.sectionId})`
+		)
 		// Without a rule by name only what has a value or a holder can move.
 		.where(
 			and(

@@ -9,11 +9,16 @@ import {
 } from '../../../core/storage/labels/label-text.ts';
 import { isKeptApart } from '../../../core/storage/kinds/use-of-copy.ts';
 import { labelOf } from '../../../core/storage/plan/plan-boxes.ts';
-import { compareTitles, sortByCardNumber } from '../../../core/checklist/compare-card-numbers.ts';
+import { at } from '../../../core/at.ts';
+import { labelRun, type RunCard } from '../../../core/storage/labels/label-run.ts';
+import { cardsOfRun } from '../../../core/storage/runs/cards-of-run.ts';
+import { DOUBLES, nameRun, runKey, type Run } from '../../../core/storage/runs/run.ts';
+import { loadReleases } from '../../releases/load-release.ts';
+import { runOfDivider } from '../runs/read-homes.ts';
 import type { Reader } from '../../database/open.ts';
-import { cards, copies, releases } from '../../database/tables/index.ts';
+import { copies } from '../../database/tables/index.ts';
 import { isHere } from '../../places/homeless.ts';
-import { placesOf, type CardPlace } from '../../places/places-of.ts';
+import { placesOf } from '../../places/places-of.ts';
 import { readDividers } from '../room/read-box.ts';
 import { readBoxes, readShelves } from '../room/read-storage.ts';
 
@@ -62,79 +67,80 @@ export async function labelTexts(
 			)
 		);
 	}
-	const setsOf = (id: number) => [
-		...new Set((own.get(id) ?? []).flatMap(({ releaseId }) => releaseId ?? []))
-	];
-	const label = await setLabeller(db, [...new Set(wanted.flatMap(({ id }) => setsOf(id)))]);
+	const setsOf = (id: number) => {
+		const runs = (own.get(id) ?? []).flatMap((divider) => {
+			const { releaseId } = divider;
+			const run = runOfDivider(divider, releaseId === null ? null : String(releaseId));
+			return releaseId === null || run === null ? [] : [{ releaseId, run, divider }];
+		});
+		return [...group(runs, ({ run }) => runKey(run)).values()].map((parts) => ({
+			...at(parts, 0),
+			behind: new Set(
+				parts.flatMap(({ divider }) => divider.standing.map(({ cardKey }) => cardKey))
+			)
+		}));
+	};
+	const label = await runLabeller(db, [
+		...new Set(wanted.flatMap(({ id }) => setsOf(id).map(({ releaseId }) => releaseId)))
+	]);
 	return wanted.map(({ id, name, use }) =>
 		boxLabel(
 			{ name, isForSets: !isKeptApart(use), link: `${address}/boxes/${id}` },
-			setsOf(id).flatMap((set) => label(set, id) ?? []),
+			setsOf(id).map(({ releaseId, run, behind }) => label(releaseId, run, id, behind)),
 			date
 		)
 	);
 }
 
-/** What a label says of a set in a box, for some releases that are read at once. */
-async function setLabeller(
+/** What a label says of a run in a box, for some releases that are read at once. */
+async function runLabeller(
 	db: Reader,
 	releaseIds: readonly number[]
-): Promise<(releaseId: number, boxId: number) => LabelledSet | null> {
+): Promise<
+	(releaseId: number, run: Run, boxId: number, behind: ReadonlySet<string>) => LabelledSet
+> {
 	const ids = [...releaseIds];
-	const heads = await db.select().from(releases).where(inArray(releases.id, ids));
-	const headOf = new Map(heads.map((row) => [row.id, row]));
-	const listed = group(
-		await db
-			.select({
-				releaseId: cards.releaseId,
-				key: cards.key,
-				number: cards.number,
-				title: cards.title
-			})
-			.from(cards)
-			.where(inArray(cards.releaseId, ids)),
-		({ releaseId }) => releaseId
-	);
+	const stored = new Map((await loadReleases(db, ids)).map((row) => [row.id, row.release]));
 	const owned = await db
 		.select({
 			id: copies.id,
 			releaseId: copies.releaseId,
 			cardKey: copies.cardKey,
+			parallelKey: copies.parallelKey,
+			quantity: copies.quantity,
 			place: copies.place
 		})
 		.from(copies)
 		.where(and(isHere, inArray(copies.releaseId, ids)));
 	const placeOf = await placesOf(db, inArray(copies.releaseId, ids));
 	const byCard = group(owned, ({ releaseId, cardKey }) => `${releaseId} ${cardKey}`);
-	return (id, boxId) => {
-		const head = headOf.get(id);
-		if (!head) return null;
-		const all = sortByCardNumber(
-			listed.get(id) ?? [],
-			({ number }) => number,
-			(a, b) => compareTitles(a.title, b.title)
+	return (id, run, boxId, behind) => {
+		const release = stored.get(id);
+		if (!release) throw new RangeError(`runLabeller: no release ${id}`);
+		const name = labelOf({ ...release, part: nameRun(run, release) });
+		// Doubles are counted where they stand: there is no whole of which any could be missing.
+		const counted = cardsOfRun(release, run).filter(
+			({ card }) => run.set !== DOUBLES || behind.has(card.key)
 		);
-		const missing: string[] = [];
-		const elsewhere = new Map<string, string[]>();
-		for (const { key, number, title } of all) {
-			const own = byCard.get(`${id} ${key}`) ?? [];
-			const places = own.flatMap((copy): readonly CardPlace[] =>
-				copy.place === null
-					? (placeOf.get(copy.id) ?? [])
-					: [{ name: copy.place, boxId: null, row: null }]
+		const cards = counted.map(({ card }): RunCard => {
+			const all = (byCard.get(`${id} ${card.key}`) ?? []).filter(
+				({ parallelKey }) => run.section === null || parallelKey === run.parallel
 			);
-			if (own.length === 0) missing.push(number ?? title);
-			else if (!places.some((place) => place.boxId === boxId)) {
-				const place = places[0]?.name ?? 'no place yet';
-				elsewhere.set(place, [...(elsewhere.get(place) ?? []), number ?? title]);
-			}
-		}
-		return {
-			name: labelOf(head),
-			have: all.length - missing.length,
-			total: all.length,
-			missing,
-			elsewhere: [...elsewhere].map(([place, numbers]) => ({ place, numbers }))
-		};
+			const places = all.flatMap((copy) => {
+				const known: readonly { name: string; boxId: number | null }[] =
+					copy.place === null ? (placeOf.get(copy.id) ?? []) : [{ name: copy.place, boxId: null }];
+				// A copy that is a pile of equal cards is there as often as it has cards.
+				const last = known.at(-1) ?? { name: '', boxId: null };
+				const rest = Math.max(0, copy.quantity - known.length);
+				return [...known, ...Array.from({ length: rest }, () => last)];
+			});
+			return {
+				number: card.number,
+				title: card.title,
+				places: places.map((place) => place.name),
+				isHere: places.some((place) => place.boxId === boxId)
+			};
+		});
+		return labelRun(name, cards, run.set);
 	};
 }

@@ -1,119 +1,130 @@
 import { group } from 'd3-array';
-import { asc } from 'drizzle-orm';
+import { asc, inArray, sql } from 'drizzle-orm';
 import { setImmediate } from 'node:timers/promises';
-import type { BoxUse } from '../../../core/storage/kinds/box-use.ts';
+import { USUAL_BOX_RULES, DIVIDER_UM } from '../../../core/storage/plan/choose-box.ts';
 import {
-	USUAL_BOX_RULES,
-	type BoxChoice,
-	type BoxRules
-} from '../../../core/storage/plan/choose-box.ts';
-import { planBoxes, type PlannedBox } from '../../../core/storage/plan/plan-boxes.ts';
-import type { BoxSchool } from '../../../core/storage/plan/school.ts';
-import { isKeptApart, SHARED_KIND } from '../../../core/storage/kinds/use-of-copy.ts';
+	planRoom,
+	type RoomPlan,
+	type RoomRow,
+	type RoomRules
+} from '../../../core/storage/plan/plan-room.ts';
+import { isKeptApart } from '../../../core/storage/kinds/use-of-copy.ts';
+import { homeFinder } from '../../../core/storage/runs/find-home.ts';
+import { nameRun, runOrder } from '../../../core/storage/runs/run.ts';
 import { chunks } from '../../database/chunks.ts';
 import type { Reader } from '../../database/open.ts';
-import { releases } from '../../database/tables/index.ts';
-import { addSets, readHoused, type AddedDivider } from './add-sets.ts';
+import { boxCards, dividers, releases } from '../../database/tables/index.ts';
 import { valuableFrom } from '../../places/holder-tiers.ts';
-import { homelessSets, type HomelessSet } from './homeless-sets.ts';
-import { readBoxKinds } from '../room/read-storage.ts';
+import { readBoxes, readBoxKinds } from '../room/read-storage.ts';
+import { homelessRuns, type StoredHomelessRun } from '../runs/homeless-runs.ts';
+import { readAmong, readHomes, runOfDivider } from '../runs/read-homes.ts';
+import { readRunNames } from '../runs/run-names.ts';
 
-export interface StorageOptions {
-	readonly school: BoxSchool;
-	readonly rules: BoxRules;
-	/** Share of a set's missing numbers for which room is kept. */
-	readonly growth: number;
-}
-const USUAL_STORAGE: StorageOptions = {
-	school: 'year',
-	rules: USUAL_BOX_RULES,
-	growth: 0.5
-};
+const USUAL_STORAGE: RoomRules = { school: 'year', rules: USUAL_BOX_RULES, growth: 0.5 };
 
-/** A new box for sets of one use. */
-export interface StorageBox extends PlannedBox {
-	readonly use: BoxUse;
-}
-
-/** Where all that has no place should go. */
-export interface StoragePlan {
-	readonly sets: readonly HomelessSet[];
-	/** Keys and uses of sets that have a divider already: a put-away slip's work. */
-	readonly toPutAway: readonly HomelessSet[];
-	readonly added: readonly AddedDivider[];
-	readonly boxes: readonly StorageBox[];
-	readonly choices: readonly ({ readonly set: string; readonly use: BoxUse } & BoxChoice)[];
-	readonly broken: readonly string[];
+/** Where all that has no place should go, and what that is. */
+export interface StoragePlan extends RoomPlan {
+	readonly sets: readonly StoredHomelessRun[];
 }
 
 /** Releases read at a time; between chunks the server answers others. */
 const RELEASES_A_CHUNK = 50;
 
 /**
- * Plans places for every copy that has none: sets with a divider go there, new ones into rows with room
- * at their place, the rest into new boxes; what is kept apart by use has boxes of its own. Tells how far
- * it is after each chunk of releases.
+ * Plans places for every copy that has none (`planRoom`). Tells how far it is after each chunk of
+ * releases.
  */
 export async function* planStorage(
 	db: Reader,
-	options: StorageOptions = USUAL_STORAGE
+	options: RoomRules = USUAL_STORAGE
 ): AsyncGenerator<{ readonly done: number; readonly total: number }, StoragePlan> {
 	const heads = await db.select().from(releases).orderBy(asc(releases.id));
 	const valuable = await valuableFrom(db);
-	const sets: HomelessSet[] = [];
+	const { mostStrays } = options.rules;
+	const sets: StoredHomelessRun[] = [];
 	let done = 0;
 	for (const some of chunks(heads, RELEASES_A_CHUNK)) {
-		sets.push(...(await homelessSets(db, some, valuable)));
+		sets.push(...(await homelessRuns(db, some, valuable, mostStrays)));
 		done += some.length;
 		yield { done, total: heads.length };
 		await setImmediate();
 	}
-	const housed = await readHoused(db);
-	const isHoused = ({ use, id, year, cards }: HomelessSet) =>
-		(housed.releases.get(use)?.has(id) ?? false) ||
-		(cards <= options.rules.mostStrays && (housed.strays.get(use)?.has(year) ?? false));
-	const fresh = sets.filter((set) => !isHoused(set));
-	const kinds = await readBoxKinds(db);
-	const added = await addSets(db, fresh, options, kinds);
-	const isAdded = new Set(
-		added.flatMap(({ use, sets: keys }) => keys.map((key) => `${use} ${key}`))
-	);
-	const rest = fresh.filter(({ key, use }) => !isAdded.has(`${use} ${key}`));
-	const plans = [...group(rest, ({ use }) => use)].map(([use, own]) => {
-		const isApart = isKeptApart(use);
-		const plan = planBoxes(own, {
-			school: options.school,
-			kinds,
-			sharedKind: SHARED_KIND[use as keyof typeof SHARED_KIND],
-			// What is kept apart shares boxes, year by year, whatever it would fill.
-			rules: isApart ? { leastFill: 2, leastHave: 2, mostStrays: 0 } : options.rules,
-			growth: isApart ? 0 : options.growth
-		});
-		return { use, isApart, ...plan };
-	});
-	return {
-		sets,
-		toPutAway: sets.filter(isHoused),
-		added,
-		boxes: plans
-			.flatMap(({ use, boxes }) => boxes.map((box) => ({ ...box, use })))
-			.map((box, i) => ({ ...box, box: i + 1 })),
-		choices: plans.flatMap(({ use, isApart, choices }) =>
-			choices.map((choice) => ({
-				...choice,
-				use,
-				...(isApart ? { rule: `kept apart: ${use}` } : {})
-			}))
-		),
-		broken: plans.flatMap((plan) => [...plan.brokenOverBoxes, ...plan.brokenOverRows])
+	const homes = await readHomes(db);
+	const asHead = ({ run, use, year, cards }: StoredHomelessRun) => {
+		return { run, use, year, isFew: cards <= mostStrays };
 	};
+	const findOwn = homeFinder(homes);
+	const lost = sets.filter((set) => findOwn(asHead(set)).length === 0);
+	const among = await readAmong(
+		db,
+		lost.map(({ id }) => id)
+	);
+	const findHome = homeFinder(homes, among);
+	const room = {
+		rows: await readSharedRows(db),
+		isHoused: (head: Parameters<typeof findHome>[0]) => findHome(head).length > 0,
+		kinds: await readBoxKinds(db)
+	};
+	return { sets, ...planRoom(room, sets, options) };
 }
 
 /** Runs the plan to its end, for those who need no progress. */
-export async function plannedStorage(db: Reader, options?: StorageOptions): Promise<StoragePlan> {
+export async function plannedStorage(db: Reader, options?: RoomRules): Promise<StoragePlan> {
 	const steps = planStorage(db, options);
 	for (;;) {
 		const step = await steps.next();
 		if (step.done) return step.value;
 	}
+}
+
+/** Rows that sets share, with what stands in them. Of sets, boxes of one row are some set's own. */
+async function readSharedRows(db: Reader): Promise<readonly RoomRow[]> {
+	const shared = (await readBoxes(db)).filter(({ use, kind }) => isKeptApart(use) || kind.rows > 1);
+	const rows = await db
+		.select({
+			divider: dividers,
+			um: sql<number>`coalesce((select sum(${boxCards.quantity} * ${boxCards.um}) from ${boxCards} where ${boxCards.dividerId} = "dividers"."id"), 0)`
+		})
+		.from(dividers)
+		.where(
+			inArray(
+				dividers.boxId,
+				shared.map(({ id }) => id)
+			)
+		)
+		.orderBy(asc(dividers.boxId), asc(dividers.row), asc(dividers.position));
+	const ids = [...new Set(rows.flatMap(({ divider }) => divider.releaseId ?? []))];
+	const headOf = new Map<number, typeof releases.$inferSelect>();
+	for (const some of chunks(ids, 500)) {
+		const heads = await db
+			.select()
+			.from(releases)
+			.where(inArray(releases.id, [...some]));
+		for (const head of heads) headOf.set(head.id, head);
+	}
+	const namesOf = await readRunNames(db, ids);
+	const standing = group(rows, ({ divider }) => `${divider.boxId} ${divider.row}`);
+	return shared.flatMap(({ id: boxId, use, kind }) =>
+		Array.from({ length: kind.rows }, (_, i): RoomRow => ({
+			boxId,
+			use,
+			row: i + 1,
+			rowUm: kind.rowMm * 1000,
+			standing: (standing.get(`${boxId} ${i + 1}`) ?? []).map(({ divider, um }) => {
+				const head = headOf.get(divider.releaseId ?? 0);
+				const run = runOfDivider(divider, head?.key ?? null);
+				const names = namesOf(head?.id ?? 0);
+				const set =
+					head === undefined || run === null
+						? null
+						: {
+								...head,
+								theme: head.theme ?? '',
+								part: nameRun(run, names),
+								order: runOrder(run, names)
+							};
+				return { um: um + DIVIDER_UM, set, label: divider.straysOf ?? divider.label };
+			})
+		}))
+	);
 }

@@ -3,7 +3,7 @@ import { USUAL_BOX_RULES } from '../../../core/storage/plan/choose-box.ts';
 import { BOX_SCHOOLS } from '../../../core/storage/plan/school.ts';
 import type { Reader } from '../../database/open.ts';
 import { readPreference, type Preference } from '../../preferences/preferences.ts';
-import type { StorageOptions } from './plan-storage.ts';
+import type { RoomRules } from '../../../core/storage/plan/plan-room.ts';
 
 const Percent = Type.Integer({ minimum: 0, maximum: 100 });
 const StorageChoiceSchema = Type.Object(
@@ -45,7 +45,7 @@ export async function readStorageChoice(
 	};
 }
 
-export function storageOptions({ school, fill, have, growth }: StorageChoice): StorageOptions {
+export function storageOptions({ school, fill, have, growth }: StorageChoice): RoomRules {
 	return {
 		school,
 		growth: growth / 100,

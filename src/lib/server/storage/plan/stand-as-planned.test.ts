@@ -37,7 +37,9 @@ describe('boxes as planned', () => {
 		const [own, ...shared] = await storage.rows();
 		expect(own).toMatch(/^BIG 1994 \/ 1: BIG 1994 1 2 3 .* 390$/);
 		expect(shared).toEqual([
-			'Long box 1 / 1: A 1992 1 2 2 3x2',
+			'Long box 1 / 1: A 1992, Brass 1 2 3',
+			// Lone cards of the year: the base card, and the double.
+			'Long box 1 / 1: 1992, strays 2 3',
 			'Long box 1 / 1: B 1993 10 11 12 13 14 15 16 17 18 19 20',
 			'Long box 1 / 1: 1993, strays 7'
 		]);
@@ -83,8 +85,8 @@ describe('boxes as planned', () => {
 		await storage.log('a', '11');
 		const plan = await plannedStorage(storage.collection.db);
 		expect(plan.boxes).toEqual([]);
-		expect(plan.added).toMatchObject([{ sets: ['b'], row: 1, at: 1 }]);
-		expect(plan.toPutAway).toMatchObject([{ key: 'a', cards: 1 }]);
+		expect(plan.added).toMatchObject([{ label: 'B 1993', row: 1, at: 1 }]);
+		expect(plan.toPutAway).toMatchObject([{ run: { release: 'a', set: 1 }, cards: 1 }]);
 		await standAsPlanned(storage.collection);
 		expect((await storage.rows()).map((row) => row.slice(0, 24))).toEqual([
 			'Long box 1 / 1: A 1992 1',
@@ -101,11 +103,18 @@ describe('boxes as planned', () => {
 			{ version: 'a/base-1', quantity: 1 },
 			{ version: 'a/base-2', quantity: 0 }
 		]);
-		expect(await storage.rows()).toEqual(['Long box 1 / 1: A 1992 1 3']);
+		// What is too many comes out of the doubles first.
+		expect(await storage.rows()).toEqual([
+			'Long box 1 / 1: A 1992 1 3',
+			'Long box 1 / 1: 1992, strays '
+		]);
 		await undo(storage.collection);
-		expect(await storage.rows()).toEqual(['Long box 1 / 1: A 1992 1x3 2 3']);
+		expect(await storage.rows()).toEqual([
+			'Long box 1 / 1: A 1992 1 2 3',
+			'Long box 1 / 1: 1992, strays 1x2'
+		]);
 		await removeRelease(storage.collection, 'a');
-		expect(await storage.rows()).toEqual([]);
+		expect(await storage.rows()).toEqual(['Long box 1 / 1: 1992, strays ']);
 		await undo(storage.collection);
 		expect(await storage.counts()).toEqual({ standing: 5, homeless: 0 });
 	});
@@ -150,7 +159,7 @@ describe('boxes as planned', () => {
 		expect(await storage.counts()).toEqual({ standing: 3, homeless: 1 });
 		const plan = await plannedStorage(storage.collection.db);
 		expect(plan.boxes).toMatchObject([{ use: 'valuables', kind: 'loaders-150' }]);
-		expect(plan.choices).toMatchObject([{ set: 'a', rule: 'kept apart: valuables' }]);
+		expect(plan.choices).toMatchObject([{ rule: 'kept apart: valuables' }]);
 	});
 
 	test('valuables, graded cards and what is to sell join the boxes of their use while there is room', async () => {

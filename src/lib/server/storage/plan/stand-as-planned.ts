@@ -10,11 +10,17 @@ import { freeName } from '../../../core/storage/plan/free-name.ts';
 import type { Collection, Transaction } from '../../database/open.ts';
 import { boxes, dividers } from '../../database/tables/index.ts';
 import { makeChange } from '../../journal/change.ts';
-import type { Recorder } from '../../database/record.ts';
+import { insertOne, type Recorder } from '../../database/record.ts';
+import { at } from '../../../core/at.ts';
 import { writePreference } from '../../preferences/preferences.ts';
 import { valuableFrom } from '../../places/holder-tiers.ts';
-import { homelessCopies, type HomelessCopy } from '../../places/homeless.ts';
-import { plannedStorage, type StorageBox, type StoragePlan } from './plan-storage.ts';
+import type { HomelessCopy } from '../../places/homeless.ts';
+import { looseCards } from '../runs/loose-copies.ts';
+import { columnsOfRun } from '../runs/read-homes.ts';
+import type { StoredHomelessRun } from '../runs/homeless-runs.ts';
+import { plannedStorage, type StoragePlan } from './plan-storage.ts';
+import type { RoomBox } from '../../../core/storage/plan/plan-room.ts';
+import { runKey } from '../../../core/storage/runs/run.ts';
 import { STORAGE_CHOICE, storageOptions, type StorageChoice } from './read-storage-options.ts';
 import { readBoxes, readBoxKinds, readShelves } from '../room/read-storage.ts';
 import { insertDivider } from '../room/insert-divider.ts';
@@ -46,16 +52,16 @@ export function standAsPlanned(
 	return makeChange(collection, async (record, tx) => {
 		const plan = await plannedStorage(tx, storageOptions(choice));
 		const stander = await openStander(record, tx, plan);
-		for (const { use, boxId, row, at, sets, label, straysOf } of plan.added) {
+		for (const { boxId, row, at, sets, label, straysOf } of plan.added) {
 			const id = await insertDivider(record, tx, {
 				boxId,
 				row,
 				at,
 				label,
 				straysOf: straysOf ?? null,
-				release: straysOf === undefined ? stander.idOf(sets) : null
+				...(straysOf === undefined ? stander.runOf(sets) : { releaseId: null })
 			});
-			await stander.stand(use, sets, id);
+			await stander.stand(sets, id);
 		}
 		const ids: number[] = [];
 		for (const box of plan.boxes) ids.push(await standBox(record, tx, box, stander));
@@ -72,18 +78,14 @@ export function standAsPlanned(
 }
 
 interface Stander {
-	/** The release of a set that stands alone behind a divider. */
-	readonly idOf: (sets: readonly string[]) => number | null;
-	/** Remembers a part of some sets, for `finish` to stand behind its divider. */
-	readonly plan: (
-		use: BoxUse,
-		sets: readonly string[],
-		divider: number,
-		um: number,
-		isAlone: boolean
-	) => void;
-	/** Stands all of some sets behind a divider at once. */
-	readonly stand: (use: BoxUse, sets: readonly string[], divider: number) => Promise<void>;
+	/** The run that stands alone behind a divider, and the release it is of. */
+	readonly runOf: (
+		sets: readonly string[]
+	) => Pick<StoredHomelessRun, 'run'> & { readonly releaseId: number };
+	/** Remembers a part of some runs, for `finish` to stand behind its divider. */
+	readonly plan: (sets: readonly string[], divider: number, um: number, isAlone: boolean) => void;
+	/** Stands all of some runs behind a divider at once. */
+	readonly stand: (sets: readonly string[], divider: number) => Promise<void>;
 	readonly finish: () => Promise<void>;
 	readonly count: () => number;
 }
@@ -95,49 +97,43 @@ async function openStander(record: Recorder, tx: Transaction, plan: StoragePlan)
 			...plan.boxes.flatMap(({ rows }) => rows.flatMap((row) => row.entries))
 		].flatMap(({ sets }) => sets)
 	);
-	const idOf = new Map(plan.sets.map(({ key, id }) => [key, id]));
-	const wanted = [...fresh].flatMap((key) => idOf.get(key) ?? []);
-	const copies = await homelessCopies(tx, await valuableFrom(tx), { releases: wanted });
-	const bySet = group(copies, ({ use, releaseId }) => `${use} ${releaseId}`);
-	const parts = new Map<
-		string,
-		{ use: BoxUse; sets: readonly string[]; dividers: number[]; um: number[] }
-	>();
+	const known = new Map(plan.sets.map((set) => [set.key, set]));
+	const wanted = [...new Set([...fresh].flatMap((key) => known.get(key)?.id ?? []))];
+	const loose = await looseCards(tx, await valuableFrom(tx), { releases: wanted });
+	const bySet = group(loose, ({ copy, run }) => `${copy.use} ${runKey(run)}`);
+	const parts = new Map<string, { sets: readonly string[]; dividers: number[]; um: number[] }>();
 	let count = 0;
-	const cardsOf = (use: BoxUse, sets: readonly string[]) =>
+	const cardsOf = (sets: readonly string[]) =>
 		sets.flatMap((key) =>
-			[...(bySet.get(`${use} ${idOf.get(key) ?? 0}`) ?? [])].sort(byNumber).map((copy) => ({
-				...copy,
-				copyId: copy.id,
-				quantity: copy.free
-			}))
+			(bySet.get(key) ?? [])
+				.map(({ copy, quantity }) => ({ ...copy, copyId: copy.id, quantity }))
+				.sort(byNumber)
 		);
-	const deal = async (
-		use: BoxUse,
-		sets: readonly string[],
-		ids: readonly number[],
-		um: readonly number[]
-	) => {
-		const dealt = standCards(cardsOf(use, sets), um);
+	const deal = async (sets: readonly string[], ids: readonly number[], um: readonly number[]) => {
+		const dealt = standCards(cardsOf(sets), um);
 		for (const [i, cards] of dealt.entries()) {
-			await standBehind(record, tx, ids[i] ?? 0, cards);
+			await standBehind(record, tx, at(ids, i), cards);
 			count += cards.reduce((total, { quantity }) => total + quantity, 0);
 		}
 	};
 	return {
-		idOf: ([key = '']) => idOf.get(key) ?? null,
-		plan(use, sets, divider, um, isAlone) {
-			const key = `${use} ${sets.join(' ')}`;
-			const part = parts.get(key) ?? { use, sets, dividers: [], um: [] };
+		runOf([key = '']) {
+			const set = known.get(key);
+			if (!set) throw new RangeError(`runOf: no run "${key}" in the plan`);
+			return { releaseId: set.id, run: set.run };
+		},
+		plan(sets, divider, um, isAlone) {
+			const key = sets.join(' ');
+			const part = parts.get(key) ?? { sets, dividers: [], um: [] };
 			part.dividers.push(divider);
 			// A set alone in its box has no divider to pay for. The divider of the set's own part is in its length; of those that go on in what rows keep free.
 			part.um.push(part.um.length === 0 && !isAlone ? um - DIVIDER_UM : um);
 			parts.set(key, part);
 		},
-		stand: (use, sets, divider) => deal(use, sets, [divider], [1]),
+		stand: (sets, divider) => deal(sets, [divider], [1]),
 		async finish() {
-			for (const { use, sets, dividers: ids, um } of parts.values()) {
-				await deal(use, sets, ids, um);
+			for (const { sets, dividers: ids, um } of parts.values()) {
+				await deal(sets, ids, um);
 				// Others are answered in between.
 				await setImmediate();
 			}
@@ -159,7 +155,7 @@ function byNumber(a: HomelessCopy, b: HomelessCopy): number {
 async function standBox(
 	record: Recorder,
 	tx: Transaction,
-	{ kind, use, rows }: StorageBox,
+	{ kind, use, rows }: RoomBox,
 	stander: Stander
 ): Promise<number> {
 	const taken = new Set(
@@ -171,15 +167,20 @@ async function standBox(
 	const name = isOwn
 		? freeName(entries[0]?.label ?? 'Box', taken)
 		: freeName(SHARED_NAMES[use], taken, 1);
-	const [box] = await record.insert(boxes, [{ shelfId: null, position: 0, name, kind, use }]);
-	const boxId = box?.id ?? 0;
+	const { id: boxId } = await insertOne(record, boxes, {
+		...{ shelfId: null, position: 0, name, kind, use }
+	});
 	for (const [r, row] of rows.entries()) {
 		for (const [position, { sets, label, straysOf, um }] of row.entries.entries()) {
-			const releaseId = straysOf === undefined ? stander.idOf(sets) : null;
-			const [divider] = await record.insert(dividers, [
-				{ boxId, row: r + 1, position, label, releaseId, straysOf: straysOf ?? null }
-			]);
-			stander.plan(use, sets, divider?.id ?? 0, um, entries.length === 1);
+			const { releaseId, run } =
+				straysOf === undefined ? stander.runOf(sets) : { releaseId: null, run: null };
+			const place = { boxId, row: r + 1, position, label, straysOf: straysOf ?? null };
+			const divider = await insertOne(record, dividers, {
+				...place,
+				releaseId,
+				...columnsOfRun(run)
+			});
+			stander.plan(sets, divider.id, um, entries.length === 1);
 		}
 	}
 	return boxId;

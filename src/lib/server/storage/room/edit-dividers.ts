@@ -36,7 +36,13 @@ export function addDivider(
 			.from(dividers)
 			.where(and(eq(dividers.boxId, boxId), eq(dividers.row, row)));
 		const at = Math.max(-1, ...there.map(({ position }) => position)) + 1;
-		const id = await insertDivider(record, tx, { boxId, row, at, label: label.trim(), release });
+		const id = await insertDivider(record, tx, {
+			boxId,
+			row,
+			at,
+			label: label.trim(),
+			releaseId: release
+		});
 		return { value: good({ id }), label: `${box.name}: divider ${label.trim()}` };
 	});
 }

@@ -1,7 +1,9 @@
 import { and, eq, gte } from 'drizzle-orm';
+import type { Run } from '../../../core/storage/runs/run.ts';
 import type { Transaction } from '../../database/open.ts';
 import { dividers } from '../../database/tables/index.ts';
-import type { Recorder } from '../../database/record.ts';
+import { insertOne, type Recorder } from '../../database/record.ts';
+import { columnsOfRun } from '../runs/read-homes.ts';
 
 /** A new divider in a row, behind so many others; those after it move on. */
 export async function insertDivider(
@@ -12,7 +14,8 @@ export async function insertDivider(
 		row,
 		at,
 		label,
-		release,
+		releaseId,
+		run = null,
 		straysOf = null,
 		partOf = null
 	}: {
@@ -20,7 +23,8 @@ export async function insertDivider(
 		row: number;
 		at: number;
 		label: string;
-		release: number | null;
+		releaseId: number | null;
+		run?: Run | null;
 		straysOf?: string | null;
 		partOf?: number | null;
 	}
@@ -31,8 +35,15 @@ export async function insertDivider(
 		.where(and(eq(dividers.boxId, boxId), eq(dividers.row, row), gte(dividers.position, at)));
 	for (const { id, position } of later)
 		await record.update(dividers, id, { position: position + 1 });
-	const [made] = await record.insert(dividers, [
-		{ boxId, row, position: at, label, releaseId: release, straysOf, partOf }
-	]);
-	return made?.id ?? 0;
+	const made = await insertOne(record, dividers, {
+		boxId,
+		row,
+		position: at,
+		label,
+		releaseId,
+		...columnsOfRun(run),
+		straysOf,
+		partOf
+	});
+	return made.id;
 }

@@ -18,9 +18,10 @@ export async function readBehind(
 		.select({
 			id: dividers.id,
 			cards: sql<string>`(
-				select json_group_array(json_array(k.number, coalesce(k.title, c.card_key))) from box_cards b
+				select json_group_array(json_array(coalesce(k.number, e.number), coalesce(k.title, e.title, c.card_key))) from box_cards b
 				join copies c on c.id = b.copy_id
 				left join cards k on k.release_id = c.release_id and k.key = c.card_key
+				left join edition_cards e on k.id is null and e.release_id = c.release_id and e.key = c.card_key
 				where b.divider_id = "dividers"."id")`
 		})
 		.from(dividers)

@@ -1,10 +1,17 @@
 import { group, sum } from 'd3-array';
-import { and, asc, eq, inArray } from 'drizzle-orm';
+import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import { compareCardNumbers, compareTitles } from '../../../core/checklist/compare-card-numbers.ts';
 import { DIVIDER_UM } from '../../../core/storage/plan/choose-box.ts';
 import { formatVersionKey } from '../../../core/checklist/version-key.ts';
 import type { Reader } from '../../database/open.ts';
-import { boxCards, cards, copies, dividers, releases } from '../../database/tables/index.ts';
+import {
+	boxCards,
+	cards,
+	copies,
+	dividers,
+	editionCards,
+	releases
+} from '../../database/tables/index.ts';
 import { readBoxes, type StoredBox } from './read-storage.ts';
 
 /** So many cards of a copy behind a divider. */
@@ -28,6 +35,10 @@ export interface StoredDivider {
 	readonly position: number;
 	readonly label: string;
 	readonly releaseId: number | null;
+	/** The run of that release that stands there (`runOfDivider`). */
+	readonly sectionKey: string | null;
+	readonly parallelKey: string | null;
+	readonly setNumber: number | null;
 	/** The year whose strays stand there. */
 	readonly straysOf: string | null;
 	/** The divider where what stands there begins; null: here. */
@@ -94,13 +105,17 @@ async function readStanding(db: Reader, ids: readonly number[]) {
 			cardKey: copies.cardKey,
 			parallel: copies.parallelKey,
 			variant: copies.variantKey,
-			number: cards.number,
-			title: cards.title
+			number: sql<string | null>`coalesce(${cards.number}, ${editionCards.number})`,
+			title: sql<string | null>`coalesce(${cards.title}, ${editionCards.title})`
 		})
 		.from(boxCards)
 		.innerJoin(copies, eq(boxCards.copyId, copies.id))
 		.innerJoin(releases, eq(copies.releaseId, releases.id))
 		.leftJoin(cards, and(eq(cards.releaseId, copies.releaseId), eq(cards.key, copies.cardKey)))
+		.leftJoin(
+			editionCards,
+			and(eq(editionCards.releaseId, copies.releaseId), eq(editionCards.key, copies.cardKey))
+		)
 		.where(inArray(boxCards.dividerId, [...ids]))
 		.orderBy(asc(boxCards.id));
 	return rows.map(({ parallel, variant, title, ...row }) => ({

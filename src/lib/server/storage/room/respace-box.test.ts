@@ -58,12 +58,12 @@ describe('a row that is too full', () => {
 	});
 
 	test('where even all rows are too short, the shortest set that makes room is named', async () => {
-		await storage.release('own', '1992', 400);
+		await storage.release('own', '1992', 520);
 		await storage.log('own', '1-400');
 		await standAsPlanned(storage.collection);
 		await saveBox(storage.collection, { kind: '500' }, 1);
 		await addDivider(storage.collection, 1, 1, 'Checklists', null);
-		await storage.log('own', '1-120');
+		await storage.log('own', '401-520');
 		await makeSlip(storage.collection, 'put away', '', { of: 'homeless' });
 		for (const { id, place } of (await readSlip(storage.collection.db, 1))?.lines ?? []) {
 			await answerLine(storage.collection, 1, id, 'done', place?.dividerId ?? null);

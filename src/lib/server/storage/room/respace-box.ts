@@ -9,6 +9,7 @@ import { makeChange, refused } from '../../journal/change.ts';
 import type { Recorder } from '../../database/record.ts';
 import { insertDivider } from './insert-divider.ts';
 import { readBox, type OpenBox, type StoredDivider } from './read-box.ts';
+import { runOfDivider } from '../runs/read-homes.ts';
 import { removeDividerRows } from '../../removal/remove-divider-rows.ts';
 
 /** A step in words and numbers: which cards of which set go into which row. */
@@ -32,8 +33,12 @@ export interface BoxRespacing {
 }
 
 /** What stands behind a divider, whatever is written on it: parts of one run have the same. */
-function runKey({ id, releaseId, straysOf, partOf }: StoredDivider): string {
-	if (releaseId !== null) return `release ${releaseId}`;
+function runKey(divider: StoredDivider): string {
+	const { id, releaseId, straysOf, partOf } = divider;
+	if (releaseId !== null) {
+		const { sectionKey, parallelKey, setNumber } = divider;
+		return `release ${JSON.stringify([releaseId, sectionKey, parallelKey, setNumber])}`;
+	}
 	return straysOf === null ? `divider ${partOf ?? id}` : `strays ${straysOf}`;
 }
 
@@ -146,7 +151,8 @@ async function dividerIn(
 		row,
 		at,
 		label: from?.label ?? step.run,
-		release: from?.releaseId ?? null,
+		releaseId: from?.releaseId ?? null,
+		run: from ? runOfDivider(from, from.releaseId === null ? null : String(from.releaseId)) : null,
 		straysOf: from?.straysOf ?? null,
 		partOf: from && from.releaseId === null ? (from.partOf ?? from.id) : null
 	});

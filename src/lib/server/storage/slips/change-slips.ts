@@ -46,7 +46,7 @@ export function makeSlip(
 		const slipId = slip?.id ?? 0;
 		await record.insert(
 			slipLines,
-			found.value.map((one) => ({ ...one, slipId, state: 'open' as const }))
+			found.value.map((line) => ({ ...line, slipId, state: 'open' as const }))
 		);
 		return {
 			value: good({ id: slipId }, found.notes),

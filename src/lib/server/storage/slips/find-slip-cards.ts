@@ -8,8 +8,12 @@ import type { Transaction } from '../../database/open.ts';
 import { boxCards, copies, releases } from '../../database/tables/index.ts';
 import { nameVersions } from '../../releases/name-versions.ts';
 import { valuableFrom } from '../../places/holder-tiers.ts';
-import { readHoused } from '../plan/add-sets.ts';
-import { homelessCopies, type HomelessCopy } from '../../places/homeless.ts';
+import { at } from '../../../core/at.ts';
+import { homeFinder } from '../../../core/storage/runs/find-home.ts';
+import { runKey } from '../../../core/storage/runs/run.ts';
+import { takeFrom, type StockPart } from '../../../core/storage/slips/take-from.ts';
+import { looseCards, type LooseCards } from '../runs/loose-copies.ts';
+import { readAmong, readHomes } from '../runs/read-homes.ts';
 
 /** Which cards a slip is made for. */
 export type SlipSource =
@@ -28,6 +32,8 @@ const MOST_LINES = 2000;
 interface Found {
 	readonly copyId: number;
 	readonly quantity: number;
+	/** Of cards to put away: the set they go to. */
+	readonly setNumber?: number;
 }
 
 /** Cards without a place, for a slip to put them away. */
@@ -37,10 +43,7 @@ export async function findHomeless(
 ): Promise<Outcome<readonly Found[]>> {
 	const valuable = await valuableFrom(tx);
 	if (source.of === 'homeless') {
-		const found = (await housedCopies(tx, valuable)).map(({ id, free }) => ({
-			copyId: id,
-			quantity: free
-		}));
+		const found = (await housedCards(tx, valuable)).map(asFound);
 		const notes =
 			found.length > MOST_LINES
 				? [
@@ -55,38 +58,54 @@ export async function findHomeless(
 	if (source.of !== 'line') return good([]);
 	const entry = await readEntry(tx, source.release, source.line);
 	if (!entry.ok) return entry;
-	const free = await homelessCopies(tx, valuable, { releases: [entry.value.releaseId] });
-	const stock = free.map((copy) => ({
-		copyId: copy.id,
+	const loose = await looseCards(tx, valuable, { releases: [entry.value.releaseId] });
+	const stock = loose.map(({ copy, quantity }, i) => ({
+		copyId: i,
 		version: formatVersionKey({
 			release: source.release,
 			card: copy.cardKey,
 			parallel: copy.parallelKey,
 			variant: copy.variantKey
 		}),
-		left: copy.free
+		left: quantity
 	}));
-	return take(tx, entry.value.additions, stock, 'is logged and without a place');
+	const taken = await take(tx, entry.value.additions, stock, 'is logged and without a place');
+	if (!taken.ok) return taken;
+	return good(
+		taken.value.map(({ copyId, quantity }) => ({ ...asFound(at(loose, copyId)), quantity })),
+		taken.notes
+	);
 }
 
-/** Copies without a place whose set, or whose year's strays, have a divider already. */
-async function housedCopies(tx: Transaction, valuable: number): Promise<readonly HomelessCopy[]> {
-	const housed = await readHoused(tx);
-	const all = await homelessCopies(tx, valuable);
-	const years = new Map(
-		(await tx.select({ id: releases.id, year: releases.year }).from(releases)).map(
-			({ id, year }) => [id, year]
+const asFound = ({ copy, quantity, run }: LooseCards): Found => ({
+	copyId: copy.id,
+	quantity,
+	setNumber: run.set
+});
+
+/** Cards without a place whose run has a divider it can go behind. */
+async function housedCards(tx: Transaction, valuable: number): Promise<readonly LooseCards[]> {
+	const loose = await looseCards(tx, valuable);
+	const runs = [...group(loose, ({ copy, run }) => `${copy.use} ${runKey(run)}`).values()];
+	const homes = await readHomes(tx);
+	const asHead = (own: readonly LooseCards[]) => {
+		const { copy, run, year } = at(own, 0);
+		const cards = sum(own, ({ quantity }) => quantity);
+		return { run, use: copy.use, year, isFew: cards <= USUAL_BOX_RULES.mostStrays };
+	};
+	const findOwn = homeFinder(homes);
+	const lost = runs.filter((own) => findOwn(asHead(own)).length === 0);
+	const findHome = homeFinder(
+		homes,
+		await readAmong(
+			tx,
+			lost.map((own) => at(own, 0).copy.releaseId)
 		)
 	);
-	const bySet = group(all, ({ use, releaseId }) => `${use} ${releaseId}`);
-	const isHoused = ({ use, releaseId }: HomelessCopy) => {
-		if (housed.releases.get(use)?.has(releaseId)) return true;
-		const cards = sum(bySet.get(`${use} ${releaseId}`) ?? [], ({ free }) => free);
-		const year = years.get(releaseId) ?? '';
-		return cards <= USUAL_BOX_RULES.mostStrays && (housed.strays.get(use)?.has(year) ?? false);
-	};
-	const isSetHoused = new Map([...bySet].map(([set, [first]]) => [set, first && isHoused(first)]));
-	return all.filter(({ use, releaseId }) => isSetHoused.get(`${use} ${releaseId}`));
+	return runs
+		.filter((own) => findHome(asHead(own)).length > 0)
+		.flat()
+		.sort((a, b) => a.copy.id - b.copy.id);
 }
 
 /** Cards that stand in boxes, for a pull list. */
@@ -137,23 +156,10 @@ export async function findStanding(
 async function take(
 	tx: Transaction,
 	wanted: readonly { readonly version: string; readonly quantity: number }[],
-	stock: readonly { readonly copyId: number; readonly version: string; left: number }[],
+	stock: readonly StockPart[],
 	is: string
 ): Promise<Outcome<readonly Found[]>> {
-	const found: Found[] = [];
-	const lacking: { readonly version: string; readonly count: number }[] = [];
-	const byVersion = group(stock, ({ version }) => version);
-	for (const { version, quantity } of wanted) {
-		let needed = quantity;
-		for (const one of byVersion.get(version) ?? []) {
-			const taken = Math.min(needed, one.left);
-			if (taken === 0) continue;
-			found.push({ copyId: one.copyId, quantity: taken });
-			one.left -= taken;
-			needed -= taken;
-		}
-		if (needed > 0) lacking.push({ version, count: needed });
-	}
+	const { found, lacking } = takeFrom(stock, wanted);
 	const names = await nameVersions(
 		tx,
 		lacking.map(({ version }) => version)

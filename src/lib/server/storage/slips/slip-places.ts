@@ -1,5 +1,5 @@
 import { group } from 'd3-array';
-import { eq, inArray, isNull, or } from 'drizzle-orm';
+import { eq, inArray, isNull, or, sql } from 'drizzle-orm';
 import {
 	pullList,
 	putAway,
@@ -11,6 +11,11 @@ import type { Reader } from '../../database/open.ts';
 import { boxCards, copies, dividers } from '../../database/tables/index.ts';
 import { valuableFrom } from '../../places/holder-tiers.ts';
 import { homelessCopies } from '../../places/homeless.ts';
+import { at } from '../../../core/at.ts';
+import { homeFinder } from '../../../core/storage/runs/find-home.ts';
+import { runForUse } from '../../../core/storage/runs/run-for-use.ts';
+import { runKey } from '../../../core/storage/runs/run.ts';
+import { readAmong, runOfDivider } from '../runs/read-homes.ts';
 import { readBehind } from '../room/read-behind.ts';
 import { readBoxHeads, type BoxHead } from '../room/read-storage.ts';
 
@@ -19,6 +24,12 @@ export interface SlipCard {
 	readonly id: number;
 	readonly copyId: number;
 	readonly releaseId: number;
+	readonly releaseKey: string;
+	/** The section in whose numbering it is filed. */
+	readonly section: string | null;
+	readonly parallel: string | null;
+	/** The set it goes to; null: the first. */
+	readonly setNumber: number | null;
 	readonly year: string;
 	readonly number: string | null;
 	readonly title: string | null;
@@ -63,22 +74,37 @@ export async function placesToPut(
 	const useOf = new Map(free.map(({ id, use }) => [id, use]));
 	const ids = [...new Set(rows.map(({ releaseId }) => releaseId))];
 	const walk = await readWalk(db, or(inArray(dividers.releaseId, ids), isNull(dividers.releaseId)));
-	const own = group(walk, ({ releaseId, box }) => `${box.use} ${releaseId ?? ''}`);
-	const strays = await releasesBehind(
-		db,
-		walk.filter(({ releaseId }) => releaseId === null)
+	const headOf = (row: SlipCard) => {
+		const use = useOf.get(row.copyId) ?? 'sets';
+		const { releaseKey: release, section, parallel, setNumber, year } = row;
+		return { run: runForUse(use, { release, section, parallel, set: setNumber ?? 1 }), use, year };
+	};
+	const runs = [
+		...group(
+			rows.filter(({ copyId }) => useOf.has(copyId)),
+			(row) => {
+				const { use, run } = headOf(row);
+				return `${use} ${runKey(run)}`;
+			}
+		).values()
+	];
+	const keyOf = new Map(rows.map(({ releaseId, releaseKey }) => [releaseId, releaseKey]));
+	const homes = walk.map((divider) => ({
+		...divider,
+		use: divider.box.use,
+		run: runOfDivider(divider, keyOf.get(divider.releaseId ?? 0) ?? null)
+	}));
+	const findOwn = homeFinder(homes);
+	const head = (cards: readonly SlipCard[]) => ({ ...headOf(at(cards, 0)), isFew: true });
+	const lost = runs.filter((cards) => findOwn({ ...head(cards), isFew: false }).length === 0);
+	const findHome = homeFinder(
+		homes,
+		await readAmong(
+			db,
+			lost.map((cards) => at(cards, 0).releaseId)
+		)
 	);
-	const choices = [...group(rows, (row) => `${useOf.get(row.copyId) ?? ''} ${row.releaseId}`)].map(
-		([set, cards]) => {
-			const [first] = cards;
-			const use = useOf.get(first?.copyId ?? 0) ?? '';
-			const loose = own.get(`${use} `) ?? [];
-			const among = loose.filter(({ id }) => strays.get(id)?.has(first?.releaseId ?? 0));
-			const ofYear = loose.filter(({ straysOf }) => straysOf === first?.year);
-			const found = [own.get(set) ?? [], among, ofYear].find(({ length }) => length > 0) ?? [];
-			return { cards, found };
-		}
-	);
+	const choices = runs.map((cards) => ({ cards, found: findHome(head(cards)) }));
 	// Numbers decide only where a set has several dividers.
 	const several = choices.flatMap(({ found }) =>
 		found.length > 1 ? found.map(({ id }) => id) : []
@@ -102,15 +128,19 @@ export async function placesToPull(
 	near = WITH_NEIGHBOURS
 ): Promise<SlipPlaces> {
 	if (rows.length === 0) return new Map();
+	// Of a copy that stands in several places the doubles are pulled, before the last set.
+	const set = sql`coalesce(${dividers.setNumber}, 0)`;
 	const standing = await db
 		.select({ copyId: boxCards.copyId, dividerId: boxCards.dividerId })
 		.from(boxCards)
+		.innerJoin(dividers, eq(boxCards.dividerId, dividers.id))
 		.where(
 			inArray(
 				boxCards.copyId,
 				rows.map(({ copyId }) => copyId)
 			)
-		);
+		)
+		.orderBy(sql`${set} = 0`, set);
 	const dividerOf = new Map(standing.map((row) => [row.copyId, String(row.dividerId)]));
 	const walk = await readWalk(db, inArray(dividers.id, [...dividerOf.values()].map(Number)));
 	const stack = rows.flatMap((row) => {
@@ -130,29 +160,6 @@ async function readWalk(db: Reader, where: ReturnType<typeof or>): Promise<reado
 		(rows.get(box.id) ?? [])
 			.sort((a, b) => a.row - b.row || a.position - b.position || a.id - b.id)
 			.map((divider) => ({ ...divider, box }))
-	);
-}
-
-/** Which releases have cards behind dividers of strays. */
-async function releasesBehind(
-	db: Reader,
-	some: readonly Divider[]
-): Promise<ReadonlyMap<number, ReadonlySet<number>>> {
-	const rows = await db
-		.selectDistinct({ dividerId: boxCards.dividerId, releaseId: copies.releaseId })
-		.from(boxCards)
-		.innerJoin(copies, eq(boxCards.copyId, copies.id))
-		.where(
-			inArray(
-				boxCards.dividerId,
-				some.map(({ id }) => id)
-			)
-		);
-	return new Map(
-		[...group(rows, ({ dividerId }) => dividerId)].map(([id, own]) => [
-			id,
-			new Set(own.map(({ releaseId }) => releaseId))
-		])
 	);
 }
 

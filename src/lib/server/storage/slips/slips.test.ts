@@ -88,7 +88,10 @@ describe('slips', () => {
 		expect([two?.place?.after, two?.place?.before]).toEqual(['1', '3']);
 		await answerLine(storage.collection, 1, two?.id ?? 0, 'done', two?.place?.dividerId ?? null);
 		await answerLine(storage.collection, 1, three?.id ?? 0, 'not there', null);
-		expect(await storage.rows()).toEqual(['Long box 1 / 1: A 1992 1 3x2 4 5']);
+		expect(await storage.rows()).toEqual([
+			'Long box 1 / 1: A 1992 1 3 4 5',
+			'Long box 1 / 1: 1992, strays 3'
+		]);
 		const [open] = await listDiscrepancies(storage.collection.db);
 		expect(open).toMatchObject({
 			sort: 'not there',
@@ -97,7 +100,10 @@ describe('slips', () => {
 			box: 'Long box 1'
 		});
 		await answerDiscrepancy(storage.collection, open?.id ?? 0, 'g');
-		expect(await storage.rows()).toEqual(['Long box 1 / 1: A 1992 1 3 4 5']);
+		expect(await storage.rows()).toEqual([
+			'Long box 1 / 1: A 1992 1 3 4 5',
+			'Long box 1 / 1: 1992, strays '
+		]);
 		expect(await storage.counts()).toEqual({ standing: 4, homeless: 1 });
 	});
 });

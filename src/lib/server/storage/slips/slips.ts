@@ -57,15 +57,20 @@ export async function readSlip(db: Reader, id: number, near?: number): Promise<O
 			state: sql`l.state`,
 			releaseId: sql`c.release_id`,
 			releaseName: sql`r.name`,
+			releaseKey: sql`r.key`,
 			year: sql`r.year`,
 			cardKey: sql`c.card_key`,
 			parallel: sql`c.parallel_key`,
 			variant: sql`c.variant_key`,
-			number: sql`k.number`,
-			title: sql`k.title`
+			setNumber: sql`l.set_number`,
+			number: sql`coalesce(k.number, e.number)`,
+			title: sql`coalesce(k.title, e.title)`,
+			section: sql`coalesce(s.numbered_in, s.key)`
 		},
 		sql`slip_lines l join copies c on c.id = l.copy_id join releases r on r.id = c.release_id
 			left join cards k on k.release_id = c.release_id and k.key = c.card_key
+			left join edition_cards e on k.id is null and e.release_id = c.release_id and e.key = c.card_key
+			left join sections s on s.id = coalesce(k.section_id, e.section_id)
 			where l.slip_id = ${id}`
 	);
 	const finish = await finishNames(db, rows);
@@ -97,7 +102,6 @@ type Row = SlipCard & {
 	readonly quantity: number;
 	readonly state: SlipState;
 	readonly releaseName: string;
-	readonly parallel: string | null;
 	readonly variant: string | null;
 };
 

@@ -9,8 +9,11 @@ const storage = withStorage();
 describe('stock-take', () => {
 	test('differences become questions, and each answer does what it says', async () => {
 		await storage.release('a', '1992', 40);
-		await storage.log('a', '1-10 4 4');
+		await storage.log('a', '1-10');
 		await standAsPlanned(storage.collection);
+		// Doubles that stand with the set, as a person put them.
+		await storage.log('a', '4 4');
+		await storage.stand('A 1992', 4, 2);
 		await storage.log('a', '20');
 		const { id } = await storage.dividerOf('A 1992');
 		// 4 stands for all three; 9 is not there; 20 and 21 are not recorded.
@@ -35,10 +38,12 @@ describe('stock-take', () => {
 
 	test('a count of two or more is taken at its word; a misread line changes nothing', async () => {
 		await storage.release('a', '1992', 40);
-		await storage.log('a', '1x3 2');
+		await storage.log('a', '1 2 3');
 		await standAsPlanned(storage.collection);
+		await storage.log('a', '1x2');
+		await storage.stand('A 1992', 1, 2);
 		const { id } = await storage.dividerOf('A 1992');
-		expect(await checkDivider(storage.collection, id, 'a', '1x2 2')).toMatchObject({
+		expect(await checkDivider(storage.collection, id, 'a', '1x2 2-3')).toMatchObject({
 			value: { notThere: 1, notRecorded: 0 }
 		});
 		expect(await checkDivider(storage.collection, id, 'a', '1 zebra')).toMatchObject({ ok: false });

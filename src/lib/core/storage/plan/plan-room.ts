@@ -1,0 +1,202 @@
+import { group } from 'd3-array';
+import type { BoxKind } from '../kinds/box-kind.ts';
+import type { BoxUse } from '../kinds/box-use.ts';
+import { isKeptApart, SHARED_KIND } from '../kinds/use-of-copy.ts';
+import type { HomelessHead } from '../runs/find-home.ts';
+import type { Run } from '../runs/run.ts';
+import { addToRows, type MarkedRun } from './add-to-rows.ts';
+import { chooseBox, completeUm, DIVIDER_UM, type BoxChoice, type BoxRules } from './choose-box.ts';
+import { labelOf, planBoxes, strayLabel, type PlannedBox, type ShelvedSet } from './plan-boxes.ts';
+import { marksOf, type BoxSchool, type SetMarks } from './school.ts';
+
+export interface RoomRules {
+	readonly school: BoxSchool;
+	readonly rules: BoxRules;
+	/** Share of a set's missing numbers for which room is kept. */
+	readonly growth: number;
+}
+
+/** Cards of a run that are kept in boxes of one use and have no place yet. */
+export interface HomelessRun extends ShelvedSet {
+	readonly run: Run;
+	readonly use: BoxUse;
+}
+
+/** A row of a box that several sets share, with what stands in it. */
+export interface RoomRow {
+	readonly boxId: number;
+	/** From 1. */
+	readonly row: number;
+	readonly use: BoxUse;
+	readonly rowUm: number;
+	/** In order; `um` with the divider. */
+	readonly standing: readonly {
+		readonly um: number;
+		/** Of a set; null: strays, or what a person put there. */
+		readonly set: SetMarks | null;
+		/** The year of strays, or the words on the divider. */
+		readonly label: string;
+	}[];
+}
+
+/** What stands, as far as it matters to what has no place. */
+export interface Room {
+	/** In walking order. */
+	readonly rows: readonly RoomRow[];
+	/** Whether a run has a divider it can go behind (`homeFinder`). */
+	readonly isHoused: (head: HomelessHead) => boolean;
+	readonly kinds: readonly BoxKind[];
+}
+
+/** A divider for new sets in a row that stands: behind how many others. */
+export interface AddedDivider {
+	readonly use: BoxUse;
+	/** Keys of the runs. */
+	readonly sets: readonly string[];
+	readonly label: string;
+	/** The year whose strays they are. */
+	readonly straysOf?: string;
+	readonly boxId: number;
+	readonly row: number;
+	readonly at: number;
+}
+
+/** A new box for sets of one use. */
+export interface RoomBox extends PlannedBox {
+	readonly use: BoxUse;
+}
+
+/** Where all that has no place should go. */
+export interface RoomPlan {
+	/** Runs that have a divider already: a put-away slip's work. */
+	readonly toPutAway: readonly HomelessRun[];
+	readonly added: readonly AddedDivider[];
+	readonly boxes: readonly RoomBox[];
+	readonly choices: readonly ({ readonly set: string; readonly use: BoxUse } & BoxChoice)[];
+	/** Labels of sets that are broken over rows or boxes. */
+	readonly broken: readonly string[];
+}
+
+/**
+ * Plans places for every run that has none: those with a divider go there; new ones into rows with room, at
+ * their place; the rest into new boxes. What is kept apart by its use has boxes of its own. Nothing that
+ * stands is moved.
+ */
+export function planRoom(
+	room: Room,
+	homeless: readonly HomelessRun[],
+	options: RoomRules
+): RoomPlan {
+	const { school, rules, growth } = options;
+	const isHoused = ({ run, use, year, cards }: HomelessRun) =>
+		room.isHoused({ run, use, year, isFew: cards <= rules.mostStrays });
+	const toPutAway = homeless.filter(isHoused);
+	const housed = new Set(toPutAway);
+	const fresh = homeless.filter((run) => !housed.has(run));
+	const added = addedDividers(room, fresh, options);
+	const isAdded = new Set(added.flatMap(({ sets }) => sets));
+	const rest = fresh.filter(({ key }) => !isAdded.has(key));
+	const plans = [...group(rest, ({ use }) => use)].map(([use, runs]) => {
+		const isApart = isKeptApart(use);
+		const plan = planBoxes(runs, {
+			school,
+			kinds: room.kinds,
+			sharedKind: SHARED_KIND[use as keyof typeof SHARED_KIND],
+			// What is kept apart shares boxes, year by year, whatever it would fill.
+			rules: isApart ? { leastFill: 2, leastHave: 2, mostStrays: 0 } : rules,
+			growth: isApart ? 0 : growth
+		});
+		return { use, isApart, ...plan };
+	});
+	return {
+		toPutAway,
+		added,
+		boxes: plans
+			.flatMap(({ use, boxes }) => boxes.map((box) => ({ ...box, use })))
+			.map((box, i) => ({ ...box, box: i + 1 })),
+		choices: plans.flatMap(({ use, isApart, choices }) =>
+			choices.map((choice) => ({
+				...choice,
+				use,
+				...(isApart ? { rule: `kept apart: ${use}` } : {})
+			}))
+		),
+		broken: plans.flatMap((plan) => [...plan.brokenOverBoxes, ...plan.brokenOverRows])
+	};
+}
+
+type NewRun = MarkedRun & {
+	readonly sets: readonly string[];
+	readonly label: string;
+	readonly straysOf?: string;
+};
+
+/** New sets and strays that find room between those that stand in shared boxes of their use. */
+function addedDividers(
+	room: Room,
+	fresh: readonly HomelessRun[],
+	options: RoomRules
+): readonly AddedDivider[] {
+	const rowsOf = group(room.rows, ({ use }) => use);
+	return [...group(fresh, ({ use }) => use)].flatMap(([use, runs]) => {
+		const rows = (rowsOf.get(use) ?? []).map(({ boxId, row, rowUm, standing }, i) => ({
+			boxId,
+			row,
+			key: String(i),
+			rowUm,
+			runs: standing.map(({ um, set, label }, at) => ({
+				key: `${boxId} ${row} ${at}`,
+				um,
+				marks: set === null ? [label] : marksOf(set, options.school)
+			}))
+		}));
+		if (rows.length === 0) return [];
+		const news = new Map(
+			(isKeptApart(use)
+				? runs.map((run) => asNewRun(run, options, 0))
+				: [...sharedRuns(runs, options, room.kinds), ...strayRuns(runs, options)]
+			).map((run) => [run.key, run])
+		);
+		return addToRows(rows, [...news.values()]).placed.map(({ run, row: key, at }) => {
+			const [found, row] = [news.get(run), rows[Number(key)]];
+			if (!found || !row) throw new RangeError(`addedDividers: no run "${run}" in row "${key}"`);
+			const { sets, label, straysOf } = found;
+			const strays = straysOf === undefined ? {} : { straysOf };
+			return { use, sets, label, ...strays, boxId: row.boxId, row: row.row, at };
+		});
+	});
+}
+
+function sharedRuns(
+	runs: readonly HomelessRun[],
+	options: RoomRules,
+	kinds: readonly BoxKind[]
+): readonly NewRun[] {
+	return runs
+		.filter((run) => chooseBox(run, options.rules, kinds).choice === 'shared')
+		.map((run) => asNewRun(run, options, options.growth));
+}
+
+/** A set with its divider, and room for a share of what it misses. */
+function asNewRun(set: HomelessRun, { school }: RoomRules, growth: number): NewRun {
+	const kept = { ...set, need: set.have + growth * (set.need - set.have) };
+	return {
+		key: set.key,
+		um: DIVIDER_UM + completeUm(kept),
+		marks: marksOf(set, school),
+		sets: [set.key],
+		label: labelOf(set)
+	};
+}
+
+function strayRuns(runs: readonly HomelessRun[], { rules }: RoomRules): readonly NewRun[] {
+	const strays = runs.filter(({ cards }) => cards <= rules.mostStrays);
+	return [...group(strays, ({ year }) => year)].map(([year, lone]) => ({
+		key: `strays ${year}`,
+		um: lone.reduce((sum, run) => sum + completeUm({ ...run, need: 0, have: 0 }), DIVIDER_UM),
+		marks: [year],
+		sets: lone.map(({ key }) => key),
+		label: strayLabel(year),
+		straysOf: year
+	}));
+}

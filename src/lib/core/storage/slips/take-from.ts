@@ -1,0 +1,42 @@
+import { group } from 'd3-array';
+
+/** Cards of a copy that can be taken, in the order in which they are to be. */
+export interface StockPart {
+	readonly copyId: number;
+	/** Version key */
+	readonly version: string;
+	readonly left: number;
+}
+
+export interface TakenCards {
+	readonly found: readonly { readonly copyId: number; readonly quantity: number }[];
+	/** What was wanted and is not there. */
+	readonly lacking: readonly { readonly version: string; readonly count: number }[];
+}
+
+/** Takes wanted cards from stock, copy by copy in its order; no card is taken twice. */
+export function takeFrom(
+	stock: readonly StockPart[],
+	wanted: readonly { readonly version: string; readonly quantity: number }[]
+): TakenCards {
+	const found: { copyId: number; quantity: number }[] = [];
+	const lacking: { version: string; count: number }[] = [];
+	const queues = new Map(
+		[...group(stock, ({ version }) => version)].map(([version, parts]) => [
+			version,
+			parts.map(({ copyId, left }) => ({ copyId, left }))
+		])
+	);
+	for (const { version, quantity } of wanted) {
+		let needed = quantity;
+		for (const part of queues.get(version) ?? []) {
+			const taken = Math.min(needed, part.left);
+			if (taken === 0) continue;
+			found.push({ copyId: part.copyId, quantity: taken });
+			part.left -= taken;
+			needed -= taken;
+		}
+		if (needed > 0) lacking.push({ version, count: needed });
+	}
+	return { found, lacking };
+}

@@ -1,0 +1,24 @@
+import { sqliteTable, index, integer, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { releases } from './releases.ts';
+import { sections } from './sections.ts';
+
+/** Cards that editions repeat, worked out from their rules: what is looked up as often as listed cards. */
+export const editionCards = sqliteTable(
+	'edition_cards',
+	{
+		id: integer().primaryKey({ autoIncrement: true }),
+		releaseId: integer()
+			.notNull()
+			.references(() => releases.id, { onDelete: 'cascade' }),
+		sectionId: integer()
+			.notNull()
+			.references(() => sections.id, { onDelete: 'cascade' }),
+		key: text().notNull(),
+		number: text(),
+		title: text().notNull()
+	},
+	(table) => [
+		uniqueIndex('edition_cards_key').on(table.releaseId, table.key),
+		index('edition_cards_section').on(table.sectionId)
+	]
+);

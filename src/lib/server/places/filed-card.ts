@@ -1,0 +1,19 @@
+import { sql } from 'drizzle-orm';
+
+/**
+ * Joins to `"copies"` the card of each copy (`k`, or `e` where an edition repeats it) and its section
+ * (`s`): an inner select takes as many rows as there are copies.
+ */
+export const WITH_FILED_CARD = sql`
+	left join cards k on k.release_id = "copies"."release_id" and k.key = "copies"."card_key"
+	left join edition_cards e on k.id is null
+		and e.release_id = "copies"."release_id" and e.key = "copies"."card_key"
+	left join sections s on s.id = coalesce(k.section_id, e.section_id)`;
+
+/** What of the card is read there. */
+export const FILED_CARD = {
+	number: sql<string | null>`coalesce(k.number, e.number)`,
+	title: sql<string>`coalesce(k.title, e.title, "copies"."card_key")`,
+	/** The section in whose numbering it is filed; null: the checklist has no such card any more. */
+	sectionKey: sql<string | null>`coalesce(s.numbered_in, s.key)`
+};

@@ -1,0 +1,146 @@
+import { group, sum } from 'd3-array';
+import { eq, inArray, sql } from 'drizzle-orm';
+import { UM_A_PT } from '../../../core/measuring/stock.ts';
+import type { HomelessRun } from '../../../core/storage/plan/plan-room.ts';
+import { cardsOfRun } from '../../../core/storage/runs/cards-of-run.ts';
+import { DOUBLES, nameRun, runKey, runOrder, type Run } from '../../../core/storage/runs/run.ts';
+import { isKeptApart } from '../../../core/storage/kinds/use-of-copy.ts';
+import type { Reader } from '../../database/open.ts';
+import type { releases } from '../../database/tables/index.ts';
+import { cards, editionCards, sections } from '../../database/tables/index.ts';
+import { loadReleases } from '../../releases/load-release.ts';
+import { looseCards } from './loose-copies.ts';
+import { readRunNames } from './run-names.ts';
+import { setsBuilt } from './sets-built.ts';
+
+/** What has no place, with the id of its release. */
+export interface StoredHomelessRun extends HomelessRun {
+	readonly id: number;
+}
+
+type Head = typeof releases.$inferSelect;
+
+/**
+ * What of some releases has no place, run by run and use by use. A run is as complete as the share of its
+ * numbers that is there; numbers that have a place elsewhere need none. Its stock is the mean of its cards
+ * with their holders.
+ */
+export async function homelessRuns(
+	db: Reader,
+	heads: readonly Head[],
+	valuable: number,
+	mostStrays: number
+): Promise<readonly StoredHomelessRun[]> {
+	const ids = heads.map(({ id }) => id);
+	const loose = await looseCards(db, valuable, { releases: ids });
+	const namesOf = await readRunNames(db, ids);
+	const builtOf = await setsBuilt(db);
+	const needOf = await runSizes(db, loose, mostStrays, builtOf);
+	const placedOf = await placedNumbers(db, ids);
+	const headOf = new Map(heads.map((head) => [head.id, head]));
+	const parts = group(loose, ({ copy, run }) => `${copy.use} ${runKey(run)}`);
+	return [...parts].flatMap(([key, own]): StoredHomelessRun[] => {
+		const [first] = own;
+		const head = headOf.get(first?.copy.releaseId ?? 0);
+		if (!first || !head) return [];
+		const { run } = first;
+		const { use } = first.copy;
+		const { name, year, maker, theme, id } = head;
+		const names = namesOf(id);
+		const count = sum(own, ({ quantity }) => quantity);
+		const numbers = new Set(own.map(({ copy }) => copy.cardKey)).size;
+		const isSet = run.section !== null && run.set !== DOUBLES;
+		const placed = isSet ? placedOf(id, run) : 0;
+		const need = isSet ? Math.max(numbers, (needOf(id, run) ?? numbers) - placed) : numbers;
+		return [
+			{
+				...{ id, key, name, year, maker, use, run, cards: count, need },
+				...(theme === null ? {} : { theme }),
+				...(isKeptApart(use) ? {} : { part: nameRun(run, names), order: runOrder(run, names) }),
+				have: Math.min(numbers, count),
+				stockPt: sum(own, ({ copy, quantity }) => quantity * copy.um) / count / UM_A_PT
+			}
+		];
+	});
+}
+
+/** How many cards a run has when complete; of finishes only where a goal asks for them and there are more than strays. */
+async function runSizes(
+	db: Reader,
+	loose: Awaited<ReturnType<typeof looseCards>>,
+	mostStrays: number,
+	builtOf: Awaited<ReturnType<typeof setsBuilt>>
+) {
+	const filed = (table: typeof cards | typeof editionCards, releaseIds: readonly number[]) =>
+		db
+			.select({
+				releaseId: table.releaseId,
+				section: sql<string>`coalesce(${sections.numberedIn}, ${sections.key})`,
+				count: sql<number>`count(*)`
+			})
+			.from(table)
+			.innerJoin(sections, eq(table.sectionId, sections.id))
+			.where(inArray(table.releaseId, [...releaseIds]))
+			.groupBy(table.releaseId, sql`2`);
+	const ids = [...new Set(loose.map(({ copy }) => copy.releaseId))];
+	const rows = [...(await filed(cards, ids)), ...(await filed(editionCards, ids))];
+	const base = new Map<string, number>();
+	for (const { releaseId, section, count } of rows) {
+		const key = `${releaseId} ${section}`;
+		base.set(key, (base.get(key) ?? 0) + count);
+	}
+	const finishes = group(
+		loose.filter(
+			({ copy, run }) => run.parallel !== null && builtOf(copy.releaseId).isAsked(run.parallel)
+		),
+		({ copy, run }) => `${copy.releaseId} ${runKey(run)}`
+	);
+	const inFinish = [...finishes.values()].filter(
+		(own) => sum(own, ({ quantity }) => quantity) > mostStrays
+	);
+	const stored = new Map(
+		(
+			await loadReleases(db, [...new Set(inFinish.map(([first]) => first?.copy.releaseId ?? 0))])
+		).map(({ id, release }) => [id, release])
+	);
+	return (id: number, run: Run): number | undefined => {
+		if (run.parallel === null) return base.get(`${id} ${run.section ?? ''}`);
+		const release = stored.get(id);
+		return release && cardsOfRun(release, run).length;
+	};
+}
+
+/** How many numbers of a run have a place already, as often as its set asks for. */
+async function placedNumbers(db: Reader, releaseIds: readonly number[]) {
+	const rows = await db.all<{
+		releaseId: number;
+		section: string | null;
+		parallel: string | null;
+		placed: number;
+		numbers: number;
+	}>(sql`
+		select "releaseId", section, parallel, placed, count(*) as numbers from (
+			select "copies"."release_id" as "releaseId", coalesce(s.numbered_in, s.key) as section,
+				"copies"."parallel_key" as parallel, "copies"."card_key", sum(place.quantity) as placed
+			from (
+				select copy_id, quantity from box_cards
+				union all select copy_id, 1 from binder_pockets where copy_id is not null
+			) place join copies on "copies"."id" = place.copy_id
+				left join cards k on k.release_id = "copies"."release_id" and k.key = "copies"."card_key"
+				left join edition_cards e on k.id is null
+					and e.release_id = "copies"."release_id" and e.key = "copies"."card_key"
+				left join sections s on s.id = coalesce(k.section_id, e.section_id)
+			where ${inArray(sql`"copies"."release_id"`, [...releaseIds])}
+			group by 1, 2, 3, 4
+		) group by 1, 2, 3, 4`);
+	const byRun = group(rows, ({ releaseId, section, parallel }) =>
+		JSON.stringify([releaseId, section, parallel])
+	);
+	return (id: number, { section, parallel, set }: Run): number =>
+		sum(
+			(byRun.get(JSON.stringify([id, section, parallel])) ?? []).filter(
+				({ placed }) => placed >= set
+			),
+			({ numbers }) => numbers
+		);
+}

@@ -1,0 +1,111 @@
+import { group, groups, rollup } from 'd3-array';
+import { inArray, sql } from 'drizzle-orm';
+import { dealSets } from '../../../core/storage/runs/deal-sets.ts';
+import { runForUse } from '../../../core/storage/runs/run-for-use.ts';
+import type { Run } from '../../../core/storage/runs/run.ts';
+import { isKeptApart } from '../../../core/storage/kinds/use-of-copy.ts';
+import { chunks } from '../../database/chunks.ts';
+import type { Reader } from '../../database/open.ts';
+import { releases } from '../../database/tables/index.ts';
+import { homelessCopies, type HomelessCopy } from '../../places/homeless.ts';
+import { setsBuilt } from './sets-built.ts';
+
+/** So many homeless cards of a copy, and the run they belong to. */
+export interface LooseCards {
+	readonly copy: HomelessCopy;
+	readonly quantity: number;
+	readonly run: Run;
+	readonly year: string;
+}
+
+type Version = Pick<HomelessCopy, 'releaseId' | 'cardKey' | 'parallelKey' | 'variantKey'>;
+const versionOf = ({ releaseId, cardKey, parallelKey, variantKey }: Version) =>
+	JSON.stringify([releaseId, cardKey, parallelKey, variantKey]);
+
+/** Homeless cards of some releases, or all, dealt to the sets they belong to. */
+export async function looseCards(
+	db: Reader,
+	valuableFromMinor: number,
+	only: { readonly releases?: readonly number[] } = {}
+): Promise<readonly LooseCards[]> {
+	const free = await homelessCopies(db, valuableFromMinor, only);
+	const ids = [...new Set(free.map(({ releaseId }) => releaseId))];
+	const headOf = await readHeads(db, ids);
+	const placed = await placedVersions(db, ids);
+	const setsOf = await setsBuilt(db);
+	const copyOf = new Map(free.map((copy) => [copy.id, copy]));
+	return groups(
+		free,
+		({ use }) => use,
+		({ releaseId }) => releaseId
+	).flatMap(([use, byRelease]) =>
+		byRelease.flatMap(([releaseId, copies]): LooseCards[] => {
+			const { key: release, year } = headOf(releaseId);
+			if (isKeptApart(use)) {
+				const run = runForUse(use, { release, section: null, parallel: null, set: 1 });
+				return copies.map((copy) => ({ copy, quantity: copy.free, run, year }));
+			}
+			const loose = copies.map((copy) => ({
+				copyId: copy.id,
+				version: versionOf(copy),
+				quantity: copy.free,
+				rank: copy.rank
+			}));
+			return dealSets(loose, placed, setsOf(releaseId).sets).map(({ copyId, quantity, set }) => {
+				const copy = copyOf.get(copyId);
+				if (!copy) throw new RangeError(`looseCards: no copy ${copyId}`);
+				const { sectionKey: section, parallelKey: parallel } = copy;
+				return { copy, quantity, run: runForUse(use, { release, section, parallel, set }), year };
+			});
+		})
+	);
+}
+
+async function readHeads(db: Reader, ids: readonly number[]) {
+	const rows: { id: number; key: string; year: string }[] = [];
+	for (const some of chunks(ids, 500)) {
+		rows.push(
+			...(await db
+				.select({ id: releases.id, key: releases.key, year: releases.year })
+				.from(releases)
+				.where(inArray(releases.id, [...some])))
+		);
+	}
+	const known = new Map(rows.map((row) => [row.id, row]));
+	return (id: number) => {
+		const head = known.get(id);
+		if (!head) throw new RangeError(`readHeads: no release ${id}`);
+		return head;
+	};
+}
+
+/** How many of each version have a place already, in boxes or pockets. */
+async function placedVersions(
+	db: Reader,
+	releaseIds: readonly number[]
+): Promise<ReadonlyMap<string, number>> {
+	const rows: (Version & { readonly placed: number })[] = [];
+	for (const ids of chunks(releaseIds, 500)) {
+		const placed = (from: string) => sql`
+			select c.release_id as "releaseId", c.card_key as "cardKey", c.parallel_key as "parallelKey",
+				c.variant_key as "variantKey", ${sql.raw(from)}
+				where ${inArray(sql`c.release_id`, [...ids])} group by 1, 2, 3, 4`;
+		rows.push(
+			...(await db.all<Version & { readonly placed: number }>(
+				placed('sum(b.quantity) as placed from copies c join box_cards b on b.copy_id = c.id')
+			)),
+			...(await db.all<Version & { readonly placed: number }>(
+				placed('count(*) as placed from copies c join binder_pockets p on p.copy_id = c.id')
+			))
+		);
+	}
+	return rollup(rows, (same) => same.reduce((sum, { placed }) => sum + placed, 0), versionOf);
+}
+
+/** The same cards by run. */
+export function byRun<Cards extends { readonly run: Run }>(
+	cards: readonly Cards[],
+	keyOf: (run: Run) => string
+): ReadonlyMap<string, Cards[]> {
+	return group(cards, ({ run }) => keyOf(run));
+}

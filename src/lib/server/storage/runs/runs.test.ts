@@ -1,0 +1,111 @@
+import { expect, test } from 'vitest';
+import { resolveRelease } from '../../../core/checklist/resolve-release.ts';
+import { importRelease } from '../../checklists/import-release.ts';
+import { makeGoal } from '../../goals/make-goal.ts';
+import { labelTexts } from '../labels/label-texts.ts';
+import { plannedStorage } from '../plan/plan-storage.ts';
+import { standAsPlanned } from '../plan/stand-as-planned.ts';
+import { answerLine, makeSlip } from '../slips/change-slips.ts';
+import { readSlip } from '../slips/slips.ts';
+import { withStorage } from '../storage.fixture.ts';
+
+const storage = withStorage();
+
+/** 60 base cards with a subset, an insert of 5, an edition abroad, and a finish of 12. */
+async function release(): Promise<void> {
+	const numbered = (from: number, to: number, prefix = '') =>
+		Array.from({ length: to - from + 1 }, (_, i) => ({
+			number: `${prefix}${from + i}`,
+			title: `Card ${prefix}${from + i}`
+		}));
+	const outcome = resolveRelease({
+		release: { key: 'r', name: 'Lights', maker: 'M', year: '1994' },
+		sections: [
+			{ name: 'Base', cards: numbered(1, 50) },
+			{ name: 'Dogs', kind: 'subset', numberedIn: 'base', cards: numbered(51, 60) },
+			{ name: 'Fresnel', kind: 'insert', cards: numbered(1, 5, 'F') },
+			{ name: 'Abroad', kind: 'insert', cards: [], edition: { of: ['fresnel'] } }
+		],
+		parallels: [{ name: 'Brass', runs: [{ cards: numbered(1, 12).map(({ number }) => number) }] }]
+	});
+	if (!outcome.ok) throw new RangeError(JSON.stringify(outcome.problems));
+	await importRelease(storage.collection, outcome.value);
+}
+const labels = async () =>
+	(
+		await labelTexts(storage.collection.db, {
+			sort: 'boxes',
+			boxIds: [],
+			address: '',
+			date: '1996-10-06'
+		})
+	).flatMap(({ lines }) => lines);
+
+test('a label counts what its box is for; runs stand apart, and lone ones with the strays', async () => {
+	await release();
+	await storage.log('r', '1-55, fresnel F1-F4');
+	await storage.log('r', '3 brass');
+	await storage.log('r', '7x4');
+	await standAsPlanned(storage.collection);
+	expect((await storage.rows()).map((row) => row.replace(/( \d\d?(?= |$)){9,}/, ' …'))).toEqual([
+		'Long box 1 / 1: Lights 1994 …',
+		'Long box 1 / 1: Lights 1994, Fresnel F1 F2 F3 F4',
+		'Long box 1 / 1: Lights 1994, doubles 7x4',
+		'Long box 1 / 1: 1994, strays 3'
+	]);
+	expect(await labels()).toEqual([
+		// 60 with the subset that lives in its numbering; the lone Brass counts for neither.
+		'Lights 1994, 55 of 60',
+		'Missing: 56–60',
+		'Lights 1994, Fresnel, 4 of 5',
+		'Missing: F5',
+		'Lights 1994, doubles, 1 number',
+		'1996-10-06'
+	]);
+});
+
+test('two sets that are built have dividers, labels and slip lines of their own', async () => {
+	await release();
+	const rules = { preset: 'complete', sets: 2 } as const;
+	expect(await makeGoal(storage.collection, { release: 'r', rules, name: '' })).toMatchObject({
+		ok: true
+	});
+	await storage.log('r', '1-20 1-10');
+	await standAsPlanned(storage.collection);
+	expect(await storage.rows()).toEqual([
+		`Long box 1 / 1: Lights 1994 ${Array.from({ length: 20 }, (_, i) => i + 1).join(' ')}`,
+		'Long box 1 / 1: Lights 1994, set 2 1 2 3 4 5 6 7 8 9 10'
+	]);
+	expect(await labels()).toEqual([
+		'Lights 1994, 20 of 60',
+		'Missing: 21–60',
+		'Lights 1994, set 2, 10 of 60',
+		'Missing: 11–60',
+		'1996-10-06'
+	]);
+	// Of three more 21s one goes to each set, and one is a double: it waits for the plan, or the strays.
+	await storage.log('r', '21x3');
+	await makeSlip(storage.collection, 'put away', '', { of: 'homeless' });
+	const lines = (await readSlip(storage.collection.db, 1))?.lines ?? [];
+	expect(lines.map(({ quantity, place }) => `${quantity} ${place?.divider ?? ''}`)).toEqual([
+		'1 Lights 1994',
+		'1 Lights 1994, set 2'
+	]);
+	for (const { id, place } of lines) {
+		const done = await answerLine(storage.collection, 1, id, 'done', place?.dividerId ?? null);
+		expect(done).toMatchObject({ ok: true });
+	}
+	expect((await storage.rows())[1]).toBe(
+		'Long box 1 / 1: Lights 1994, set 2 1 2 3 4 5 6 7 8 9 10 21'
+	);
+	const plan = await plannedStorage(storage.collection.db);
+	expect(plan.added.map(({ label }) => label)).toEqual(['1994, strays']);
+});
+
+test('cards of an edition stand with their own numbers and titles', async () => {
+	await release();
+	await storage.log('r', 'abroad F1-F3');
+	await standAsPlanned(storage.collection);
+	expect(await storage.rows()).toEqual(['Long box 1 / 1: Lights 1994, Abroad F1 F2 F3']);
+	expect((await storage.dividerOf('Lights 1994, Abroad')).standing[0]?.title).toBe('Card F1');
+});
