@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { resolve } from '$app/paths';
+	import SampleButton from './SampleButton.svelte';
 
 	let { title }: { title: string } = $props();
 </script>
@@ -13,8 +14,6 @@
 	<div class="flex flex-wrap gap-3">
 		<a class="btn btn-primary" href={resolve('/releases/import')}>Import a checklist</a>
 		<a class="btn" href={resolve('/releases/outline')}>Sketch a release</a>
-		<form method="POST" action={resolve('/releases?/sample')}>
-			<button class="btn">Load the sample</button>
-		</form>
+		<SampleButton />
 	</div>
 </section>

@@ -1,4 +1,6 @@
-import { eq, inArray } from 'drizzle-orm';
+import { eq, getTableColumns, inArray, sql, type Column, type SQL } from 'drizzle-orm';
+import { toSnakeCase } from 'drizzle-orm/casing';
+import { at } from '../../core/at.ts';
 import { chunks } from './chunks.ts';
 import type { Transaction } from './open.ts';
 import { nameOf, type JournalledTable, type Row, type RowChange } from './tables/journalled.ts';
@@ -20,8 +22,8 @@ export interface Recorder {
 	readonly remove: (table: JournalledTable, ids: readonly number[]) => Promise<void>;
 }
 
-/** Rows a statement takes: the widest table has ten columns, SQLite takes 32,766 values. */
-const ROWS_A_STATEMENT = 500;
+/** Rows a statement takes out of one text. */
+const ROWS_A_STATEMENT = 5000;
 
 export function openRecorder(tx: Transaction, changes: RowChange[]): Recorder {
 	return {
@@ -60,15 +62,42 @@ export async function insertOne<Table extends JournalledTable>(
 	return stored;
 }
 
+/**
+ * Inserts rows out of one JSON text, several times faster than value by value, and gives them as they are
+ * stored. Rows that bear ids keep them: all of them, or none.
+ */
 export async function insertRows(
 	tx: Transaction,
 	table: JournalledTable,
 	rows: readonly unknown[]
 ): Promise<Row[]> {
-	return (await tx
-		.insert(table)
-		.values(rows as never)
-		.returning()) as Row[];
+	const [first] = rows as readonly Readonly<Record<string, unknown>>[];
+	if (first === undefined) return [];
+	const columns = Object.entries<Column>(getTableColumns(table)).filter(
+		([name]) => name !== 'id' || first.id !== undefined
+	);
+	const whole = (rows as readonly Readonly<Record<string, unknown>>[]).map((row) =>
+		Object.fromEntries(
+			columns.map(([name, { default: usual }]) => [name, row[name] ?? usual ?? null])
+		)
+	);
+	const values = whole.map((row) =>
+		columns.map(([name, column]) =>
+			row[name] === null ? null : column.mapToDriverValue(row[name])
+		)
+	);
+	const list = (of: (column: Column, i: number) => SQL) =>
+		sql.join(
+			columns.map(([, column], i) => of(column, i)),
+			sql`, `
+		);
+	const stored = await tx.all<{ readonly id: number }>(sql`
+		insert into ${table} (${list(({ name }) => sql`${sql.identifier(toSnakeCase(name))}`)})
+		select ${list((_, i) => sql.raw(`value ->> ${i}`))} from json_each(${JSON.stringify(values)})
+		where true order by key returning id`);
+	// Ids that are given out in one statement rise with the order of the rows.
+	const ids = stored.map(({ id }) => id).sort((a, b) => a - b);
+	return whole.map((row, i) => ({ ...row, id: (row.id as number | undefined) ?? at(ids, i) }));
 }
 
 async function readRows(

@@ -1,3 +1,4 @@
+import { setImmediate } from 'node:timers/promises';
 import type { Static, TSchema } from 'typebox';
 import { formatProblem } from '../../core/problem.ts';
 import { readChecklistJson } from '../../formats/checklist-json.ts';
@@ -12,6 +13,8 @@ import { logLine } from '../copies/log.ts';
 import { setSynonym } from '../copies/synonyms.ts';
 import { addPile } from '../copies/trays.ts';
 import type { Collection, Transaction } from '../database/open.ts';
+import type { RowChange } from '../database/tables/journalled.ts';
+import type { Upkeep } from '../database/upkeep.ts';
 import { makeGoal } from '../goals/make-goal.ts';
 import { importRelease } from '../checklists/import-release.ts';
 import { countReleases } from '../releases/list-releases.ts';
@@ -44,18 +47,33 @@ export async function loadDemo(
 	return true;
 }
 
-/** A collection whose changes all belong to one transaction. */
-function inTransaction(collection: Collection, tx: Transaction): Collection {
-	return {
+/** A collection whose changes all belong to one transaction; what is derived from them waits for `settle`. */
+function inTransaction(collection: Collection, tx: Transaction) {
+	let changes: RowChange[] = [];
+	const upkeep: Upkeep = {
+		...collection.upkeep,
+		refresh: async (_tx, more) => {
+			changes.push(...more);
+		}
+	};
+	const inside: Collection = {
 		...collection,
+		upkeep,
 		// A transaction reads and writes as the database does; nothing here opens another one.
 		db: tx as unknown as Collection['db'],
 		write: (change) => change(tx)
 	};
+	return {
+		inside,
+		async settle(now: string) {
+			await collection.upkeep.refresh(tx, changes, now);
+			changes = [];
+		}
+	};
 }
 
 async function loadInto(
-	collection: Collection,
+	{ inside: collection, settle }: ReturnType<typeof inTransaction>,
 	tell: (done: number, of: number) => void
 ): Promise<void> {
 	const collector = await readDocument('/demo/collector.json', CollectorSchema);
@@ -109,9 +127,15 @@ async function loadInto(
 	const inOrder = [...steps, ...basementSteps(basement)].sort((a, b) =>
 		a.when.localeCompare(b.when)
 	);
+	await settle(collector.begun);
 	for (const [done, { when, take }] of inOrder.entries()) {
 		tell(done, inOrder.length);
 		await take(at(when));
+		// Progress is noted day by day.
+		const next = inOrder[done + 1];
+		if (next?.when.slice(0, 10) !== when.slice(0, 10)) await settle(when);
+		// Others are answered in between.
+		await setImmediate();
 	}
 	await collection.write((tx) => keepSampleClock(tx, collector.now, collection.now()));
 }

@@ -1,3 +1,4 @@
+import { linesOf } from '$lib/ui/lines-of';
 import type { StorageView } from '$lib/server/storage/plan/storage-view';
 
 /** A plan on its way from the server: how far it is, and what it is in the end. It can be cancelled. */
@@ -42,18 +43,4 @@ export function createPlanDesk() {
 		run,
 		cancel: () => control?.abort()
 	};
-}
-
-/** The lines of an answer, as they come. */
-async function* linesOf(response: Response): AsyncGenerator<string> {
-	const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader();
-	let rest = '';
-	for (;;) {
-		const part = await reader?.read();
-		if (!part || part.done) break;
-		const lines = (rest + part.value).split('\n');
-		rest = lines.pop() ?? '';
-		yield* lines;
-	}
-	if (rest) yield rest;
 }

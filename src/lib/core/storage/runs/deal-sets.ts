@@ -43,7 +43,7 @@ export function dealSets(
 }
 
 /** To which sets further cards of a version go, where `standing` of them have a place. */
-export function setsOfRest(
+function setsOfRest(
 	standing: number,
 	quantity: number,
 	sets: number

@@ -1,4 +1,4 @@
-import { group, groups, rollup } from 'd3-array';
+import { groups, rollup } from 'd3-array';
 import { inArray, sql } from 'drizzle-orm';
 import { dealSets } from '../../../core/storage/runs/deal-sets.ts';
 import { runForUse } from '../../../core/storage/runs/run-for-use.ts';
@@ -100,12 +100,4 @@ async function placedVersions(
 		);
 	}
 	return rollup(rows, (same) => same.reduce((sum, { placed }) => sum + placed, 0), versionOf);
-}
-
-/** The same cards by run. */
-export function byRun<Cards extends { readonly run: Run }>(
-	cards: readonly Cards[],
-	keyOf: (run: Run) => string
-): ReadonlyMap<string, Cards[]> {
-	return group(cards, ({ run }) => keyOf(run));
 }

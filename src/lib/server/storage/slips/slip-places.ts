@@ -8,7 +8,7 @@ import {
 	type StackCard
 } from '../../../core/storage/slips/put-away.ts';
 import type { Reader } from '../../database/open.ts';
-import { boxCards, copies, dividers } from '../../database/tables/index.ts';
+import { boxCards, dividers } from '../../database/tables/index.ts';
 import { valuableFrom } from '../../places/holder-tiers.ts';
 import { homelessCopies } from '../../places/homeless.ts';
 import { at } from '../../../core/at.ts';
