@@ -18,5 +18,9 @@ export async function readJoined<Row>(
 		sql`select json_group_array(json_array(${list})) as rows from ${from}`
 	);
 	const rows = JSON.parse(found?.rows ?? '[]') as unknown[][];
-	return rows.map((values) => Object.fromEntries(names.map((name, i) => [name, values[i]])) as Row);
+	return rows.map((values) => {
+		const row: Record<string, unknown> = {};
+		for (let i = 0; i < names.length; i++) row[names[i] as string] = values[i];
+		return row as Row;
+	});
 }

@@ -57,10 +57,15 @@ async function readHomeless(
 	valuableFromMinor: number,
 	where: SQL | undefined
 ): Promise<readonly HomelessCopy[]> {
-	const free = sql<number>`("copies"."quantity"
-		- coalesce((select sum(b.quantity) from box_cards b where b.copy_id = "copies"."id"), 0)
-		- (select count(*) from binder_pockets p where p.copy_id = "copies"."id"))`;
-	const { holder: _, status: __, ...fragments } = keptColumns(valuableFromMinor);
+	// What is free is worked out once a copy, before anything is joined to it.
+	const withFree = sql`(
+		with f as materialized (
+			select "copies".*, "copies"."quantity"
+				- coalesce((select sum(b.quantity) from box_cards b where b.copy_id = "copies"."id"), 0)
+				- (select count(*) from binder_pockets p where p.copy_id = "copies"."id") as free
+			from "copies" where ${and(isHere, isNull(copies.place), where)}
+		) select * from f where free > 0) as "copies"`;
+	const { holder: _, status: __, format: ___, ...fragments } = keptColumns(valuableFromMinor);
 	const rows = await readJoined<HomelessRow>(
 		db,
 		{
@@ -75,16 +80,38 @@ async function readHomeless(
 			isAuthentic: sql`"copies"."is_authentic"`,
 			holder: sql`"copies"."holder"`,
 			status: sql`"copies"."status"`,
-			free,
+			free: sql`"copies".free`,
+			format: sql`s.format`,
 			...fragments
 		},
-		sql`"copies" ${WITH_FILED_CARD}
-			where ${and(isHere, isNull(copies.place), where, sql`${free} > 0`)} order by "copies"."id"`
+		sql`${withFree} ${WITH_FILED_CARD} order by "copies"."id"`
 	);
+	// Most copies are kept as many others are: what follows from their features is worked out once.
+	const kept = new Map<string, ReturnType<typeof keptAs>>();
+	const keptLike = (row: HomelessRow) => {
+		const { format, parallelPt, holder, status, isGraded, isPersonal, isValuable } = row;
+		const features = `${format ?? ''}|${parallelPt ?? ''}|${holder ?? ''}|${status}|${isGraded}${isPersonal}${isValuable}`;
+		let found = kept.get(features);
+		if (!found) kept.set(features, (found = keptAs(row)));
+		return found;
+	};
 	return rows.map((row) => {
-		const { id, releaseId, cardKey, parallelKey, variantKey, sectionKey, number, title } = row;
-		const version = { id, releaseId, cardKey, parallelKey, variantKey, sectionKey, number, title };
-		return { ...version, free: row.free, rank: rankOf(row), ...keptAs(row) };
+		const { use, um, mg } = keptLike(row);
+		return {
+			id: row.id,
+			releaseId: row.releaseId,
+			cardKey: row.cardKey,
+			parallelKey: row.parallelKey,
+			variantKey: row.variantKey,
+			sectionKey: row.sectionKey,
+			number: row.number,
+			title: row.title,
+			free: row.free,
+			rank: rankOf(row),
+			use,
+			um,
+			mg
+		};
 	});
 }
 

@@ -12,9 +12,9 @@ const format = sql<string | null>`(
 			where k.release_id = "copies"."release_id" and k.key = "copies"."card_key"),
 		(select e.section_id from edition_cards e
 			where e.release_id = "copies"."release_id" and e.key = "copies"."card_key")))`;
-const parallelPt = sql<number | null>`(
+const parallelPt = sql<number | null>`(case when "copies"."parallel_key" is not null then (
 	select p.stock_pt from parallels p
-	where p.release_id = "copies"."release_id" and p.key = "copies"."parallel_key")`;
+	where p.release_id = "copies"."release_id" and p.key = "copies"."parallel_key") end)`;
 
 /** What decides how thick a copy is, as columns to read or to group by. */
 export const formatColumns = { format, parallelPt, holder: copies.holder };
@@ -25,7 +25,8 @@ export function keptColumns(valuableFromMinor: number) {
 		...formatColumns,
 		status: copies.status,
 		isGraded: sql<number>`("copies"."grade" is not null or "copies"."is_authentic")`,
-		isPersonal: sql<number>`exists (select 1 from json_each("copies"."attributes") where value = ${PERSONAL})`,
+		isPersonal: sql<number>`("copies"."attributes" <> '[]'
+			and exists (select 1 from json_each("copies"."attributes") where value = ${PERSONAL}))`,
 		isValuable: sql<number>`(coalesce("copies"."value_minor", 0) >= ${valuableFromMinor})`
 	};
 }

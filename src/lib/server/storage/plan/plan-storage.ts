@@ -28,7 +28,7 @@ export interface StoragePlan extends RoomPlan {
 }
 
 /** Releases read at a time; between chunks the server answers others. */
-const RELEASES_A_CHUNK = 50;
+const RELEASES_A_CHUNK = 20;
 
 /**
  * Plans places for every copy that has none (`planRoom`). Tells how far it is after each chunk of

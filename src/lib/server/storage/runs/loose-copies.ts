@@ -1,5 +1,6 @@
 import { groups, rollup } from 'd3-array';
 import { inArray, sql } from 'drizzle-orm';
+import type { BoxUse } from '../../../core/storage/kinds/box-use.ts';
 import { dealSets } from '../../../core/storage/runs/deal-sets.ts';
 import { runForUse } from '../../../core/storage/runs/run-for-use.ts';
 import type { Run } from '../../../core/storage/runs/run.ts';
@@ -19,8 +20,9 @@ export interface LooseCards {
 }
 
 type Version = Pick<HomelessCopy, 'releaseId' | 'cardKey' | 'parallelKey' | 'variantKey'>;
+// Keys hold no blanks.
 const versionOf = ({ releaseId, cardKey, parallelKey, variantKey }: Version) =>
-	JSON.stringify([releaseId, cardKey, parallelKey, variantKey]);
+	`${releaseId} ${cardKey} ${parallelKey ?? ''} ${variantKey ?? ''}`;
 
 /** Homeless cards of some releases, or all, dealt to the sets they belong to. */
 export async function looseCards(
@@ -31,7 +33,7 @@ export async function looseCards(
 	const free = await homelessCopies(db, valuableFromMinor, only);
 	const ids = [...new Set(free.map(({ releaseId }) => releaseId))];
 	const headOf = await readHeads(db, ids);
-	const placed = await placedVersions(db, ids);
+	const placedIn = await placedVersions(db, ids);
 	const setsOf = await setsBuilt(db);
 	const copyOf = new Map(free.map((copy) => [copy.id, copy]));
 	return groups(
@@ -51,12 +53,14 @@ export async function looseCards(
 				quantity: copy.free,
 				rank: copy.rank
 			}));
-			return dealSets(loose, placed, setsOf(releaseId).sets).map(({ copyId, quantity, set }) => {
-				const copy = copyOf.get(copyId);
-				if (!copy) throw new RangeError(`looseCards: no copy ${copyId}`);
-				const { sectionKey: section, parallelKey: parallel } = copy;
-				return { copy, quantity, run: runForUse(use, { release, section, parallel, set }), year };
-			});
+			return dealSets(loose, placedIn(use), setsOf(releaseId).sets).map(
+				({ copyId, quantity, set }) => {
+					const copy = copyOf.get(copyId);
+					if (!copy) throw new RangeError(`looseCards: no copy ${copyId}`);
+					const { sectionKey: section, parallelKey: parallel } = copy;
+					return { copy, quantity, run: runForUse(use, { release, section, parallel, set }), year };
+				}
+			);
 		})
 	);
 }
@@ -79,25 +83,38 @@ async function readHeads(db: Reader, ids: readonly number[]) {
 	};
 }
 
-/** How many of each version have a place already, in boxes or pockets. */
+/**
+ * How many of each version stand in boxes of a use; of sets also what lies in binders. What is kept apart
+ * from sets fills none of them on the shelf.
+ */
 async function placedVersions(
 	db: Reader,
 	releaseIds: readonly number[]
-): Promise<ReadonlyMap<string, number>> {
-	const rows: (Version & { readonly placed: number })[] = [];
+): Promise<(use: BoxUse) => ReadonlyMap<string, number>> {
+	type Placed = Version & { readonly use: BoxUse; readonly placed: number };
+	const rows: Placed[] = [];
 	for (const ids of chunks(releaseIds, 500)) {
 		const placed = (from: string) => sql`
 			select c.release_id as "releaseId", c.card_key as "cardKey", c.parallel_key as "parallelKey",
 				c.variant_key as "variantKey", ${sql.raw(from)}
-				where ${inArray(sql`c.release_id`, [...ids])} group by 1, 2, 3, 4`;
+				where ${inArray(sql`c.release_id`, [...ids])} group by 1, 2, 3, 4, 5`;
 		rows.push(
-			...(await db.all<Version & { readonly placed: number }>(
-				placed('sum(b.quantity) as placed from copies c join box_cards b on b.copy_id = c.id')
+			...(await db.all<Placed>(
+				placed(`x.use as use, sum(b.quantity) as placed from copies c
+					join box_cards b on b.copy_id = c.id join dividers d on d.id = b.divider_id
+					join boxes x on x.id = d.box_id`)
 			)),
-			...(await db.all<Version & { readonly placed: number }>(
-				placed('count(*) as placed from copies c join binder_pockets p on p.copy_id = c.id')
+			...(await db.all<Placed>(
+				placed(`'sets' as use, count(*) as placed from copies c
+					join binder_pockets p on p.copy_id = c.id`)
 			))
 		);
 	}
-	return rollup(rows, (same) => same.reduce((sum, { placed }) => sum + placed, 0), versionOf);
+	const byUse = rollup(
+		rows,
+		(same) => same.reduce((sum, { placed }) => sum + placed, 0),
+		({ use }) => use,
+		versionOf
+	);
+	return (use) => byUse.get(use) ?? new Map<string, number>();
 }
