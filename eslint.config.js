@@ -40,6 +40,18 @@ export default ts.config(
 		}
 	},
 	{
+		// Pages and layouts get the types of their arguments from Svelte, which `svelte-check` sees.
+		files: ['src/**/*.ts'],
+		ignores: ['**/*.test.ts', '**/*.svelte.ts', 'src/routes/**/+{page,layout}*.ts'],
+		extends: [ts.configs.strictTypeChecked],
+		languageOptions: { parserOptions: { projectService: true } },
+		rules: {
+			'@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+			// Functions that note a problem and give undefined back end a reading in one line.
+			'@typescript-eslint/no-confusing-void-expression': 'off'
+		}
+	},
+	{
 		files: ['**/*.svelte', '**/*.svelte.ts'],
 		// Maps here are derived anew and never changed in place, so they need no reactive twin.
 		rules: { 'svelte/prefer-svelte-reactivity': 'off' },

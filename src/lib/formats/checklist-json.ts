@@ -17,6 +17,9 @@ import { checkAgainst } from '../schemas/validator.ts';
 import { linesOf } from './lines.ts';
 import { markupNotes } from './markup-notes.ts';
 
+/** What is said of a text in which there is nothing: a value is expected. */
+const EMPTY: Omit<ParseError, 'error'> & Partial<ParseError> = { offset: 0, length: 0 };
+
 /**
  * Reads a checklist file (docs/formats.md). Syntax, shape and sense are checked in this order;
  * all problems of one stage come at once, each with its line and field.
@@ -32,13 +35,11 @@ export function readChecklistJson(text: string): Outcome<Release> {
 	const root = parseTree(text, errors, { disallowComments: true, allowTrailingComma: false });
 	if (!root || errors.length > 0) {
 		return bad(
-			(errors.length > 0 ? errors.slice(0, 20) : [{ error: 4, offset: 0, length: 0 }]).map(
-				(error) => ({
-					...lines.at(error.offset),
-					message: `this is no JSON: ${spell(printParseErrorCode(error.error))}`,
-					remedy: 'Check the brackets, commas and quotation marks here.'
-				})
-			)
+			(errors.length > 0 ? errors.slice(0, 20) : [EMPTY]).map((error) => ({
+				...lines.at(error.offset),
+				message: `this is no JSON: ${spell(error.error === undefined ? 'ValueExpected' : printParseErrorCode(error.error))}`,
+				remedy: 'Check the brackets, commas and quotation marks here.'
+			}))
 		);
 	}
 	const document: unknown = valueOf(root);

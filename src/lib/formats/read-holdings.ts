@@ -105,7 +105,7 @@ function fieldsOf(
 	notes: Problem[]
 ): HoldingFields {
 	const strange: string[] = [];
-	const misread = (field: HoldingColumn) => {
+	const misread = (field: HoldingColumn): undefined => {
 		strange.push(`${field}: ${cell(field)}`);
 		const remedy = 'It is kept in the note.';
 		notes.push({ line, field, message: `"${cell(field)}" is not understood`, remedy });

@@ -58,7 +58,7 @@ export function sectionsOfRows(rows: readonly CsvRow[]) {
 		parallels: parallelsOf(list, problems),
 		problems,
 		/** The line of a JSON Pointer into these sections; undefined for other places. */
-		lineOf(pointer: string): number | undefined {
+		lineOf: (pointer: string): number | undefined => {
 			const match = /^\/sections\/(\d+)(?:\/cards\/(\d+))?/.exec(pointer);
 			return match ? lines[Number(match[1])]?.[Number(match[2] ?? 0)] : undefined;
 		}

@@ -88,7 +88,10 @@ function tooWide(bytes: Uint8Array): string | null {
 		let columns = 0;
 		for (const [, letters = '', digits = ''] of text.matchAll(/\br="([A-Z]{0,4})(\d{1,9})"/g)) {
 			rows = Math.max(rows, Number(digits));
-			const column = [...letters].reduce((sum, letter) => 26 * sum + letter.charCodeAt(0) - 64, 0);
+			const column = Array.from(letters).reduce(
+				(sum, letter) => 26 * sum + letter.charCodeAt(0) - 64,
+				0
+			);
 			columns = Math.max(columns, column);
 		}
 		if (rows > MOST.rows) return `a sheet reaches to row ${rows}; at most ${MOST.rows} are read`;
@@ -103,8 +106,10 @@ function tooWide(bytes: Uint8Array): string | null {
 }
 
 function cellText(value: unknown): string {
-	if (value === null || value === undefined) return '';
-	return value instanceof Object && 'toISOString' in value
-		? (value as { toISOString: () => string }).toISOString().slice(0, 10)
-		: String(value as string | number | boolean);
+	if (typeof value === 'object' && value !== null && 'toISOString' in value) {
+		return (value as { toISOString: () => string }).toISOString().slice(0, 10);
+	}
+	return typeof value === 'string' || typeof value === 'number' || typeof value === 'boolean'
+		? String(value)
+		: '';
 }

@@ -1,7 +1,10 @@
 import { Ajv2020, type ErrorObject, type ValidateFunction } from 'ajv/dist/2020.js';
-import addFormats from 'ajv-formats';
+import formats from 'ajv-formats';
 import type { TSchema } from 'typebox';
 import type { Problem } from '../core/problem.ts';
+
+/** Its types name a default where Node sees the function itself. */
+const addFormats = formats.default as (ajv: Ajv2020) => void;
 
 /** Stops at the first problem, so that any document is judged in the time it takes to walk over it. */
 const first = makeAjv(false);
@@ -29,7 +32,7 @@ export function checkAgainst(schema: TSchema, document: unknown): readonly Probl
 
 function makeAjv(allErrors: boolean) {
 	const ajv = new Ajv2020({ strict: true, allErrors, allowUnionTypes: true, verbose: true });
-	addFormats.default(ajv);
+	addFormats(ajv);
 	// Ajv compares every two entries; of 30,000 that takes a minute.
 	ajv.removeKeyword('uniqueItems');
 	ajv.addKeyword({

@@ -22,7 +22,10 @@ export function createFormKeys() {
 				() =>
 					new Promise<void>((resolve) => {
 						const found = button();
-						if (!found) return resolve();
+						if (!found) {
+							resolve();
+							return;
+						}
 						done = resolve;
 						found.click();
 					})

@@ -1,3 +1,4 @@
+import { textOf } from '$lib/server/form-fields';
 import { fail, redirect } from '@sveltejs/kit';
 import { match as isId } from '../../params/id';
 import { makeBinder } from '$lib/server/binders/change-binder';
@@ -24,8 +25,8 @@ export const actions = {
 	default: async ({ request }) => {
 		const form = await request.formData();
 		const id = await makeBinder(await theCollection(), {
-			goalId: isId(String(form.get('goal'))) ? Number(form.get('goal')) : 0,
-			name: String(form.get('name') ?? '').slice(0, 200)
+			goalId: isId(textOf(form, 'goal')) ? Number(form.get('goal')) : 0,
+			name: textOf(form, 'name').slice(0, 200)
 		});
 		if (id === null) return fail(400, { problems: [{ message: 'choose a goal for the binder' }] });
 		redirect(303, `/binders/${id}`);

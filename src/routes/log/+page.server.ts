@@ -1,3 +1,4 @@
+import { textOf } from '$lib/server/form-fields';
 import { countIncoming, countOwned, readCopies } from '$lib/server/copies/read-copies';
 import { fail } from '@sveltejs/kit';
 import { listSynonyms } from '$lib/server/copies/synonyms';
@@ -28,7 +29,7 @@ export const actions = {
 	pile: async ({ request }) => {
 		const form = await request.formData();
 		const tray = TRAYS.find((known) => known === form.get('tray')) ?? 'to log';
-		const name = String(form.get('name') ?? '').slice(0, 200);
+		const name = textOf(form, 'name').slice(0, 200);
 		const outcome = await addPile(await theCollection(), tray, name, Number(form.get('cards')));
 		return outcome.ok ? { problems: [] } : fail(400, { problems: outcome.problems });
 	},

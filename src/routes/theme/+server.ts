@@ -1,3 +1,4 @@
+import { textOf } from '$lib/server/form-fields';
 import { redirect, type RequestHandler } from '@sveltejs/kit';
 import { ownPath } from '$lib/server/own-path';
 import { THEMES } from '$lib/server/theme';
@@ -12,5 +13,5 @@ export const POST: RequestHandler = async ({ request, cookies, url }) => {
 			maxAge: 31_536_000,
 			secure: url.protocol === 'https:'
 		});
-	redirect(303, ownPath(String(form.get('back') ?? '/'), url));
+	redirect(303, ownPath(textOf(form, 'back') || '/', url));
 };

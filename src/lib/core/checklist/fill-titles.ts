@@ -124,14 +124,17 @@ function commonSeparator(lines: readonly string[]): string | null {
 
 /** Splits at a separator; a comma inside quotation marks does not count. */
 function splitCells(line: string, separator: string): string[] {
-	const cells = [''];
+	const cells: string[] = [];
+	let cell = '';
 	let isQuoted = false;
 	for (const char of line) {
 		if (char === '"') isQuoted = !isQuoted;
-		else if (char === separator && !isQuoted) cells.push('');
-		else cells[cells.length - 1] += char;
+		else if (char === separator && !isQuoted) {
+			cells.push(cell);
+			cell = '';
+		} else cell += char;
 	}
-	return cells.map((cell) => cell.trim());
+	return [...cells, cell].map((text) => text.trim());
 }
 
 /** "12 Name – Group", "Name – Group 12" is not meant: the number stands first. */

@@ -3,16 +3,19 @@
  * "\\" for a backslash. `parseListCell(formatListCell(x))` gives x back for trimmed, non-empty entries.
  */
 export function parseListCell(cell: string): readonly string[] {
-	const entries: string[] = [''];
+	const entries: string[] = [];
+	let entry = '';
 	for (let at = 0; at < cell.length; at++) {
 		const char = cell[at] ?? '';
-		if (char === ';') entries.push('');
-		else {
+		if (char === ';') {
+			entries.push(entry);
+			entry = '';
+		} else {
 			const escaped = char === '\\' && /[;\\]/.test(cell[at + 1] ?? '');
-			entries[entries.length - 1] += escaped ? (cell[++at] ?? '') : char;
+			entry += escaped ? (cell[++at] ?? '') : char;
 		}
 	}
-	return entries.map((entry) => entry.trim()).filter(Boolean);
+	return [...entries, entry].map((text) => text.trim()).filter(Boolean);
 }
 
 export function formatListCell(entries: readonly string[]): string {

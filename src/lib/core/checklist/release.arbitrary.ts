@@ -4,7 +4,11 @@ import { VARIANT_KIND_NAMES } from './variant.ts';
 
 /** One line of printable text, as people would type it, with quotes, commas and semicolons in it. */
 export const textLine = fc
-	.string({ unit: fc.constantFrom(...'abcXYZ 0129,;"\'\\|/&<>é–ßü'), minLength: 1, maxLength: 20 })
+	.string({
+		unit: fc.constantFrom(...Array.from('abcXYZ 0129,;"\'\\|/&<>é–ßü')),
+		minLength: 1,
+		maxLength: 20
+	})
 	.map((text) => text.trim())
 	.filter((text) => text !== '' && !text.startsWith('\ufeff'));
 
@@ -65,7 +69,7 @@ export const releaseDraft: fc.Arbitrary<ReleaseDraft> = fc
 				name: parallel,
 				runs: sections.flatMap(({ key = '' }, s) => {
 					const run = s === 0 ? (runs[p] ?? 10) : (runs[3 * s + p] ?? null);
-					return run === null || run === undefined ? [] : [{ sections: [key], printRun: run }];
+					return run === null ? [] : [{ sections: [key], printRun: run }];
 				})
 			}))
 		};

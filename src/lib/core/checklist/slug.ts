@@ -25,7 +25,7 @@ export function plainName(name: string): string {
  * gives "x".
  */
 export function slug(name: string): string {
-	const key = [...plainName(name)].slice(0, LONGEST).join('');
+	const key = Array.from(plainName(name)).slice(0, LONGEST).join('');
 	return /^[\p{L}\p{N}]/u.test(key) ? key.replace(/[-.]+$/, '') : 'x';
 }
 

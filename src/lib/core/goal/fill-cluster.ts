@@ -122,8 +122,8 @@ export function fillCluster(
 			const slotMembers = slotClasses[demand]?.members ?? [];
 			const copyMembers = copyClasses[supply]?.members ?? [];
 			for (let units = flow[f] ?? 0; units > 0;) {
-				const slot = slotMembers[nextSlot[demand] ?? 0] as number;
-				const copy = copyMembers[nextCopy[supply] ?? 0] as number;
+				const slot = slotMembers[nextSlot[demand] ?? 0];
+				const copy = copyMembers[nextCopy[supply] ?? 0];
 				if (slot === undefined || copy === undefined) {
 					throw new RangeError('fillCluster: units without a slot or a copy');
 				}

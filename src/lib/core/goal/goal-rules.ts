@@ -130,7 +130,9 @@ export type GoalChoice = {
 
 /** Decides what a choice leaves open by its preset. */
 export function resolveRules({ preset, parallel, ...own }: GoalChoice): GoalRules {
-	const given = Object.fromEntries(Object.entries(own).filter(([, value]) => value !== undefined));
+	const given = Object.fromEntries(
+		Object.entries<unknown>(own).filter(([, value]) => value !== undefined)
+	);
 	return {
 		kinds: [...SECTION_KINDS],
 		sectionsIn: [],

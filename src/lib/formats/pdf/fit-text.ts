@@ -77,7 +77,7 @@ export function widthOfText(sheet: Sheet, text: string, size: number, weight?: W
 /** A line that ends in an ellipsis where it does not fit, or where more would follow. */
 function shorten(line: string, goesOn: boolean, fits: (text: string) => boolean): string {
 	if (!goesOn && fits(line)) return line;
-	const letters = [...line];
+	const letters = Array.from(line);
 	while (letters.length > 0 && !fits(`${letters.join('').trimEnd()}…`)) letters.pop();
 	return `${letters.join('').trimEnd()}…`;
 }

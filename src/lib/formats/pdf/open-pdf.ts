@@ -47,7 +47,7 @@ export async function drawPdf(
 		info: { Title: info.title, Creator: 'Jade Binder', CreationDate: info.madeAt }
 	});
 	for (const font of [...fonts.regular, ...fonts.bold]) {
-		doc.registerFont(font.name, font.bytes as unknown as PDFKit.Mixins.PDFFontSource);
+		doc.registerFont(font.name, font.bytes);
 	}
 	const parts: Uint8Array[] = [];
 	doc.on('data', (part: Uint8Array) => parts.push(part));

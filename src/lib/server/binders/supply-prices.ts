@@ -1,3 +1,4 @@
+import { textOf } from '../form-fields.ts';
 import { eq } from 'drizzle-orm';
 import type { SupplyPrice } from '../../core/binder/supplies.ts';
 import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
@@ -34,11 +35,10 @@ export function setPrices(collection: Collection, changes: readonly PriceChange[
 
 /** Prices out of a form: `key`, `price` and `packOf` line by line, and one `currency`. All problems at once. */
 export function readPriceForm(form: FormData): Outcome<readonly PriceChange[]> {
-	const texts = (field: string) => form.getAll(field).map((value) => String(value).trim());
+	const texts = (field: string) =>
+		form.getAll(field).map((value) => (typeof value === 'string' ? value.trim() : ''));
 	const [keys, prices, packs] = [texts('key'), texts('price'), texts('packOf')];
-	const currency = String(form.get('currency') ?? '')
-		.trim()
-		.toUpperCase();
+	const currency = textOf(form, 'currency').toUpperCase();
 	const problems: Problem[] = [];
 	if (!/^[A-Z]{3}$/.test(currency)) {
 		problems.push({

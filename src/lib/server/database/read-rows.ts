@@ -1,4 +1,4 @@
-import { getTableColumns, sql, type SQL } from 'drizzle-orm';
+import { getTableColumns, sql, type Column, type SQL } from 'drizzle-orm';
 import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
 import type { Reader } from './open.ts';
 
@@ -12,7 +12,7 @@ export async function readRows<Table extends SQLiteTable>(
 	where: SQL,
 	orderBy: SQL
 ): Promise<readonly Table['$inferSelect'][]> {
-	const columns = Object.entries(getTableColumns(table));
+	const columns = Object.entries<Column>(getTableColumns(table));
 	const list = sql.join(
 		columns.map(([, column]) => sql`${column}`),
 		sql`, `
@@ -25,7 +25,7 @@ export async function readRows<Table extends SQLiteTable>(
 		name,
 		// Texts and numbers come as they are.
 		read: ['json', 'boolean'].includes(column.dataType)
-			? (value: unknown) => column.mapFromDriverValue(value)
+			? (value: unknown): unknown => column.mapFromDriverValue(value)
 			: null
 	}));
 	return rows.map((values) => {
@@ -36,5 +36,5 @@ export async function readRows<Table extends SQLiteTable>(
 			row[name] = read === null || value === null ? value : read(value);
 		}
 		return row;
-	}) as readonly Table['$inferSelect'][];
+	});
 }

@@ -52,8 +52,9 @@ function inTransaction(collection: Collection, tx: Transaction) {
 	let changes: RowChange[] = [];
 	const upkeep: Upkeep = {
 		...collection.upkeep,
-		refresh: async (_tx, more) => {
+		refresh: (_tx, more) => {
 			changes.push(...more);
+			return Promise.resolve();
 		}
 	};
 	const inside: Collection = {
@@ -65,7 +66,7 @@ function inTransaction(collection: Collection, tx: Transaction) {
 	};
 	return {
 		inside,
-		async settle(now: string) {
+		settle: async (now: string) => {
 			await collection.upkeep.refresh(tx, changes, now);
 			changes = [];
 		}

@@ -113,8 +113,8 @@ function textOf(row: HoldingRow | undefined): Readonly<Record<string, string>> {
 		...names,
 		attributes: attributes.join('; '),
 		...Object.fromEntries(
-			Object.entries(fields).flatMap(([name, value]) =>
-				value === undefined ? [] : [[name, String(value)]]
+			Object.entries<unknown>(fields).flatMap(([name, value]) =>
+				['string', 'number', 'boolean'].includes(typeof value) ? [[name, String(value)]] : []
 			)
 		)
 	};

@@ -93,10 +93,7 @@ export async function turn(
 	const there = new Set(from.map(({ id }) => id));
 	for (const row of to.filter(({ id }) => there.has(id))) {
 		const { id, ...values } = row;
-		await tx
-			.update(target)
-			.set(values as never)
-			.where(eq(target.id, id));
+		await tx.update(target).set(values).where(eq(target.id, id));
 	}
 	const fresh = to.filter(({ id }) => !there.has(id));
 	for (const some of chunks(fresh, 500)) await insertRows(tx, target, some);

@@ -36,7 +36,7 @@ export function addKind(
 			]);
 		}
 		const key = freeKey(`own-${slug(name)}`, new Set(known.map((one) => one.key)));
-		await record.insert(ownKinds, [{ sort, key, kind: { ...kind, name, key } as Kind }]);
+		await record.insert(ownKinds, [{ sort, key, kind: { ...kind, name, key } }]);
 		return { value: good({ key }), label: `Add ${sort} kind ${name}` };
 	});
 }

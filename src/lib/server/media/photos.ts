@@ -35,9 +35,9 @@ export async function preparePhoto(bytes: Uint8Array): Promise<Outcome<Picture>>
 	}
 	try {
 		const source = sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
-		const { format = '' } = await source.metadata();
+		const { format } = await source.metadata();
 		if (!KINDS.includes(format)) {
-			return refuse(`this is ${format || 'no picture'}`, 'Photos may be JPEG, PNG or WebP.');
+			return refuse(`this is ${format}`, 'Photos may be JPEG, PNG or WebP.');
 		}
 		const upright = source.rotate();
 		const fitted = (side: number) =>

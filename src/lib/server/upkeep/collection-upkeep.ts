@@ -3,8 +3,9 @@ import { isAcrossReleases, resolveRules } from '../../core/goal/goal-rules.ts';
 import { refreshEditionCards } from '../checklists/refresh-edition-cards.ts';
 import { chunks } from '../database/chunks.ts';
 import type { Transaction } from '../database/open.ts';
+import type { binderPockets } from '../database/tables/index.ts';
 import { copies, goals } from '../database/tables/index.ts';
-import type { JournalledName, RowChange } from '../database/tables/journalled.ts';
+import type { JournalledName, Row, RowChange } from '../database/tables/journalled.ts';
 import type { Upkeep } from '../database/upkeep.ts';
 import { releasesOf, type GoalPlace } from '../goals/goal-scope.ts';
 import { refreshProgress } from '../goals/refresh-progress.ts';
@@ -14,14 +15,14 @@ import { trimBoxCards } from '../places/trim-box-cards.ts';
 export const COLLECTION_UPKEEP: Upkeep = {
 	async complete(tx, record, changes) {
 		const releases = [
-			...rowsOf<{ releaseId: number }>(changes, ['copies']).map(({ releaseId }) => releaseId),
+			...releaseIdsOf(rowsOf(changes, ['copies'])),
 			...(await releasesOfPockets(tx, changes))
 		];
 		await trimBoxCards(record, tx, [...new Set(releases)]);
 	},
 	async refresh(tx, changes, now) {
-		const listed = rowsOf<{ releaseId: number }>(changes, ['sections', 'cards']);
-		await refreshEditionCards(tx, [...new Set(listed.map(({ releaseId }) => releaseId))]);
+		const listed = releaseIdsOf(rowsOf(changes, ['sections', 'cards']));
+		await refreshEditionCards(tx, [...new Set(listed)]);
 		await refreshProgress(tx, await touchedReleases(tx, changes), now);
 	}
 };
@@ -36,10 +37,10 @@ async function touchedReleases(
 ): Promise<readonly number[]> {
 	const touched = new Set([
 		...rowsOf(changes, ['releases']).map(({ id }) => id),
-		...rowsOf<{ releaseId: number }>(changes, OF_A_RELEASE).map(({ releaseId }) => releaseId),
+		...releaseIdsOf(rowsOf(changes, OF_A_RELEASE)),
 		...(await releasesOfPockets(tx, changes))
 	]);
-	const moved: GoalPlace[] = [...rowsOf<GoalPlace>(changes, ['goals'])];
+	const moved = rowsOf(changes, ['goals']) as unknown as GoalPlace[];
 	// A release that comes or goes moves the goals that go over it and others.
 	const isOther = ({ before, after }: RowChange) => before.length !== after.length;
 	if (changes.some((change) => change.table === 'releases' && isOther(change))) {
@@ -58,8 +59,8 @@ async function releasesOfPockets(
 	tx: Transaction,
 	changes: readonly RowChange[]
 ): Promise<readonly number[]> {
-	const rows = rowsOf<{ copyId: number | null }>(changes, ['binder_pockets']);
-	const ids = [...new Set(rows.flatMap(({ copyId }) => copyId ?? []))];
+	const rows = rowsOf(changes, ['binder_pockets']) as unknown as readonly BinderPocket[];
+	const ids = [...new Set(rows.map(({ copyId }) => copyId))];
 	const found = new Set<number>();
 	for (const some of chunks(ids, 500)) {
 		const releases = await tx
@@ -71,11 +72,14 @@ async function releasesOfPockets(
 	return [...found];
 }
 
+type BinderPocket = typeof binderPockets.$inferSelect;
+
+const releaseIdsOf = (rows: readonly Row[]): readonly number[] =>
+	rows.flatMap(({ releaseId }) => (typeof releaseId === 'number' ? [releaseId] : []));
+
 /** Rows of some tables, as they were and as they became. */
-function rowsOf<Columns>(changes: readonly RowChange[], tables: readonly JournalledName[]) {
+function rowsOf(changes: readonly RowChange[], tables: readonly JournalledName[]): readonly Row[] {
 	return changes
 		.filter(({ table }) => tables.includes(table))
-		.flatMap(({ before, after }) => [...before, ...after]) as unknown as readonly (Columns & {
-		readonly id: number;
-	})[];
+		.flatMap(({ before, after }) => [...before, ...after]);
 }

@@ -58,7 +58,7 @@ export async function runTask<Name extends TaskName>(
 	} catch (error) {
 		if (limit.aborted) throw new TooMuch('time', { cause: error });
 		if (signal?.aborted) throw new TooMuch('gone', { cause: error });
-		const { code, message = '' } = error as NodeJS.ErrnoException;
+		const { code, message } = error as NodeJS.ErrnoException;
 		if (code === 'ERR_WORKER_OUT_OF_MEMORY') throw new TooMuch('memory', { cause: error });
 		if (/queue is at limit/i.test(message)) throw new TooMuch('busy', { cause: error });
 		throw error;

@@ -72,12 +72,14 @@ async function settled() {
 }
 
 function play(input: HeldInput) {
-	if (input.type === 'keydown') return press(input);
-	if (!input.target.isConnected) return;
-	if (input.type === 'click') return input.target.click();
-	if (input.type === 'submit') {
-		return input.target instanceof HTMLFormElement && input.target.requestSubmit();
-	}
+	if (input.type === 'keydown') press(input);
+	else if (!input.target.isConnected) return;
+	else if (input.type === 'click') input.target.click();
+	else if (input.type === 'submit') (input.target as HTMLFormElement).requestSubmit();
+	else fill(input);
+}
+
+function fill(input: HeldInput & { type: 'input' | 'change' }) {
 	const field = input.target as HTMLInputElement;
 	if (input.checked !== undefined) field.checked = input.checked;
 	if (field.type !== 'file') field.value = input.value;

@@ -1,3 +1,4 @@
+import { textOf } from '$lib/server/form-fields';
 import { error, fail, redirect } from '@sveltejs/kit';
 import { changeBinder, removeBinder, swapPockets } from '$lib/server/binders/change-binder';
 import { swapLying } from '$lib/server/binders/move-cards';
@@ -9,7 +10,7 @@ export const actions = {
 		const form = await request.formData();
 		const layout = readLayoutForm(form);
 		if (!layout.ok) return fail(400, { problems: layout.problems });
-		const name = form.has('name') ? { name: String(form.get('name')).slice(0, 200) } : {};
+		const name = form.has('name') ? { name: textOf(form, 'name').slice(0, 200) } : {};
 		const done = await changeBinder(await theCollection(), Number(params.binder), {
 			...name,
 			layout: layout.value
@@ -18,7 +19,7 @@ export const actions = {
 	},
 	swap: async ({ params, request }) => {
 		const form = await request.formData();
-		const [one, other] = ['one', 'other'].map((field) => readPocket(String(form.get(field) ?? '')));
+		const [one, other] = ['one', 'other'].map((field) => readPocket(textOf(form, field)));
 		const done =
 			one && other
 				? await swapPockets(await theCollection(), Number(params.binder), one, other)
@@ -28,7 +29,7 @@ export const actions = {
 	},
 	correct: async ({ params, request }) => {
 		const form = await request.formData();
-		const [one = '', other = ''] = ['one', 'other'].map((field) => String(form.get(field) ?? ''));
+		const [one = '', other = ''] = ['one', 'other'].map((field) => textOf(form, field));
 		const done = await swapLying(await theCollection(), Number(params.binder), one, other);
 		return done.ok ? { done: true } : fail(400, { problems: done.problems });
 	},

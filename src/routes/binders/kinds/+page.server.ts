@@ -5,7 +5,7 @@ import { checkAgainst } from '$lib/schemas/validator';
 import { addKind, removeKind, type NewKind } from '$lib/server/kinds/own-kinds';
 import { readOwnKinds } from '$lib/server/binders/read-binder';
 import { theCollection } from '$lib/server/collection';
-import { formFields } from '$lib/server/form-fields';
+import { formFields, textOf } from '$lib/server/form-fields';
 
 export const load = async ({ depends }) => {
 	depends('jade:copies');
@@ -48,7 +48,7 @@ export const actions = {
 	remove: async ({ request }) => {
 		const form = await request.formData();
 		const sort = form.get('sort') === 'binder' ? 'binder' : 'page';
-		const done = await removeKind(await theCollection(), sort, String(form.get('key') ?? ''));
+		const done = await removeKind(await theCollection(), sort, textOf(form, 'key'));
 		return done.ok ? { sort } : fail(400, { sort, problems: done.problems });
 	}
 };

@@ -1,3 +1,4 @@
+import { textOf } from '$lib/server/form-fields';
 import { fail } from '@sveltejs/kit';
 import { readStorageChoice } from '$lib/server/storage/plan/read-storage-options';
 import { standAsPlanned } from '$lib/server/storage/plan/stand-as-planned';
@@ -23,8 +24,8 @@ export const actions = {
 	},
 	theme: async ({ request }) => {
 		const form = await request.formData();
-		const theme = String(form.get('theme') ?? '');
-		const done = await setTheme(await theCollection(), String(form.get('release') ?? ''), theme);
+		const theme = textOf(form, 'theme');
+		const done = await setTheme(await theCollection(), textOf(form, 'release'), theme);
 		return done.ok ? { themed: true } : fail(400, { problems: done.problems });
 	}
 };

@@ -1,3 +1,4 @@
+import { textOf } from '$lib/server/form-fields';
 import { fail } from '@sveltejs/kit';
 import { tuneTimes } from '$lib/core/storage/sorting/tune-times';
 import { cardNumberOrder } from '$lib/core/checklist/compare-card-numbers';
@@ -49,7 +50,7 @@ export const actions = {
 		const form = await request.formData();
 		let slip: unknown;
 		try {
-			slip = JSON.parse(String(form.get('slip') ?? 'null'));
+			slip = JSON.parse(textOf(form, 'slip') || 'null');
 		} catch {
 			return fail(400, { problems: [{ message: 'the slip is no JSON' }] });
 		}

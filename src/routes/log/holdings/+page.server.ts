@@ -1,3 +1,4 @@
+import { rawTextOf } from '$lib/server/form-fields';
 import { fail } from '@sveltejs/kit';
 import { match as isId } from '../../../params/id';
 import { HOLDING_COLUMNS } from '$lib/formats/holdings-columns';
@@ -22,7 +23,7 @@ export const load = async ({ depends }) => {
 /** The list a form brings, with what was chosen for its columns and sets. */
 async function readForm(request: Request) {
 	const form = await request.formData();
-	const given = (name: string) => String(form.get(name) ?? '');
+	const given = (name: string) => rawTextOf(form, name);
 	const file = form.get('file');
 	const isChosen = file instanceof File && file.size > 0;
 	const bytes = isChosen
@@ -71,12 +72,12 @@ export const actions = {
 	},
 	settle: async ({ request }) => {
 		const form = await request.formData();
-		const id = String(form.get('row') ?? '');
+		const id = rawTextOf(form, 'row');
 		const outcome = await settleRow(
 			await theCollection(),
 			isId(id) ? Number(id) : 0,
-			String(form.get('release') ?? ''),
-			String(form.get('line') ?? '').slice(0, 200)
+			rawTextOf(form, 'release'),
+			rawTextOf(form, 'line').slice(0, 200)
 		);
 		return outcome.ok
 			? { settled: Number(id), problems: [] }

@@ -1,3 +1,4 @@
+import { rawTextOf } from '$lib/server/form-fields';
 import { error, fail, redirect } from '@sveltejs/kit';
 import { applyMend } from '$lib/core/checklist/doctor/apply-mend';
 import { fillTitles, readTitles } from '$lib/core/checklist/fill-titles';
@@ -53,8 +54,8 @@ export const actions = {
 	/** Fills in titles from a pasted list; lines that name no card keep all of it out. */
 	titles: async ({ params, request }) => {
 		const form = await request.formData();
-		const { lines, problems } = readTitles(String(form.get('text') ?? '').slice(0, 5_000_000));
-		const numbering = String(form.get('numbering') ?? '');
+		const { lines, problems } = readTitles(rawTextOf(form, 'text').slice(0, 5_000_000));
+		const numbering = rawTextOf(form, 'numbering');
 		const outcome = await saveRelease(
 			await theCollection(),
 			params.release,

@@ -1,3 +1,4 @@
+import { rawTextOf } from '$lib/server/form-fields';
 import { fail, redirect } from '@sveltejs/kit';
 import { expand } from '$lib/core/checklist/expand';
 import { foldCards } from '$lib/core/checklist/fold-runs';
@@ -20,7 +21,7 @@ import { findOrphans } from '$lib/server/checklists/save-release';
 /** The checklist a form brings: the file that was chosen, or else the text that was pasted. */
 async function readForm(request: Request) {
 	const form = await request.formData();
-	const given = (name: string) => String(form.get(name) ?? '');
+	const given = (name: string) => rawTextOf(form, name);
 	const file = form.get('file');
 	const isChosen = file instanceof File && (file.size > 0 || file.name !== '');
 	const bytes = isChosen

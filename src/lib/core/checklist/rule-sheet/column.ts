@@ -13,7 +13,7 @@ export interface SheetNames {
 	readonly parallels: readonly NamedKey[];
 	readonly packTypes: readonly NamedKey[];
 	/** Whether a card of the release is called so. */
-	isCard(name: string): boolean;
+	readonly isCard: (name: string) => boolean;
 }
 
 /** The lists among them. */

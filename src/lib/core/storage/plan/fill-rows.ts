@@ -115,7 +115,7 @@ function next(front: Front, um: number, most: number, rowUm: number, rowsABox: n
 	for (;;) {
 		const way =
 			begins[0] <= begins[1] ? (begins[0] <= begins[2] ? 0 : 2) : begins[1] <= begins[2] ? 1 : 2;
-		const begin = begins[way] as number;
+		const begin = begins[way];
 		if (begin === Infinity) return kept;
 		const before = place[way] as number;
 		const first = Math.floor((begin + OFF) / rowUm);

@@ -64,7 +64,7 @@ export interface RowChange {
 }
 
 export function nameOf(table: JournalledTable): JournalledName {
-	const name = getTableName(table) as JournalledName;
+	const name = getTableName<JournalledTable>(table);
 	if (!(name in JOURNALLED)) throw new RangeError(`nameOf: table "${name}" is not journalled`);
 	return name;
 }

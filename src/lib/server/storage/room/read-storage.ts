@@ -87,8 +87,8 @@ export async function readBoxes(
 			row: dividers.row,
 			dividers: countDistinct(dividers.id),
 			cards: sum(boxCards.quantity).mapWith(Number),
-			um: sql<number>`sum(${boxCards.quantity} * ${boxCards.um})`,
-			mg: sql<number>`sum(${boxCards.quantity} * ${boxCards.mg})`
+			um: sql<number>`coalesce(sum(${boxCards.quantity} * ${boxCards.um}), 0)`,
+			mg: sql<number>`coalesce(sum(${boxCards.quantity} * ${boxCards.mg}), 0)`
 		})
 		.from(dividers)
 		.leftJoin(boxCards, eq(boxCards.dividerId, dividers.id))
@@ -102,10 +102,10 @@ export async function readBoxes(
 		const last = Math.max(kind.rows, ...own.map(({ row }) => row));
 		const rows = Array.from({ length: last }, (_, i) => {
 			const there = own.find(({ row }) => row === i + 1);
-			const usedUm = there ? Math.round((there.um ?? 0) + dividersUm(kind, there.dividers)) : 0;
+			const usedUm = there ? Math.round(there.um + dividersUm(kind, there.dividers)) : 0;
 			return { row: i + 1, cards: there?.cards ?? 0, usedUm };
 		});
-		const cardsG = own.reduce((total, { mg }) => total + (mg ?? 0), 0) / 1000;
+		const cardsG = own.reduce((total, { mg }) => total + mg, 0) / 1000;
 		const { grams, caution } = boxWeight([], kind.tareG + cardsG);
 		return {
 			...box,

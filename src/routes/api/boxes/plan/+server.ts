@@ -17,8 +17,14 @@ export const GET: RequestHandler = async ({ url, request }) => {
 	const body = new ReadableStream<Uint8Array>({
 		async pull(controller) {
 			const step = await steps.next();
-			if (request.signal.aborted) return controller.close();
-			if (!step.done) return controller.enqueue(line(step.value));
+			if (request.signal.aborted) {
+				controller.close();
+				return;
+			}
+			if (!step.done) {
+				controller.enqueue(line(step.value));
+				return;
+			}
 			controller.enqueue(line({ view: await storageView(db, step.value) }));
 			controller.close();
 		}

@@ -1,3 +1,4 @@
+import { textOf } from '$lib/server/form-fields';
 import { error, fail } from '@sveltejs/kit';
 import { lieAsPlanned, takeSteps } from '$lib/server/binders/move-cards';
 import { moveSlip } from '$lib/server/binders/move-slip';
@@ -18,7 +19,7 @@ export const actions = {
 		if (!Number.isInteger(count) || count < 1) {
 			return fail(400, { problems: [{ message: 'say how many steps are done' }] });
 		}
-		const last = String(form.get('last') ?? '');
+		const last = textOf(form, 'last');
 		const done = await takeSteps(await theCollection(), Number(params.binder), count, last);
 		return done.ok ? { done: true } : fail(409, { problems: done.problems });
 	},
