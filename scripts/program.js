@@ -60,6 +60,31 @@ export function runInstalled(
 	return run(join(root, 'node_modules', '.bin', name), args, env);
 }
 
+/** The same beside others: what it says is printed when it has ended, with a line above it. */
+export function runAside(
+	/** @type {string} */ title,
+	/** @type {string} */ name,
+	/** @type {readonly string[]} */ args
+) {
+	/** @type {Buffer[]} */
+	const said = [];
+	const child = spawn(join(root, 'node_modules', '.bin', name), args, {
+		cwd: root,
+		shell: process.platform === 'win32'
+	});
+	child.stdout.on('data', (part) => said.push(part));
+	child.stderr.on('data', (part) => said.push(part));
+	return /** @type {Promise<boolean>} */ (
+		new Promise((done) => {
+			child.once('error', (error) => said.push(Buffer.from(error.message)));
+			child.once('close', (status) => {
+				console.log(`\n— ${title}\n${Buffer.concat(said).toString()}`);
+				done(status === 0);
+			});
+		})
+	);
+}
+
 /** Installs the packages that the lock file names, when they are not there or older than it. */
 export function install() {
 	const installed = changedAt(join(root, 'node_modules', '.package-lock.json'));
