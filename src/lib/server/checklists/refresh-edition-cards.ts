@@ -28,7 +28,9 @@ export async function refreshEditionCards(
 					? []
 					: section.cards
 							.filter(({ key }) => !listed.has(key))
-							.map(({ key, number, title }) => ({ releaseId, sectionId, key, number, title }));
+							.map(({ key, number, title, subjects, group = null }) => ({
+								...{ releaseId, sectionId, key, number, title, subjects, group }
+							}));
 			});
 			for (const some of chunks(rows, 500)) await tx.insert(editionCards).values(some);
 		}

@@ -1,5 +1,6 @@
 import { group } from 'd3-array';
-import { and, eq, inArray, sql, type SQL } from 'drizzle-orm';
+import { and, eq, inArray, type SQL } from 'drizzle-orm';
+import { chunks } from '../database/chunks.ts';
 import type { Reader } from '../database/open.ts';
 import {
 	binderPockets,
@@ -8,7 +9,8 @@ import {
 	boxes,
 	cards,
 	copies,
-	dividers
+	dividers,
+	editionCards
 } from '../database/tables/index.ts';
 
 /** Where a card is: a box with its row, or a binder. */
@@ -59,20 +61,30 @@ export async function placesOfCopies(
 	return new Map([...places].map(([id, all]) => [id, namedOnce(all)]));
 }
 
-/** The same for all copies of some cards, by the ids of the cards. */
+/** The same for all copies of some cards, by the ids of the cards; below 0 of those that editions repeat. */
 export async function placesOfCards(
 	db: Reader,
 	cardIds: readonly number[]
 ): Promise<ReadonlyMap<number, readonly CardPlace[]>> {
 	if (cardIds.length === 0) return new Map();
-	const of = await db
-		.select({ cardId: cards.id, copyId: copies.id })
-		.from(cards)
-		.innerJoin(copies, and(eq(copies.releaseId, cards.releaseId), eq(copies.cardKey, cards.key)))
-		.where(inArray(cards.id, [...cardIds]));
+	const of = [
+		...(await copiesOfCards(db, cards, cardIds)),
+		...(
+			await copiesOfCards(
+				db,
+				editionCards,
+				cardIds.map((id) => -id)
+			)
+		).map(({ cardId, copyId }) => ({ cardId: -cardId, copyId }))
+	];
+	const places = new Map<number, readonly (CardPlace & { readonly copyId: number })[]>();
 	// Copies of a card may be more than a statement takes parameters.
-	const ids = sql`select c.id from cards d join copies c on c.release_id = d.release_id and c.card_key = d.key where ${inArray(sql`d.id`, [...cardIds])}`;
-	const places = await placesOf(db, sql`${copies.id} in (${ids})`);
+	for (const ids of chunks(
+		of.map(({ copyId }) => copyId),
+		5000
+	)) {
+		for (const [id, own] of await placesOf(db, inArray(copies.id, [...ids]))) places.set(id, own);
+	}
 	const byCard = group(of, ({ cardId }) => cardId);
 	return new Map(
 		[...byCard].map(([id, own]) => [
@@ -80,6 +92,20 @@ export async function placesOfCards(
 			namedOnce(own.flatMap(({ copyId }) => places.get(copyId) ?? []))
 		])
 	);
+}
+
+async function copiesOfCards(
+	db: Reader,
+	table: typeof cards | typeof editionCards,
+	ids: readonly number[]
+): Promise<readonly { readonly cardId: number; readonly copyId: number }[]> {
+	const some = ids.filter((id) => id > 0);
+	if (some.length === 0) return [];
+	return db
+		.select({ cardId: table.id, copyId: copies.id })
+		.from(table)
+		.innerJoin(copies, and(eq(copies.releaseId, table.releaseId), eq(copies.cardKey, table.key)))
+		.where(inArray(table.id, some));
 }
 
 function namedOnce(places: readonly (CardPlace & { readonly copyId: number })[]): CardPlace[] {

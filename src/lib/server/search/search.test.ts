@@ -105,6 +105,26 @@ test('a subject has the cards that editions repeat, with what they change', asyn
 		['Base', '2', 'Ebb again'],
 		['Abroad', '1', 'Ebbe']
 	]);
+	// They are found as listed cards are, and so are their copies; a rename is followed, and taken back.
+	expect(await found('abroad')).toEqual(['Ebbe', 'Flood']);
+	expect(await found('bram 1995')).toEqual(['Flood', 'Flood']);
+	const abroad = formatVersionKey({
+		...{ release: 'north', card: 'abroad-1', parallel: null, variant: null }
+	});
+	await addCopy(storage.collection, abroad, { note: 'a gift' });
+	expect(await found('ebbe gift')).toEqual(['Ebbe · a gift']);
+	await storage.log('north', 'abroad 3');
+	await standAsPlanned(storage.collection);
+	const [flood] = await search(storage.collection.db, 'abroad flood');
+	expect(flood?.places).toMatchObject([{ name: 'Long box 1' }]);
+	await saveRelease(storage.collection, 'north', 'rename', (release) =>
+		good({ ...release, name: 'South' })
+	);
+	await expectIndexed();
+	expect([await found('north'), await found('south ebbe gift')]).toEqual([[], ['Ebbe · a gift']]);
+	await undo(storage.collection);
+	await expectIndexed();
+	expect(await found('north abroad')).toEqual(['Ebbe', 'Flood']);
 });
 
 /** The index against the words as they are now. */

@@ -5,6 +5,7 @@ import type { Reader } from '../database/open.ts';
 import {
 	cards,
 	copies,
+	editionCards,
 	parallels,
 	releases,
 	sections,
@@ -102,32 +103,70 @@ const head = {
 	group: cards.group
 } as const;
 
+/** Cards by their numbers in the index: above 0 listed ones, below 0 those that editions repeat. */
 async function foundCards(db: Reader, ids: readonly number[]): Promise<FoundRow[]> {
+	return [
+		...(await cardsIn(
+			db,
+			cards,
+			ids.filter((id) => id > 0)
+		)),
+		...(await cardsIn(
+			db,
+			editionCards,
+			ids.flatMap((id) => (id < 0 ? [-id] : []))
+		))
+	];
+}
+
+async function cardsIn(
+	db: Reader,
+	table: typeof cards | typeof editionCards,
+	ids: readonly number[]
+): Promise<FoundRow[]> {
 	if (ids.length === 0) return [];
 	const rows = await db
 		.select({
 			...head,
-			cardId: cards.id,
-			owned: sql<number>`(select coalesce(sum(${copies.quantity}), 0) from ${copies} where ${copies.releaseId} = ${cards.releaseId} and ${copies.cardKey} = ${cards.key})`
+			cardKey: table.key,
+			number: table.number,
+			title: table.title,
+			group: table.group,
+			cardId: table === cards ? table.id : sql<number>`-${table.id}`,
+			owned: sql<number>`(select coalesce(sum(${copies.quantity}), 0) from ${copies} where ${copies.releaseId} = ${table.releaseId} and ${copies.cardKey} = ${table.key})`
 		})
-		.from(cards)
-		.innerJoin(releases, sql`${releases.id} = ${cards.releaseId}`)
-		.innerJoin(sections, sql`${sections.id} = ${cards.sectionId}`)
-		.where(inArray(cards.id, [...ids]));
+		.from(table)
+		.innerJoin(releases, sql`${releases.id} = ${table.releaseId}`)
+		.innerJoin(sections, sql`${sections.id} = ${table.sectionId}`)
+		.where(inArray(table.id, [...ids]));
 	return rows.map((row) => ({ ...row, copyId: null, copy: null, places: [] }));
 }
 
 async function foundCopies(db: Reader, ids: readonly number[]): Promise<FoundRow[]> {
 	if (ids.length === 0) return [];
 	const rows = await db
-		.select({ ...head, row: copies, finish: parallels.name, variant: variants.rule })
+		.select({
+			...head,
+			number: sql<string | null>`coalesce(${cards.number}, ${editionCards.number})`,
+			title: sql<string | null>`coalesce(${cards.title}, ${editionCards.title})`,
+			row: copies,
+			finish: parallels.name,
+			variant: variants.rule
+		})
 		.from(copies)
 		.innerJoin(releases, sql`${releases.id} = ${copies.releaseId}`)
 		.leftJoin(
 			cards,
 			sql`${cards.releaseId} = ${copies.releaseId} and ${cards.key} = ${copies.cardKey}`
 		)
-		.leftJoin(sections, sql`${sections.id} = ${cards.sectionId}`)
+		.leftJoin(
+			editionCards,
+			sql`${editionCards.releaseId} = ${copies.releaseId} and ${editionCards.key} = ${copies.cardKey}`
+		)
+		.leftJoin(
+			sections,
+			sql`${sections.id} = coalesce(${cards.sectionId}, ${editionCards.sectionId})`
+		)
 		.leftJoin(
 			parallels,
 			sql`${parallels.releaseId} = ${copies.releaseId} and ${parallels.key} = ${copies.parallelKey}`

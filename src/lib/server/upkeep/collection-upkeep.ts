@@ -21,7 +21,10 @@ export const COLLECTION_UPKEEP: Upkeep = {
 		await trimBoxCards(record, tx, [...new Set(releases)]);
 	},
 	async refresh(tx, changes, now) {
-		const listed = releaseIdsOf(rowsOf(changes, ['sections', 'cards']));
+		const listed = [
+			...rowsOf(changes, ['releases']).map(({ id }) => id),
+			...releaseIdsOf(rowsOf(changes, ['sections', 'cards']))
+		];
 		await refreshEditionCards(tx, [...new Set(listed)]);
 		await refreshProgress(tx, await touchedReleases(tx, changes), now);
 	}

@@ -15,7 +15,9 @@ export const editionCards = sqliteTable(
 			.references(() => sections.id, { onDelete: 'cascade' }),
 		key: text().notNull(),
 		number: text(),
-		title: text().notNull()
+		title: text().notNull(),
+		subjects: text({ mode: 'json' }).$type<readonly string[]>().notNull().default([]),
+		group: text('card_group')
 	},
 	(table) => [
 		uniqueIndex('edition_cards_key').on(table.releaseId, table.key),
