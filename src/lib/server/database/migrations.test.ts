@@ -12,6 +12,10 @@ import { countOwned, readCopies } from '../copies/read-copies.ts';
 import { listGoals } from '../goals/read-goals.ts';
 import { redo, undo } from '../journal/undo.ts';
 import { loadRelease } from '../releases/load-release.ts';
+import { labelTexts } from '../storage/labels/label-texts.ts';
+import { readDividers } from '../storage/room/read-box.ts';
+import { makeSlip } from '../storage/slips/change-slips.ts';
+import { readSlip } from '../storage/slips/slips.ts';
 import { search } from '../search/search.ts';
 import { readSettings } from './settings.ts';
 import { openCollection } from '../upkeep/open-collection.ts';
@@ -116,5 +120,40 @@ test('a step whose cards are gone cannot be undone any more, later ones can', as
 	const collection = await openCollection(readSettings({ JADE_DATA: folder }));
 	expect(await undo(collection)).toMatchObject({ label: 'Goal' });
 	expect(await undo(collection)).toBeNull();
+	collection.close();
+});
+
+test('what stood behind a divider of a release keeps standing, and the divider is that of a run', async () => {
+	await earlierCollection(9, [
+		`INSERT INTO releases (id, key, name, maker, year, pack_types, rarities) VALUES (1, 'r', 'R', 'M', '1994', '[]', '[]')`,
+		`INSERT INTO sections (id, release_id, key, position, name, kind, listed, series, odds, also_in) VALUES
+			(1, 1, 'base', 0, 'Base', 'base', 1, '[]', '[]', '[]'), (2, 1, 'lens', 1, 'Lens', 'insert', 1, '[]', '[]', '[]')`,
+		`INSERT INTO cards (id, release_id, section_id, key, position, number, title, subjects, marks) VALUES
+			${[1, 2, 3, 4].map((n) => `(${n}, 1, 1, 'base-${n}', ${n}, '${n}', 'Card ${n}', '[]', '[]')`).join(', ')},
+			(5, 1, 2, 'lens-1', 0, 'L1', 'Lens', '[]', '[]')`,
+		`INSERT INTO copies (id, release_id, card_key, quantity, logged_at) VALUES
+			(1, 1, 'base-1', 1, 't'), (2, 1, 'base-3', 1, 't'), (3, 1, 'lens-1', 1, 't'), (4, 1, 'base-2', 2, 't')`,
+		`INSERT INTO boxes (id, position, name, kind, use) VALUES (1, 0, 'Long box 1', '5000', 'sets')`,
+		`INSERT INTO dividers (id, box_id, row, position, label, release_id) VALUES (1, 1, 1, 0, 'Mine', 1)`,
+		`INSERT INTO box_cards (divider_id, copy_id, quantity, um, mg) VALUES (1, 1, 1, 457, 1800), (1, 2, 1, 457, 1800), (1, 3, 1, 457, 1800)`
+	]);
+	const collection = await openCollection(readSettings({ JADE_DATA: folder }));
+	const [divider] = await readDividers(collection.db, { boxes: [1] });
+	expect(divider).toMatchObject({ sectionKey: 'base', parallelKey: null, setNumber: 1, cards: 3 });
+	expect(divider?.standing.map(({ number }) => number)).toEqual(['1', '3', 'L1']);
+	// Of the two 2s one goes between its neighbours; the double is a run apart.
+	await makeSlip(collection, 'put away', '', { of: 'homeless' });
+	const lines = (await readSlip(collection.db, 1))?.lines ?? [];
+	expect(lines).toMatchObject([
+		{ quantity: 1, place: { divider: 'Mine', after: '1', before: '3' } }
+	]);
+	const [label] = await labelTexts(collection.db, {
+		...{ sort: 'boxes', boxIds: [], address: '', date: '1996-10-06' }
+	});
+	expect(label?.lines).toEqual([
+		'Long box 1 · 3 of 4 · 1996-10-06',
+		'Missing: 4',
+		'no place yet: 2'
+	]);
 	collection.close();
 });
