@@ -100,7 +100,8 @@ export function sortingWays(
 		mostPiles < 2
 			? null
 			: { way: 'merge', seconds: cards * (cardS + lookS) * Math.ceil(log(cards)), piles: [2] },
-		// A place among k cards is found with log₂ k looks by halving, with k/2 from the start.
+		// Beside k cards there are k + 1 places: one is found with log₂ (k + 1) looks by halving, with k/2 from
+		// the start.
 		{ way: 'insert, halving', seconds: cards * cardS + lookS * sumOfLogs(cards), piles: [] },
 		{
 			way: 'insert, from the start',
@@ -125,10 +126,13 @@ export function sortingWays(
 	}
 }
 
-/** log₂ 1 + … + log₂ (n − 1): looks to insert n cards one after the other by halving, for n up to `most`. */
+/**
+ * log₂ 2 + … + log₂ n = log₂ n!: looks to insert n cards one after the other by halving, for n up to `most`.
+ * Published: Knuth, The Art of Computer Programming 3, 5.3.1 (from memory).
+ */
 function logSums(most: number): (n: number) => number {
 	const sums = new Float64Array(most + 1);
-	for (let n = 3; n <= most; n++) sums[n] = (sums[n - 1] as number) + Math.log2(n - 1);
+	for (let n = 2; n <= most; n++) sums[n] = (sums[n - 1] as number) + Math.log2(n);
 	return (n) => sums[n] as number;
 }
 
