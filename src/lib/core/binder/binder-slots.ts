@@ -1,12 +1,11 @@
 import type { Card } from '../checklist/card.ts';
-import type { Version } from '../checklist/expand.ts';
 import { numberingsOf, type NumberedCard } from '../checklist/numbering.ts';
 import type { Release } from '../checklist/release.ts';
-import type { CardFormat, Section } from '../checklist/section.ts';
+import type { Section } from '../checklist/section.ts';
+import { formatOfVersion } from '../copies/version-format.ts';
 import { groupName } from '../goal/missing-list.ts';
 import type { ScopedSlot } from '../goal/scope-goal.ts';
 import type { BinderSlot, PuzzlePlace } from './binder-slot.ts';
-import { SWATCH_STOCK_PT } from '../measuring/card-size.ts';
 
 /** What is known of the card that fills a slot. */
 export interface SlotCard {
@@ -39,6 +38,9 @@ function slotsOfRelease(
 		)
 	);
 	const places = puzzlePlaces(numberings.flatMap((numbering) => numbering.cards));
+	const stockOf = new Map<string | null, number | undefined>(
+		release.parallels.map(({ key, stockPt }) => [key, stockPt])
+	);
 	const finish = new Map(
 		[null, ...release.parallels.map(({ key }) => key)].map((key, i) => [key, i])
 	);
@@ -61,7 +63,11 @@ function slotsOfRelease(
 			const { card, section, owner } = found;
 			const known = filled.get(key);
 			const place = places.get(card);
-			const format = formatOf(section, version);
+			const format = formatOfVersion({
+				format: found.section.format,
+				parallelPt: stockOf.get(version.parallelKey),
+				swatch: version.swatch
+			});
 			return {
 				key,
 				number: card.number,
@@ -81,12 +87,6 @@ function slotsOfRelease(
 					: {})
 			};
 		});
-}
-
-function formatOf(section: Section, { swatch }: Version): CardFormat | undefined {
-	return swatch === 'with' && section.format?.stockPt === undefined
-		? { ...section.format, stockPt: SWATCH_STOCK_PT }
-		: section.format;
 }
 
 /** The places of cards in the pictures of their sections; where none is stated, in number order. */

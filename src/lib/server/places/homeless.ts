@@ -8,6 +8,7 @@ import { copies } from '../database/tables/index.ts';
 import { qualityRank, type Condition } from '../../core/copies/condition.ts';
 import { FILED_CARD, WITH_FILED_CARD } from './filed-card.ts';
 import { keptAs, keptColumns } from './kept-columns.ts';
+import { readSwatches } from './read-swatches.ts';
 
 /** Copies that are here: what is on its way stands nowhere. */
 export const isHere = inArray(copies.status, ['kept', 'spare', 'to sell']);
@@ -86,13 +87,15 @@ async function readHomeless(
 		},
 		sql`${withFree} ${WITH_FILED_CARD} order by "copies"."id"`
 	);
+	const swatchOf = await readSwatches(db, [...new Set(rows.map(({ releaseId }) => releaseId))]);
 	// Most copies are kept as many others are: what follows from their features is worked out once.
 	const kept = new Map<string, ReturnType<typeof keptAs>>();
 	const keptLike = (row: HomelessRow) => {
 		const { format, parallelPt, holder, status, isGraded, isPersonal, isValuable } = row;
-		const features = `${format ?? ''}|${parallelPt ?? ''}|${holder ?? ''}|${status}|${isGraded}${isPersonal}${isValuable}`;
+		const swatch = swatchOf(row);
+		const features = `${format ?? ''}|${parallelPt ?? ''}|${holder ?? ''}|${status}|${isGraded}${isPersonal}${isValuable}${swatch ?? ''}`;
 		let found = kept.get(features);
-		if (!found) kept.set(features, (found = keptAs(row)));
+		if (!found) kept.set(features, (found = keptAs(row, swatch)));
 		return found;
 	};
 	return rows.map((row) => {

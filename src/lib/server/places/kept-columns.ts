@@ -1,4 +1,6 @@
 import { sql } from 'drizzle-orm';
+import type { Swatch } from '../../core/checklist/parallel.ts';
+import { formatOfVersion } from '../../core/copies/version-format.ts';
 import type { BoxUse } from '../../core/storage/kinds/box-use.ts';
 import { holderOf, cardBulk, type CardBulk } from '../../core/storage/room/card-bulk.ts';
 import { PERSONAL, useOfCopy } from '../../core/storage/kinds/use-of-copy.ts';
@@ -41,19 +43,23 @@ type Read<Columns> = {
 			: never;
 };
 
-/** The format of a copy: its section's, in the stock of its parallel where that has its own. */
-export function formatOf(row: {
-	readonly format: string | null;
-	readonly parallelPt: number | null;
-}): CardFormat | null {
-	const own = row.format === null ? null : (JSON.parse(row.format) as CardFormat);
-	return row.parallelPt === null ? own : { ...own, stockPt: row.parallelPt };
+/** The format of a copy: of its section, parallel and swatch. */
+export function formatOf(
+	row: {
+		readonly format: string | null;
+		readonly parallelPt: number | null;
+	},
+	swatch: Swatch | null
+): CardFormat | null {
+	const format = row.format === null ? undefined : (JSON.parse(row.format) as CardFormat);
+	return formatOfVersion({ format, parallelPt: row.parallelPt ?? undefined, swatch }) ?? null;
 }
 
 /** The box such copies are kept in, and what one of them takes. */
 export function keptAs(
 	row: Read<Omit<ReturnType<typeof keptColumns>, 'status'>> &
-		Pick<typeof copies.$inferSelect, 'status'>
+		Pick<typeof copies.$inferSelect, 'status'>,
+	swatch: Swatch | null
 ): CardBulk & { readonly use: BoxUse } {
 	const { holder, status } = row;
 	const is = {
@@ -62,5 +68,5 @@ export function keptAs(
 		isValuable: row.isValuable === 1
 	};
 	const use = useOfCopy({ status, holder, ...is });
-	return { use, ...cardBulk(formatOf(row), holderOf({ holder, ...is })) };
+	return { use, ...cardBulk(formatOf(row, swatch), holderOf({ holder, ...is })) };
 }

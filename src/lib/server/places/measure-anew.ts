@@ -4,6 +4,7 @@ import { boxCards, boxes, copies, dividers } from '../database/tables/index.ts';
 import type { Recorder } from '../database/record.ts';
 import { valuableFrom } from './holder-tiers.ts';
 import { keptAs, keptColumns } from './kept-columns.ts';
+import { readSwatches } from './read-swatches.ts';
 
 /**
  * What stands in a box takes other room in another holder. A card that came into a rigid holder, or out of
@@ -20,6 +21,9 @@ export async function measureAnew(
 			um: boxCards.um,
 			mg: boxCards.mg,
 			boxUse: boxes.use,
+			releaseId: copies.releaseId,
+			cardKey: copies.cardKey,
+			parallelKey: copies.parallelKey,
 			...keptColumns(await valuableFrom(tx))
 		})
 		.from(boxCards)
@@ -27,8 +31,12 @@ export async function measureAnew(
 		.innerJoin(dividers, eq(boxCards.dividerId, dividers.id))
 		.innerJoin(boxes, eq(dividers.boxId, boxes.id))
 		.where(eq(boxCards.copyId, copyId));
+	const swatchOf = await readSwatches(
+		tx,
+		standing.map(({ releaseId }) => releaseId)
+	);
 	for (const { id, boxUse, ...row } of standing) {
-		const { use, um, mg } = keptAs(row);
+		const { use, um, mg } = keptAs(row, swatchOf(row));
 		const isOther =
 			(use === 'valuables' && boxUse === 'sets') || (use === 'sets' && boxUse === 'valuables');
 		if (isOther) await record.remove(boxCards, [id]);

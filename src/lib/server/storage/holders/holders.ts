@@ -14,6 +14,7 @@ import { readPreference, writePreference } from '../../preferences/preferences.t
 import { HOLDER_RULES, type HolderRulesSchema } from '../../places/holder-tiers.ts';
 import { isHere } from '../../places/homeless.ts';
 import { formatColumns, formatOf } from '../../places/kept-columns.ts';
+import { readSwatches } from '../../places/read-swatches.ts';
 import { measureAnew } from '../../places/measure-anew.ts';
 
 export type HolderRules = Static<typeof HolderRulesSchema>;
@@ -44,6 +45,8 @@ export async function readTierMoves(
 			isAuthentic: copies.isAuthentic,
 			cardKey: copies.cardKey,
 			parallel: copies.parallelKey,
+			parallelKey: copies.parallelKey,
+			releaseId: copies.releaseId,
 			variant: copies.variantKey,
 			number: sql<string | null>`coalesce(${cards.number}, ${editionCards.number})`,
 			title: sql<string | null>`coalesce(${cards.title}, ${editionCards.title})`,
@@ -74,6 +77,7 @@ export async function readTierMoves(
 		)
 		.orderBy(asc(copies.id));
 	const known = new Map(rows.map((row) => [String(row.id), row]));
+	const swatchOf = await readSwatches(db);
 	const tiered = rows
 		// What is graded is in its grading house's holder.
 		.filter(({ grade, isAuthentic }) => grade === null && !isAuthentic)
@@ -81,7 +85,7 @@ export async function readTierMoves(
 			key: String(row.id),
 			quantity: row.quantity,
 			...(row.valueMinor === null ? {} : { valueMinor: row.valueMinor }),
-			format: formatOf(row) ?? {},
+			format: formatOf(row, swatchOf(row)) ?? {},
 			holder: row.holder,
 			words: [row.title ?? '', ...(row.subjects ?? []), ...(row.marks ?? []), row.section ?? '']
 		}));

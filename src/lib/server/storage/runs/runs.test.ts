@@ -1,5 +1,10 @@
 import { expect, test } from 'vitest';
 import { resolveRelease } from '../../../core/checklist/resolve-release.ts';
+import { binderSlots } from '../../../core/binder/binder-slots.ts';
+import { formatVersionKey } from '../../../core/checklist/version-key.ts';
+import { scopeGoal } from '../../../core/goal/scope-goal.ts';
+import { cardUm } from '../../../core/measuring/stock.ts';
+import { homelessCopies } from '../../places/homeless.ts';
 import { importRelease } from '../../checklists/import-release.ts';
 import { makeGoal } from '../../goals/make-goal.ts';
 import { labelTexts } from '../labels/label-texts.ts';
@@ -108,4 +113,41 @@ test('cards of an edition stand with their own numbers and titles', async () => 
 	await standAsPlanned(storage.collection);
 	expect(await storage.rows()).toEqual(['Long box 1 / 1: Lights 1994, Abroad F1 F2 F3']);
 	expect((await storage.dividerOf('Lights 1994, Abroad')).standing[0]?.title).toBe('Card F1');
+});
+
+test('binder and box know a card by the same thickness: parallel stock, and a swatch', async () => {
+	const outcome = resolveRelease({
+		release: { key: 'r', name: 'Lights', maker: 'M', year: '1994' },
+		sections: [
+			{ name: 'Base', cards: [1, 2, 3].map((n) => ({ number: String(n), title: `Card ${n}` })) }
+		],
+		parallels: [
+			{ name: 'Brass', stockPt: 35, runs: [{ sections: ['base'] }] },
+			{
+				name: 'Relic',
+				runs: [
+					{ cards: ['1'], swatch: 'with' },
+					{ cards: ['2'], swatch: 'without' }
+				]
+			}
+		]
+	});
+	if (!outcome.ok) throw new RangeError(JSON.stringify(outcome.problems));
+	await importRelease(storage.collection, outcome.value);
+	await storage.log('r', '1-3, 1-3 brass, 1-2 relic');
+	const slots = scopeGoal(outcome.value, { preset: 'strict-master' });
+	const inBinder = new Map(
+		binderSlots([outcome.value], slots).map(({ key, format }) => [
+			key.replace(/#\d+$/, ''),
+			cardUm(format?.stockPt)
+		])
+	);
+	const homeless = await homelessCopies(storage.collection.db, Number.MAX_SAFE_INTEGER);
+	const inBox = homeless.map(({ cardKey, parallelKey: parallel, um }) => [
+		formatVersionKey({ release: 'r', card: cardKey, parallel, variant: null }),
+		um
+	]);
+	expect(inBox).toHaveLength(8);
+	expect(inBox).toEqual(inBox.map(([key]) => [key, inBinder.get(String(key))]));
+	expect(new Set(inBox.map(([, um]) => um))).toEqual(new Set([cardUm(), cardUm(35), cardUm(100)]));
 });

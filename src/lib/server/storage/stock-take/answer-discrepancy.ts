@@ -12,6 +12,7 @@ import type { Recorder } from '../../database/record.ts';
 import { valuableFrom } from '../../places/holder-tiers.ts';
 import { homelessCopies } from '../../places/homeless.ts';
 import { formatColumns, formatOf } from '../../places/kept-columns.ts';
+import { readSwatches } from '../../places/read-swatches.ts';
 import { standBehind, takeOut } from '../../places/stand-behind.ts';
 
 type Row = typeof discrepancies.$inferSelect;
@@ -118,7 +119,14 @@ async function stand(
 	quantity: number
 ): Promise<void> {
 	if (row.dividerId === null) return;
-	const [found] = await tx.select(formatColumns).from(copies).where(eq(copies.id, copyId));
-	const one = cardBulk(found ? formatOf(found) : null, found?.holder ?? null);
+	const { releaseId, cardKey, parallelKey } = copies;
+	const level = { releaseId, cardKey, parallelKey };
+	const [found] = await tx
+		.select({ ...formatColumns, ...level })
+		.from(copies)
+		.where(eq(copies.id, copyId));
+	if (!found) throw new RangeError(`stand: no copy ${copyId}`);
+	const swatchOf = await readSwatches(tx, [found.releaseId]);
+	const one = cardBulk(formatOf(found, swatchOf(found)), found.holder);
 	await standBehind(record, tx, row.dividerId, [{ copyId, quantity, ...one }]);
 }
