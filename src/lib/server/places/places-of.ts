@@ -1,17 +1,9 @@
 import { group } from 'd3-array';
-import { and, eq, inArray, type SQL } from 'drizzle-orm';
+import { and, eq, inArray, sql, type SQL } from 'drizzle-orm';
 import { chunks } from '../database/chunks.ts';
 import type { Reader } from '../database/open.ts';
-import {
-	binderPockets,
-	binders,
-	boxCards,
-	boxes,
-	cards,
-	copies,
-	dividers,
-	editionCards
-} from '../database/tables/index.ts';
+import { readJoined } from '../database/read-joined.ts';
+import { cards, copies, editionCards } from '../database/tables/index.ts';
 
 /** Where a card is: a box with its row, or a binder. */
 export interface CardPlace {
@@ -26,28 +18,20 @@ export async function placesOf(
 	db: Reader,
 	which: SQL
 ): Promise<ReadonlyMap<number, readonly (CardPlace & { readonly copyId: number })[]>> {
-	const standing = await db
-		.select({
-			copyId: boxCards.copyId,
-			name: boxes.name,
-			boxId: dividers.boxId,
-			row: dividers.row
-		})
-		.from(boxCards)
-		.innerJoin(copies, eq(boxCards.copyId, copies.id))
-		.innerJoin(dividers, eq(boxCards.dividerId, dividers.id))
-		.innerJoin(boxes, eq(dividers.boxId, boxes.id))
-		.where(which);
-	const lying = await db
-		.select({ copyId: binderPockets.copyId, name: binders.name })
-		.from(binderPockets)
-		.innerJoin(copies, eq(binderPockets.copyId, copies.id))
-		.innerJoin(binders, eq(binderPockets.binderId, binders.id))
-		.where(which);
-	const all: readonly (CardPlace & { readonly copyId: number })[] = [
-		...standing,
-		...lying.map((one) => ({ ...one, boxId: null, row: null }))
-	];
+	type Place = CardPlace & { readonly copyId: number };
+	const standing = await readJoined<Place>(
+		db,
+		{ copyId: sql`b.copy_id`, name: sql`x.name`, boxId: sql`d.box_id`, row: sql`d.row` },
+		sql`"copies" join box_cards b on b.copy_id = "copies"."id"
+			join dividers d on d.id = b.divider_id join boxes x on x.id = d.box_id where ${which}`
+	);
+	const lying = await readJoined<Place>(
+		db,
+		{ copyId: sql`p.copy_id`, name: sql`x.name`, boxId: sql`null`, row: sql`null` },
+		sql`"copies" join binder_pockets p on p.copy_id = "copies"."id"
+			join binders x on x.id = p.binder_id where ${which}`
+	);
+	const all = [...standing, ...lying];
 	return group(all, ({ copyId }) => copyId);
 }
 

@@ -1,5 +1,5 @@
 import { group } from 'd3-array';
-import { and, inArray } from 'drizzle-orm';
+import { and, inArray, sql } from 'drizzle-orm';
 import {
 	boxLabel,
 	dividerTab,
@@ -16,6 +16,7 @@ import { DOUBLES, nameRun, runKey, type Run } from '../../../core/storage/runs/r
 import { loadReleases } from '../../releases/load-release.ts';
 import { runOfDivider } from '../runs/read-homes.ts';
 import type { Reader } from '../../database/open.ts';
+import { readJoined } from '../../database/read-joined.ts';
 import { copies } from '../../database/tables/index.ts';
 import { isHere } from '../../places/homeless.ts';
 import { placesOf } from '../../places/places-of.ts';
@@ -101,17 +102,23 @@ async function runLabeller(
 > {
 	const ids = [...releaseIds];
 	const stored = new Map((await loadReleases(db, ids)).map((row) => [row.id, row.release]));
-	const owned = await db
-		.select({
-			id: copies.id,
-			releaseId: copies.releaseId,
-			cardKey: copies.cardKey,
-			parallelKey: copies.parallelKey,
-			quantity: copies.quantity,
-			place: copies.place
-		})
-		.from(copies)
-		.where(and(isHere, inArray(copies.releaseId, ids)));
+	const owned = await readJoined<
+		Pick<
+			typeof copies.$inferSelect,
+			'id' | 'releaseId' | 'cardKey' | 'parallelKey' | 'quantity' | 'place'
+		>
+	>(
+		db,
+		{
+			id: sql`id`,
+			releaseId: sql`release_id`,
+			cardKey: sql`card_key`,
+			parallelKey: sql`parallel_key`,
+			quantity: sql`quantity`,
+			place: sql`place`
+		},
+		sql`${copies} where ${and(isHere, inArray(copies.releaseId, ids))}`
+	);
 	const placeOf = await placesOf(db, inArray(copies.releaseId, ids));
 	const byCard = group(owned, ({ releaseId, cardKey }) => `${releaseId} ${cardKey}`);
 	return (id, run, boxId, behind) => {

@@ -1,17 +1,12 @@
 import { group, sum } from 'd3-array';
-import { and, asc, eq, inArray, sql } from 'drizzle-orm';
+import { asc, inArray, sql } from 'drizzle-orm';
 import { compareCardNumbers, compareTitles } from '../../../core/checklist/compare-card-numbers.ts';
 import { DIVIDER_UM } from '../../../core/storage/plan/choose-box.ts';
 import { formatVersionKey } from '../../../core/checklist/version-key.ts';
 import type { Reader } from '../../database/open.ts';
-import {
-	boxCards,
-	cards,
-	copies,
-	dividers,
-	editionCards,
-	releases
-} from '../../database/tables/index.ts';
+import { readJoined } from '../../database/read-joined.ts';
+import { FILED_CARD, WITH_FILED_CARD } from '../../places/filed-card.ts';
+import { dividers } from '../../database/tables/index.ts';
 import { readBoxes, type StoredBox } from './read-storage.ts';
 
 /** So many cards of a copy behind a divider. */
@@ -94,33 +89,33 @@ export async function readDividers(
 }
 
 async function readStanding(db: Reader, ids: readonly number[]) {
-	const rows = await db
-		.select({
-			id: boxCards.id,
-			dividerId: boxCards.dividerId,
-			copyId: boxCards.copyId,
-			quantity: boxCards.quantity,
-			um: boxCards.um,
-			release: releases.key,
-			cardKey: copies.cardKey,
-			parallel: copies.parallelKey,
-			variant: copies.variantKey,
-			number: sql<string | null>`coalesce(${cards.number}, ${editionCards.number})`,
-			title: sql<string | null>`coalesce(${cards.title}, ${editionCards.title})`
-		})
-		.from(boxCards)
-		.innerJoin(copies, eq(boxCards.copyId, copies.id))
-		.innerJoin(releases, eq(copies.releaseId, releases.id))
-		.leftJoin(cards, and(eq(cards.releaseId, copies.releaseId), eq(cards.key, copies.cardKey)))
-		.leftJoin(
-			editionCards,
-			and(eq(editionCards.releaseId, copies.releaseId), eq(editionCards.key, copies.cardKey))
-		)
-		.where(inArray(boxCards.dividerId, [...ids]))
-		.orderBy(asc(boxCards.id));
-	return rows.map(({ parallel, variant, title, ...row }) => ({
+	const rows = await readJoined<
+		Omit<StandingCopy, 'version'> & {
+			readonly dividerId: number;
+			readonly parallel: string | null;
+			readonly variant: string | null;
+		}
+	>(
+		db,
+		{
+			id: sql`b.id`,
+			dividerId: sql`b.divider_id`,
+			copyId: sql`b.copy_id`,
+			quantity: sql`b.quantity`,
+			um: sql`b.um`,
+			release: sql`r.key`,
+			cardKey: sql`"copies"."card_key"`,
+			parallel: sql`"copies"."parallel_key"`,
+			variant: sql`"copies"."variant_key"`,
+			number: FILED_CARD.number,
+			title: FILED_CARD.title
+		},
+		sql`box_cards b join "copies" on "copies"."id" = b.copy_id
+			join releases r on r.id = "copies"."release_id" ${WITH_FILED_CARD}
+			where b.divider_id in (select value from json_each(${JSON.stringify(ids)})) order by b.id`
+	);
+	return rows.map(({ parallel, variant, ...row }) => ({
 		...row,
-		title: title ?? row.cardKey,
 		version: formatVersionKey({ release: row.release, card: row.cardKey, parallel, variant })
 	}));
 }
