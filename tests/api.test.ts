@@ -239,3 +239,31 @@ test('pages are packed on the way', async ({ demo, request }) => {
 	});
 	expect(answer.headers()['content-encoding']).toBe('gzip');
 });
+
+test('exports and labels are written aside: others are served meanwhile, broken off or not', async ({
+	request,
+	demo
+}) => {
+	const slow = [
+		'/api/holdings.xlsx',
+		'/api/holdings.csv',
+		'/api/boxes/labels.pdf',
+		'/boxes/labels'
+	];
+	const brokenOff = Array.from({ length: 30 }, (_, i) => {
+		const control = new AbortController();
+		const going = fetch(demo.url + (slow[i % slow.length] ?? ''), { signal: control.signal });
+		setTimeout(() => control.abort(), 50);
+		return going.then((response) => response.arrayBuffer()).catch(() => null);
+	});
+	const wanted = slow.map(async (path) => ({ path, response: await request.get(demo.url + path) }));
+	const other = request.get(`${demo.url}/api/search?q=harbour`).then(() => 'the other');
+	expect(await Promise.race([other, ...wanted.map((one) => one.then(({ path }) => path))])).toBe(
+		'the other'
+	);
+	for (const { path, response } of await Promise.all(wanted)) {
+		expect([path, response.status()]).toEqual([path, 200]);
+		expect((await response.body()).byteLength).toBeGreaterThan(1000);
+	}
+	await Promise.all(brokenOff);
+});

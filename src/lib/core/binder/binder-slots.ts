@@ -60,7 +60,7 @@ function slotsOfRelease(
 			const found = cards.get(version.cardKey);
 			if (!found)
 				throw new RangeError(`binderSlots: no card "${version.cardKey}" in ${release.key}`);
-			const { card, section, owner } = found;
+			const { card, owner } = found;
 			const known = filled.get(key);
 			const place = places.get(card);
 			const format = formatOfVersion({

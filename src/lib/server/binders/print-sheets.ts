@@ -18,7 +18,7 @@ import type { BinderState } from './read-binder.ts';
 export const BINDER_SHEETS = ['index', 'inserts', 'spine', 'supplies', 'moves'] as const;
 export type BinderSheet = (typeof BINDER_SHEETS)[number];
 
-interface PrintOptions {
+export interface PrintOptions {
 	readonly paper: Paper;
 	/** Width of the spine label. */
 	readonly spineMm: number;

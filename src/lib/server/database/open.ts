@@ -22,6 +22,19 @@ export interface Collection {
 	readonly close: () => void;
 }
 
+/** A client of its own that only reads, for a worker thread; it is closed after the reading. */
+export async function withReader<Result>(
+	settings: Settings,
+	read: (db: Reader) => Promise<Result>
+): Promise<Result> {
+	const client = createClient({ url: settings.databaseUrl, timeout: 50 });
+	try {
+		return await read(drizzle(client, { casing: 'snake_case' }));
+	} finally {
+		closeClient(client);
+	}
+}
+
 /** Opens the database that the settings name and brings it up to date; makes it when there is none. */
 export async function openDatabase(settings: Settings, upkeep: Upkeep): Promise<Collection> {
 	const isFile = settings.databaseUrl.startsWith('file:');

@@ -9,7 +9,11 @@ import type { TaskCall } from './worker.ts';
 const LONGEST_MS: Readonly<Record<TaskName, number>> = {
 	compute: 10_000,
 	readChecklist: 60_000,
-	readHoldings: 60_000
+	readHoldings: 60_000,
+	exportHoldings: 60_000,
+	labelTexts: 60_000,
+	printLabels: 60_000,
+	printBinder: 60_000
 };
 /** What a worker may keep; past it the thread ends, not the server. */
 const MOST_MEMORY_MB = 768;

@@ -1,4 +1,12 @@
+import type { LabelGrid } from '../../core/print/label-grid.ts';
+import { printBinder, type BinderSheet, type PrintOptions } from '../binders/print-sheets.ts';
+import { readBinder } from '../binders/read-binder.ts';
 import { compute } from '../compute/registry.ts';
+import { withReader } from '../database/open.ts';
+import { readSettings } from '../database/settings.ts';
+import { exportHoldings } from '../holdings/export-holdings.ts';
+import { labelTexts, type LabelChoice } from '../storage/labels/label-texts.ts';
+import { printLabels } from '../storage/labels/print-labels.ts';
 import type { Problem } from '../../core/problem.ts';
 import { readChecklist, type TableChoice } from '../../formats/read-checklist.ts';
 import { readHoldings, type HoldingsChoice } from '../../formats/read-holdings.ts';
@@ -36,7 +44,37 @@ export const TASKS = {
 	}: {
 		readonly bytes: Uint8Array;
 		readonly choice: HoldingsChoice;
-	}) => readHoldings(bytes, choice)
+	}) => readHoldings(bytes, choice),
+	exportHoldings: ({ form }: { readonly form: 'csv' | 'xlsx' }) =>
+		withReader(readSettings(process.env), (db) => exportHoldings(db, form)),
+	labelTexts: (choice: LabelChoice) =>
+		withReader(readSettings(process.env), (db) => labelTexts(db, choice)),
+	printLabels: ({
+		choice,
+		grid,
+		start,
+		now
+	}: {
+		readonly choice: LabelChoice;
+		readonly grid: LabelGrid;
+		readonly start: number;
+		readonly now: string;
+	}) =>
+		withReader(readSettings(process.env), async (db) =>
+			printLabels(await labelTexts(db, choice), grid, start, now)
+		),
+	/** Null where there is no such binder. */
+	printBinder: ({
+		binder,
+		sheet,
+		...options
+	}: { readonly binder: number; readonly sheet: BinderSheet } & PrintOptions) =>
+		withReader(readSettings(process.env), async (db) => {
+			const state = await readBinder(db, binder);
+			if (!state) return null;
+			const bytes = await printBinder(db, state, sheet, options);
+			return { name: `${state.binder.name}-${sheet}.pdf`, bytes };
+		})
 } as const;
 
 export type Tasks = typeof TASKS;

@@ -1,18 +1,20 @@
-import { LABEL_SORTS, labelTexts } from '$lib/server/storage/labels/label-texts';
+import { LABEL_SORTS } from '$lib/server/storage/labels/label-texts';
 import { readBoxes } from '$lib/server/storage/room/read-storage';
 import { theCollection } from '$lib/server/collection';
+import { pageTask } from '$lib/server/workers/file-task';
 
-export const load = async ({ url, depends }) => {
+export const load = async ({ url, depends, request }) => {
 	depends('jade:copies');
 	const { db, now } = await theCollection();
 	const sort = LABEL_SORTS.find((one) => one === url.searchParams.get('what')) ?? 'boxes';
 	const boxIds = url.searchParams.getAll('box').map(Number).filter(Number.isInteger);
 	const all = await readBoxes(db);
+	const choice = { sort, boxIds, address: url.origin, date: now().slice(0, 10) };
 	return {
 		sort,
 		boxIds,
 		boxes: all.map(({ id, name }) => ({ id, name })),
 		origin: url.origin,
-		labels: await labelTexts(db, { sort, boxIds, address: url.origin, date: now().slice(0, 10) })
+		labels: await pageTask('labelTexts', choice, request.signal)
 	};
 };

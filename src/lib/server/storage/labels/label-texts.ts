@@ -26,7 +26,7 @@ import { readBoxes, readShelves } from '../room/read-storage.ts';
 export const LABEL_SORTS = ['boxes', 'dividers', 'shelves'] as const;
 export type LabelSort = (typeof LABEL_SORTS)[number];
 
-interface LabelChoice {
+export interface LabelChoice {
 	readonly sort: LabelSort;
 	/** Boxes whose labels, or dividers' tabs, are wanted; empty: all. */
 	readonly boxIds: readonly number[];

@@ -1,16 +1,16 @@
 import { LABEL_GRIDS } from '$lib/core/print/label-grid';
-import { LABEL_SORTS, labelTexts } from '$lib/server/storage/labels/label-texts';
-import { printLabels } from '$lib/server/storage/labels/print-labels';
+import { LABEL_SORTS } from '$lib/server/storage/labels/label-texts';
 import { theCollection } from '$lib/server/collection';
 import { download } from '$lib/server/download';
 import { problemResponse } from '$lib/server/problem-document';
+import { fileTask } from '$lib/server/workers/file-task';
 import type { RequestHandler } from './$types';
 
 /**
  * Labels on sheets: `?what=boxes|dividers|shelves&grid=a4-3x7&start=1`, `&box=` as often as wanted, and
  * `&address=` where a phone reaches this program.
  */
-export const GET: RequestHandler = async ({ url }) => {
+export const GET: RequestHandler = async ({ url, request }) => {
 	const query = url.searchParams;
 	const sort = LABEL_SORTS.find((one) => one === (query.get('what') ?? 'boxes'));
 	const grid = LABEL_GRIDS.find(({ key }) => key === (query.get('grid') ?? 'a4-3x7'));
@@ -45,12 +45,10 @@ export const GET: RequestHandler = async ({ url }) => {
 					])
 		]);
 	}
-	const { db, now } = await theCollection();
+	const { now } = await theCollection();
 	const boxIds = query.getAll('box').map(Number).filter(Number.isInteger);
-	const labels = await labelTexts(db, { sort, boxIds, address, date: now().slice(0, 10) });
-	return download(
-		await printLabels(labels, grid, start, now()),
-		`labels-${sort}.pdf`,
-		'application/pdf'
+	const choice = { sort, boxIds, address, date: now().slice(0, 10) };
+	return fileTask('printLabels', { choice, grid, start, now: now() }, request.signal, (pdf) =>
+		download(pdf, `labels-${sort}.pdf`, 'application/pdf')
 	);
 };

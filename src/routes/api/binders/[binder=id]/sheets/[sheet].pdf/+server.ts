@@ -1,15 +1,15 @@
 import { PAPERS } from '$lib/core/print/paper';
-import { BINDER_SHEETS, printBinder } from '$lib/server/binders/print-sheets';
-import { readBinder } from '$lib/server/binders/read-binder';
+import { BINDER_SHEETS } from '$lib/server/binders/print-sheets';
 import { theCollection } from '$lib/server/collection';
 import { download } from '$lib/server/download';
 import { problemResponse } from '$lib/server/problem-document';
+import { fileTask } from '$lib/server/workers/file-task';
 import type { RequestHandler } from './$types';
 
 const USUAL_SPINE_MM = 45;
 
 /** A sheet of a binder to print: `?paper=a4|letter`, and for the spine label `&width=` in millimetres. */
-export const GET: RequestHandler = async ({ params, url }) => {
+export const GET: RequestHandler = async ({ params, url, request }) => {
 	const which = BINDER_SHEETS.find((sheet) => sheet === params.sheet);
 	if (!which) return problemResponse(404, `There is no sheet "${params.sheet}".`);
 	const name = url.searchParams.get('paper') ?? 'a4';
@@ -25,9 +25,12 @@ export const GET: RequestHandler = async ({ params, url }) => {
 				: [{ field: 'width', message: 'a spine is 10 to 150 mm wide' }])
 		]);
 	}
-	const { db, now } = await theCollection();
-	const state = await readBinder(db, Number(params.binder));
-	if (!state) return problemResponse(404, 'There is no such binder.');
-	const pdf = await printBinder(db, state, which, { paper, spineMm, now: now() });
-	return download(pdf, `${state.binder.name}-${which}.pdf`, 'application/pdf');
+	const { now } = await theCollection();
+	const binder = Number(params.binder);
+	const options = { binder, sheet: which, paper, spineMm, now: now() };
+	return fileTask('printBinder', options, request.signal, (file) =>
+		file === null
+			? problemResponse(404, 'There is no such binder.')
+			: download(file.bytes, file.name, 'application/pdf')
+	);
 };

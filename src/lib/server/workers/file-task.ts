@@ -1,0 +1,43 @@
+import { error } from '@sveltejs/kit';
+import { problemResponse } from '../problem-document.ts';
+import { runTask, TooMuch } from './run-task.ts';
+import type { TaskName, Tasks } from './tasks.ts';
+
+/**
+ * Answers with what a task writes: nobody else waits for it, it ends when the other side is gone, and past
+ * its limits the answer says so.
+ */
+export async function fileTask<Name extends TaskName>(
+	task: Name,
+	argument: Parameters<Tasks[Name]>[0],
+	signal: AbortSignal,
+	respond: (written: Awaited<ReturnType<Tasks[Name]>>) => Response
+): Promise<Response> {
+	try {
+		return respond(await runTask(task, argument, signal));
+	} catch (reason) {
+		if (!(reason instanceof TooMuch)) throw reason;
+		return problemResponse(503, REASONS[reason.why]);
+	}
+}
+
+/** The same for what a page shows: past the limits the page says so. */
+export async function pageTask<Name extends TaskName>(
+	task: Name,
+	argument: Parameters<Tasks[Name]>[0],
+	signal: AbortSignal
+): Promise<Awaited<ReturnType<Tasks[Name]>>> {
+	try {
+		return await runTask(task, argument, signal);
+	} catch (reason) {
+		if (!(reason instanceof TooMuch)) throw reason;
+		return error(503, REASONS[reason.why]);
+	}
+}
+
+const REASONS: Readonly<Record<TooMuch['why'], string>> = {
+	time: 'This takes too long. Ask for a part of it.',
+	memory: 'This takes too much memory. Ask for a part of it.',
+	busy: 'Too many others wait already. Ask again in a moment.',
+	gone: 'The other side is gone; nothing was written.'
+};
