@@ -51,7 +51,7 @@ export const VIEWS = [
 	{ name: 'boxes', path: '/boxes' },
 	{
 		name: 'box',
-		path: '/boxes/16',
+		path: '/boxes/43',
 		act: (page) => page.getByRole('list', { name: 'Rows' }).getByRole('button').nth(1).click()
 	},
 	{ name: 'holders', path: '/boxes/holders' },

@@ -42,7 +42,7 @@ const VIEWS = [
 	'/boxes',
 	'/boxes/sorting',
 	'/boxes/plan',
-	'/boxes/16',
+	'/boxes/43',
 	'/boxes/slips',
 	'/boxes/slips/1',
 	'/boxes/slips/1?whole',

@@ -243,6 +243,8 @@ test('an empty collection offers the sample, and it loads', async ({ page, empty
 	await page.getByRole('button', { name: 'Load the sample' }).click();
 	await expect(page.getByRole('progressbar', { name: 'Loading the sample' })).toBeVisible();
 	// As long as it takes: the test's own time ends it.
-	await expect(page.getByRole('heading', { name: 'Desk' })).toBeVisible({ timeout: 0 });
+	await expect(page.getByRole('heading', { name: 'Desk', exact: true })).toBeVisible({
+		timeout: 0
+	});
 	await expect(page.getByTestId('goal-have').first()).toHaveText('169');
 });

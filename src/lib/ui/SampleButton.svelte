@@ -35,9 +35,7 @@
 			max="100"
 			aria-label="Loading the sample"
 		></progress>
-		<span class="quiet"
-			>{formatCount(percent)} %: checklists, copies, binders and 60,000 cards in boxes</span
-		>
+		<span class="quiet">{formatCount(percent)} %</span>
 	</p>
 {/if}
 {#if problem}<p class="basis-full text-error" role="alert">{problem}</p>{/if}

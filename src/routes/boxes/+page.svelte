@@ -104,7 +104,7 @@
 			{/if}
 			<p class="text-sm quiet">
 				Heavy boxes low. Lift with both hands and a straight back; local rules, and the rating of
-				the shelf's maker, go before.
+				the shelf's maker, take precedence.
 			</p>
 		</section>
 	{/if}

@@ -10,7 +10,7 @@ export interface BinderKind {
 	readonly hasSewnLeaves?: boolean;
 }
 
-/** Rules of thumb of ours; the maker's own figures go before: own kinds are added to these. */
+/** Rules of thumb of ours; the maker's own figures take precedence: own kinds are added to these. */
 export const BINDER_KINDS: readonly BinderKind[] = [
 	{ key: 'rings-25', name: '25 mm rings', mostLeaves: 20, spineDepthMm: 25 },
 	{ key: 'rings-38', name: '38 mm rings', mostLeaves: 30, spineDepthMm: 38 },

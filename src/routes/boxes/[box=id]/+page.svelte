@@ -52,7 +52,7 @@
 </header>
 {#if box.caution}
 	<p class="mb-4 max-w-2xl border-l-3 border-accent pl-4">
-		{box.caution} Local rules and the shelf maker's rating go before.
+		{box.caution} Local rules and the shelf maker's rating take precedence.
 	</p>
 {/if}
 {#if problems.length > 0 && at === null}

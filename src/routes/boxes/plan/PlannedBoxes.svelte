@@ -66,7 +66,7 @@
 		<p class="mb-2 quiet">{countOf(weight.cards, 'card')}, {formatKg(weight.grams)}</p>
 		{#if weight.caution}
 			<p class="mb-3 max-w-2xl border-l-3 border-accent pl-4">
-				{weight.caution} Local rules and the shelf maker's rating go before.
+				{weight.caution} Local rules and the shelf maker's rating take precedence.
 			</p>
 		{/if}
 		<ol class="max-w-4xl space-y-1.5">

@@ -8,7 +8,7 @@ export interface SortingTimes {
 	readonly lookS: number;
 }
 
-/** Assumptions of ours; measured times go before. */
+/** Assumptions of ours; measured times take precedence. */
 export const USUAL_TIMES: SortingTimes = { cardS: 1.2, pileS: 4, lookS: 0.6 };
 
 export const SORTING_WAYS = [
