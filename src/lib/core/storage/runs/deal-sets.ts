@@ -32,11 +32,12 @@ export function dealSets(
 	standing: ReadonlyMap<string, number>,
 	sets: number
 ): readonly DealtCopy[] {
-	const taken = new Map(standing);
+	// What stands may be far more than what is dealt: it is looked up, not copied.
+	const taken = new Map<string, number>();
 	return [...copies]
 		.sort((a, b) => b.rank - a.rank || a.copyId - b.copyId)
 		.flatMap(({ copyId, version, quantity }) => {
-			const before = taken.get(version) ?? 0;
+			const before = taken.get(version) ?? standing.get(version) ?? 0;
 			taken.set(version, before + quantity);
 			return setsOfRest(before, quantity, sets).map((part) => ({ copyId, ...part }));
 		});

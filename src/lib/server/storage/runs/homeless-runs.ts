@@ -8,6 +8,7 @@ import { isKeptApart } from '../../../core/storage/kinds/use-of-copy.ts';
 import type { Reader } from '../../database/open.ts';
 import type { releases } from '../../database/tables/index.ts';
 import { cards, editionCards, sections } from '../../database/tables/index.ts';
+import { FILED_CARD, WITH_FILED_CARD } from '../../places/filed-card.ts';
 import { loadReleases } from '../../releases/load-release.ts';
 import { looseCards } from './loose-copies.ts';
 import { readRunNames } from './run-names.ts';
@@ -33,10 +34,11 @@ export async function homelessRuns(
 ): Promise<readonly StoredHomelessRun[]> {
 	const ids = heads.map(({ id }) => id);
 	const loose = await looseCards(db, valuable, { releases: ids });
+	if (loose.length === 0) return [];
 	const namesOf = await readRunNames(db, ids);
 	const builtOf = await setsBuilt(db);
 	const needOf = await runSizes(db, loose, mostStrays, builtOf);
-	const placedOf = await placedNumbers(db, ids);
+	const placedOf = await placedNumbers(db, [...new Set(loose.map(({ copy }) => copy.releaseId))]);
 	const headOf = new Map(heads.map((head) => [head.id, head]));
 	const parts = group(loose, ({ copy, run }) => `${copy.use} ${runKey(run)}`);
 	return [...parts].flatMap(([key, own]): StoredHomelessRun[] => {
@@ -112,6 +114,7 @@ async function runSizes(
 
 /** How many numbers of a run have a place already, as often as its set asks for. */
 async function placedNumbers(db: Reader, releaseIds: readonly number[]) {
+	if (releaseIds.length === 0) return () => 0;
 	const rows = await db.all<{
 		releaseId: number;
 		section: string | null;
@@ -120,19 +123,14 @@ async function placedNumbers(db: Reader, releaseIds: readonly number[]) {
 		numbers: number;
 	}>(sql`
 		select "releaseId", section, parallel, placed, count(*) as numbers from (
-			select "copies"."release_id" as "releaseId", coalesce(s.numbered_in, s.key) as section,
-				"copies"."parallel_key" as parallel, "copies"."card_key", sum(place.quantity) as placed
-			from (
-				select copy_id, quantity from box_cards
-				union all select copy_id, 1 from binder_pockets where copy_id is not null
-			) place join copies on "copies"."id" = place.copy_id
-				left join cards k on k.release_id = "copies"."release_id" and k.key = "copies"."card_key"
-				left join edition_cards e on k.id is null
-					and e.release_id = "copies"."release_id" and e.key = "copies"."card_key"
-				left join sections s on s.id = coalesce(k.section_id, e.section_id)
+			select "copies"."release_id" as "releaseId", ${FILED_CARD.sectionKey} as section,
+				"copies"."parallel_key" as parallel, "copies"."card_key",
+				sum(coalesce((select sum(b.quantity) from box_cards b where b.copy_id = "copies"."id"), 0)
+					+ (select count(*) from binder_pockets p where p.copy_id = "copies"."id")) as placed
+			from "copies" ${WITH_FILED_CARD}
 			where ${inArray(sql`"copies"."release_id"`, [...releaseIds])}
 			group by 1, 2, 3, 4
-		) group by 1, 2, 3, 4`);
+		) where placed > 0 group by 1, 2, 3, 4`);
 	const byRun = group(rows, ({ releaseId, section, parallel }) =>
 		JSON.stringify([releaseId, section, parallel])
 	);

@@ -94,6 +94,7 @@ async function placedVersions(
 	type Placed = Version & { readonly use: BoxUse; readonly placed: number };
 	const rows: Placed[] = [];
 	for (const ids of chunks(releaseIds, 500)) {
+		// `cross join` holds SQLite to this order: from the copies of these releases to what stands.
 		const placed = (from: string) => sql`
 			select c.release_id as "releaseId", c.card_key as "cardKey", c.parallel_key as "parallelKey",
 				c.variant_key as "variantKey", ${sql.raw(from)}
@@ -101,12 +102,12 @@ async function placedVersions(
 		rows.push(
 			...(await db.all<Placed>(
 				placed(`x.use as use, sum(b.quantity) as placed from copies c
-					join box_cards b on b.copy_id = c.id join dividers d on d.id = b.divider_id
-					join boxes x on x.id = d.box_id`)
+					cross join box_cards b on b.copy_id = c.id cross join dividers d on d.id = b.divider_id
+					cross join boxes x on x.id = d.box_id`)
 			)),
 			...(await db.all<Placed>(
 				placed(`'sets' as use, count(*) as placed from copies c
-					join binder_pockets p on p.copy_id = c.id`)
+					cross join binder_pockets p on p.copy_id = c.id`)
 			))
 		);
 	}
