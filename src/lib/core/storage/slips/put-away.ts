@@ -69,12 +69,14 @@ interface StandingSet {
  * are given in walking order.
  */
 export function putAway(cards: readonly StackCard[], places: readonly DividerPlace[]): Slip {
+	const hands = new Map<readonly Standing[], Hand>();
 	return walk(cards, places, (set, card) => {
 		const place = placeFor(set, card);
 		const row = set.rows.get(place) ?? [];
-		const at = bisector<Standing, Standing>(set.compare).right(row, card);
-		const gap = { after: nameOf(row[at - 1]), before: nameOf(row[at]) };
-		row.splice(at, 0, card);
+		const hand = goOn(hands, row, (standing) => set.compare(standing, card) <= 0);
+		const gap = { after: nameOf(hand.behind), before: nameOf(row[hand.at]) };
+		// It stands there from now on: the next card of the stack comes behind it.
+		hand.behind = card;
 		return { place, ...gap };
 	});
 }
@@ -84,19 +86,38 @@ export function putAway(cards: readonly StackCard[], places: readonly DividerPla
  * between then, those that were pulled before it gone. What is not there is told.
  */
 export function pullList(cards: readonly StackCard[], places: readonly DividerPlace[]): Slip {
+	const hands = new Map<readonly Standing[], Hand>();
 	return walk(cards, places, (set, card) => {
-		const find = bisector<Standing, Standing>(set.compare);
 		for (const [place, row] of set.rows) {
-			const at = find.left(row, card);
-			const there = row[at];
+			const hand = goOn(hands, row, (standing) => set.compare(standing, card) < 0);
+			const there = row[hand.at];
 			if (there === undefined || set.compare(there, card) !== 0) continue;
-			row.splice(at, 1);
+			hand.at++;
 			// Doubles beside it are no neighbours to find it by.
-			const behind = find.right(row, card);
-			return { place, after: nameOf(row[at - 1]), before: nameOf(row[behind]) };
+			const next = bisector<Standing, Standing>(set.compare).right(row, card, hand.at);
+			return { place, after: nameOf(hand.behind), before: nameOf(row[next]) };
 		}
 		return null;
 	});
+}
+
+/** How far the hand is in a row: stacks are gone through in the order of their rows, so it never goes back. */
+interface Hand {
+	/** The card it comes to next. */
+	at: number;
+	/** The last one it went by that stands there still. */
+	behind: Standing | undefined;
+}
+
+function goOn(
+	hands: Map<readonly Standing[], Hand>,
+	row: readonly Standing[],
+	isBefore: (standing: Standing) => boolean
+): Hand {
+	const hand = hands.get(row) ?? { at: 0, behind: undefined };
+	hands.set(row, hand);
+	for (let next = row[hand.at]; next && isBefore(next); next = row[++hand.at]) hand.behind = next;
+	return hand;
 }
 
 type Step = { readonly place: number } & Pick<SlipPlace, 'after' | 'before'>;
