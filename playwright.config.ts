@@ -6,8 +6,9 @@ export default defineConfig({
 	globalSetup: './tests/load-demo.ts',
 	workers: 2,
 	fullyParallel: true,
-	timeout: 60_000,
-	expect: { timeout: 10_000 },
+	// No figure is asserted by these: a busy machine may need three times as long as an idle one.
+	timeout: 150_000,
+	expect: { timeout: 25_000 },
 	retries: 0,
 	outputDir: 'test-results',
 	reporter: [['list'], ['json', { outputFile: 'reports/browser.json' }]],
