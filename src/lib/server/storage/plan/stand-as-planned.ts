@@ -15,7 +15,7 @@ import { at } from '../../../core/at.ts';
 import { writePreference } from '../../preferences/preferences.ts';
 import { valuableFrom } from '../../places/holder-tiers.ts';
 import type { HomelessCopy } from '../../places/homeless.ts';
-import { looseCards } from '../runs/loose-copies.ts';
+import { looseCards } from '../runs/loose-cards.ts';
 import { columnsOfRun } from '../runs/read-homes.ts';
 import type { StoredHomelessRun } from '../runs/homeless-runs.ts';
 import { plannedStorage, type StoragePlan } from './plan-storage.ts';

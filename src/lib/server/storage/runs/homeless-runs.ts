@@ -10,7 +10,7 @@ import type { releases } from '../../database/tables/index.ts';
 import { cards, editionCards, sections } from '../../database/tables/index.ts';
 import { FILED_CARD, WITH_FILED_CARD } from '../../places/filed-card.ts';
 import { loadReleases } from '../../releases/load-release.ts';
-import { looseCards } from './loose-copies.ts';
+import { looseCards } from './loose-cards.ts';
 import { readRunNames } from './run-names.ts';
 import { setsBuilt } from './sets-built.ts';
 

@@ -12,7 +12,7 @@ import { at } from '../../../core/at.ts';
 import { homeFinder } from '../../../core/storage/runs/find-home.ts';
 import { runKey } from '../../../core/storage/runs/run.ts';
 import { takeFrom, type StockPart } from '../../../core/storage/slips/take-from.ts';
-import { looseCards, type LooseCards } from '../runs/loose-copies.ts';
+import { looseCards, type LooseCards } from '../runs/loose-cards.ts';
 import { readAmong, readHomes } from '../runs/read-homes.ts';
 
 /** Which cards a slip is made for. */
