@@ -13,21 +13,38 @@ export interface CardPlace {
 	readonly row: number | null;
 }
 
+/** So many cards of a copy are there. */
+export interface CopyPlace extends CardPlace {
+	readonly copyId: number;
+	readonly quantity: number;
+}
+
 /** Boxes and binders in which some copies are, by copy. */
 export async function placesOf(
 	db: Reader,
 	which: SQL
-): Promise<ReadonlyMap<number, readonly (CardPlace & { readonly copyId: number })[]>> {
-	type Place = CardPlace & { readonly copyId: number };
-	const standing = await readJoined<Place>(
+): Promise<ReadonlyMap<number, readonly CopyPlace[]>> {
+	const standing = await readJoined<CopyPlace>(
 		db,
-		{ copyId: sql`b.copy_id`, name: sql`x.name`, boxId: sql`d.box_id`, row: sql`d.row` },
+		{
+			copyId: sql`b.copy_id`,
+			name: sql`x.name`,
+			boxId: sql`d.box_id`,
+			row: sql`d.row`,
+			quantity: sql`b.quantity`
+		},
 		sql`"copies" join box_cards b on b.copy_id = "copies"."id"
 			join dividers d on d.id = b.divider_id join boxes x on x.id = d.box_id where ${which}`
 	);
-	const lying = await readJoined<Place>(
+	const lying = await readJoined<CopyPlace>(
 		db,
-		{ copyId: sql`p.copy_id`, name: sql`x.name`, boxId: sql`null`, row: sql`null` },
+		{
+			copyId: sql`p.copy_id`,
+			name: sql`x.name`,
+			boxId: sql`null`,
+			row: sql`null`,
+			quantity: sql`1`
+		},
 		sql`"copies" join binder_pockets p on p.copy_id = "copies"."id"
 			join binders x on x.id = p.binder_id where ${which}`
 	);
@@ -61,7 +78,7 @@ export async function placesOfCards(
 			)
 		).map(({ cardId, copyId }) => ({ cardId: -cardId, copyId }))
 	];
-	const places = new Map<number, readonly (CardPlace & { readonly copyId: number })[]>();
+	const places = new Map<number, readonly CopyPlace[]>();
 	// Copies of a card may be more than a statement takes parameters.
 	for (const ids of chunks(
 		of.map(({ copyId }) => copyId),
@@ -92,7 +109,7 @@ async function copiesOfCards(
 		.where(inArray(table.id, some));
 }
 
-function namedOnce(places: readonly (CardPlace & { readonly copyId: number })[]): CardPlace[] {
+function namedOnce(places: readonly CopyPlace[]): CardPlace[] {
 	return [
 		...new Map(
 			places.map(({ name, boxId, row }) => [`${name} ${row ?? ''}`, { name, boxId, row }])

@@ -5,7 +5,7 @@ import type { LabelledSet } from './label-text.ts';
 export interface RunCard {
 	readonly number: string | null;
 	readonly title: string;
-	/** Name of the place of each copy; empty where it has none. Any variant counts. */
+	/** Name of the place of each copy, those without one (empty) last. Any variant counts. */
 	readonly places: readonly string[];
 	/** Whether one of them is in the labelled box. */
 	readonly isHere: boolean;
@@ -28,10 +28,10 @@ export function labelRun(name: string, cards: readonly RunCard[], set: number): 
 	const elsewhere = new Map<string, string[]>();
 	for (const { number, title, places, isHere } of set > 0 ? ordered : []) {
 		const called = number ?? title;
-		const [first] = places.filter(Boolean);
 		if (places.length < set) missing.push(called);
 		else if (!isHere) {
-			const place = first ?? 'no place yet';
+			// The first sets have the first copies.
+			const place = places[set - 1] || 'no place yet';
 			elsewhere.set(place, [...(elsewhere.get(place) ?? []), called]);
 		}
 	}

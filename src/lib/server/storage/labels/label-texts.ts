@@ -1,4 +1,4 @@
-import { group } from 'd3-array';
+import { group, sum } from 'd3-array';
 import { and, inArray, sql } from 'drizzle-orm';
 import {
 	boxLabel,
@@ -134,18 +134,21 @@ async function runLabeller(
 				({ parallelKey }) => run.section === null || parallelKey === run.parallel
 			);
 			const places = all.flatMap((copy) => {
-				const known: readonly { name: string; boxId: number | null }[] =
-					copy.place === null ? (placeOf.get(copy.id) ?? []) : [{ name: copy.place, boxId: null }];
-				// A copy that is a pile of equal cards is there as often as it has cards.
-				const last = known.at(-1) ?? { name: '', boxId: null };
-				const rest = Math.max(0, copy.quantity - known.length);
-				return [...known, ...Array.from({ length: rest }, () => last)];
+				const { place, quantity } = copy;
+				const known: readonly { name: string; boxId: number | null; quantity: number }[] =
+					place === null ? (placeOf.get(copy.id) ?? []) : [{ name: place, boxId: null, quantity }];
+				const rest = quantity - sum(known, (part) => part.quantity);
+				return [...known, { name: '', boxId: null, quantity: Math.max(0, rest) }];
 			});
 			return {
 				number: card.number,
 				title: card.title,
-				places: places.map((place) => place.name),
-				isHere: places.some((place) => place.boxId === boxId)
+				// A card is there as often as there are cards of it.
+				places: places
+					.flatMap(({ name: place, quantity }) => Array<string>(quantity).fill(place))
+					.sort((a, b) => Number(a === '') - Number(b === '')),
+				// Of a second set only what stands behind its divider: the first may share its box.
+				isHere: behind.has(card.key) || (run.set === 1 && places.some((p) => p.boxId === boxId))
 			};
 		});
 		return labelRun(name, cards, run.set);

@@ -4,6 +4,7 @@ import { UM_A_PT } from '../../../core/measuring/stock.ts';
 import type { HomelessRun } from '../../../core/storage/plan/plan-room.ts';
 import { cardsOfRun } from '../../../core/storage/runs/cards-of-run.ts';
 import { DOUBLES, nameRun, runKey, runOrder, type Run } from '../../../core/storage/runs/run.ts';
+import { BOX_USES } from '../../../core/storage/kinds/box-use.ts';
 import { isKeptApart } from '../../../core/storage/kinds/use-of-copy.ts';
 import type { Reader } from '../../database/open.ts';
 import type { releases } from '../../database/tables/index.ts';
@@ -112,6 +113,9 @@ async function runSizes(
 	};
 }
 
+/** Uses whose boxes hold sets: what is kept apart from them leaves its number's room free. */
+const USES_OF_SETS = BOX_USES.filter((use) => !isKeptApart(use));
+
 /** How many numbers of a run have a place already, as often as its set asks for. */
 async function placedNumbers(db: Reader, releaseIds: readonly number[]) {
 	if (releaseIds.length === 0) return () => 0;
@@ -125,7 +129,9 @@ async function placedNumbers(db: Reader, releaseIds: readonly number[]) {
 		select "releaseId", section, parallel, placed, count(*) as numbers from (
 			select "copies"."release_id" as "releaseId", ${FILED_CARD.sectionKey} as section,
 				"copies"."parallel_key" as parallel, "copies"."card_key",
-				sum(coalesce((select sum(b.quantity) from box_cards b where b.copy_id = "copies"."id"), 0)
+				sum(coalesce((select sum(b.quantity) from box_cards b
+						join dividers d on d.id = b.divider_id join boxes x on x.id = d.box_id
+						where b.copy_id = "copies"."id" and ${inArray(sql`x.use`, USES_OF_SETS)}), 0)
 					+ (select count(*) from binder_pockets p where p.copy_id = "copies"."id")) as placed
 			from "copies" ${WITH_FILED_CARD}
 			where ${inArray(sql`"copies"."release_id"`, [...releaseIds])}

@@ -6,6 +6,7 @@ import { scopeGoal } from '../../../core/goal/scope-goal.ts';
 import { cardUm } from '../../../core/measuring/stock.ts';
 import { homelessCopies } from '../../places/homeless.ts';
 import { importRelease } from '../../checklists/import-release.ts';
+import { undo } from '../../journal/undo.ts';
 import { makeGoal } from '../../goals/make-goal.ts';
 import { labelTexts } from '../labels/label-texts.ts';
 import { plannedStorage } from '../plan/plan-storage.ts';
@@ -88,6 +89,14 @@ test('two sets that are built have dividers, labels and slip lines of their own'
 		'Missing: 11–60',
 		'1996-10-06'
 	]);
+	// A second 15 has no place: the one of the first set, in the same box, is none of the second's.
+	await storage.log('r', '15');
+	expect((await labels()).slice(2, 5)).toEqual([
+		'Lights 1994, set 2, 11 of 60',
+		'Missing: 11–14, 16–60',
+		'no place yet: 15'
+	]);
+	await undo(storage.collection);
 	// Of three more 21s one goes to each set, and one is a double: it waits for the plan, or the strays.
 	await storage.log('r', '21x3');
 	await makeSlip(storage.collection, 'put away', '', { of: 'homeless' });
