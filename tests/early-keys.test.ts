@@ -70,3 +70,47 @@ test('what is pressed, typed, chosen or clicked before a view is ready is done w
 	await keyboard.press('Control+z');
 	await expect.poll(done).toBe(before + 1);
 });
+
+test('what is tapped faster than the server answers stays shown, and counts for the next tap', async ({
+	page,
+	empty
+}) => {
+	const made = await page.request.post(
+		`${empty.url}/api/releases?name=Slow%20tide&maker=Gullhaven&year=1994`,
+		{
+			headers: { 'content-type': 'text/csv' },
+			data: ['number,title', ...Array.from({ length: 12 }, (_, i) => `${i + 1},Buoy`)].join('\n')
+		}
+	);
+	expect(made.ok(), await made.text()).toBe(true);
+	// Answers come late, and out of step with the taps.
+	await page.route('**/__data.json*', async (route) => {
+		await new Promise((resolve) => setTimeout(resolve, 350));
+		await route.continue();
+	});
+	await page.goto(`${empty.url}/log?release=slow-tide-1994`, { waitUntil: 'networkidle' });
+	const have = page.getByTestId('wall-have');
+	/** What the figure said since, in order. */
+	const figures = await have.evaluateHandle((figure) => {
+		const said = [figure.textContent];
+		new MutationObserver(() => said.push(figure.textContent)).observe(figure, {
+			childList: true,
+			characterData: true,
+			subtree: true
+		});
+		return said;
+	});
+	const tile = (number: number) => page.getByRole('button', { name: new RegExp(`^${number}, `) });
+	for (let number = 1; number <= 10; number++) {
+		await tile(number).click();
+		await page.waitForTimeout(90);
+	}
+	await expect(have).toHaveText('10');
+	await tile(1).click();
+	await tile(10).click({ modifiers: ['Shift'] });
+	await expect(have).toHaveText('0');
+	await page.waitForLoadState('networkidle');
+	await expect(have).toHaveText('0');
+	expect(await figures.jsonValue()).toEqual([0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 9, 0].map(String));
+	await expect(page.getByTestId('last-step')).toContainText('take out 9 cards');
+});

@@ -3,7 +3,8 @@
 	import '@fontsource-variable/literata/wght.css';
 	import './layout.css';
 	import { onMount, type Component } from 'svelte';
-	import { goto, invalidateAll } from '$app/navigation';
+	import { goto } from '$app/navigation';
+	import { refreshAll } from '$lib/ui/refresh';
 	import { resolve } from '$app/paths';
 	import { page } from '$app/state';
 	import History from '@lucide/svelte/icons/history';
@@ -30,7 +31,7 @@
 
 	async function takeStep(direction: 'undo' | 'redo') {
 		const outcome = await send<{ label: string }>('POST', `/api/journal/${direction}`);
-		await invalidateAll();
+		await refreshAll();
 		const text = outcome.ok
 			? `${direction === 'undo' ? 'Undone' : 'Done again'}: ${outcome.value.label}`
 			: (outcome.problems[0]?.message ?? '');

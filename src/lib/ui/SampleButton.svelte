@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { goto, invalidateAll } from '$app/navigation';
+	import { goto } from '$app/navigation';
+	import { refreshAll } from './refresh';
 	import { resolve } from '$app/paths';
 	import { linesOf } from './lines-of';
 	import { formatCount } from './numerals';
@@ -16,7 +17,7 @@
 				const told = JSON.parse(line) as { loaded?: boolean; done: number; total: number };
 				if (told.loaded === undefined) progress = told;
 			}
-			await invalidateAll();
+			await refreshAll();
 			await goto(resolve('/'));
 		} catch {
 			problem = 'The sample could not be loaded; nothing was changed.';

@@ -2,7 +2,7 @@ import { parseVersionKey } from '$lib/core/checklist/version-key';
 import type { Condition } from '$lib/core/copies/condition';
 import type { Wanted } from '$lib/core/goal/wall';
 import type { Problem } from '$lib/core/problem';
-import { refreshCopies } from './refresh-copies';
+import { refreshCopies } from './refresh';
 import { send } from './send';
 
 interface OwnedBookOptions {

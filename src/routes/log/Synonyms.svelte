@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Problem } from '$lib/core/problem';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
-	import { refreshCopies } from '$lib/ui/refresh-copies';
+	import { refreshCopies } from '$lib/ui/refresh';
 	import { send } from '$lib/ui/send';
 
 	/** Words of one's own for the entry line. */

@@ -7,7 +7,7 @@
 	import { pocketName } from '$lib/core/binder/pocket-name';
 	import type { PocketFace } from '$lib/core/binder/pocket-face';
 	import { formatProblem, type Problem } from '$lib/core/problem';
-	import { refreshCopies } from '$lib/ui/refresh-copies';
+	import { refreshCopies } from '$lib/ui/refresh';
 	import BinderSpread from '$lib/ui/spread/BinderSpread.svelte';
 	import LayoutForm from '$lib/ui/spread/LayoutForm.svelte';
 	import PlanNotes from '$lib/ui/spread/PlanNotes.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
 	import { deserialize } from '$app/forms';
-	import { invalidateAll } from '$app/navigation';
+	import { refreshAll } from '$lib/ui/refresh';
 	import { namePile } from '$lib/core/storage/sorting/deal-passes';
 	import { stepPiles } from '$lib/core/storage/sorting/sorting-steps';
 	import type { SortingSlip } from '$lib/server/storage/sorting/sorting';
@@ -54,7 +54,7 @@
 		});
 		const result = deserialize(await response.text());
 		problem = result.type === 'success' ? '' : 'It was not kept: reload the page and try again.';
-		await invalidateAll();
+		await refreshAll();
 	}
 	function change(at: number, isDone: boolean) {
 		const steps = slip.steps.map((step, i) => {

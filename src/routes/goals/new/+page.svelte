@@ -4,7 +4,7 @@
 	import type { GoalChoice } from '$lib/core/goal/goal-rules';
 	import type { Problem } from '$lib/core/problem';
 	import EmptyCollection from '$lib/ui/EmptyCollection.svelte';
-	import { refreshCopies } from '$lib/ui/refresh-copies';
+	import { refreshCopies } from '$lib/ui/refresh';
 	import { send } from '$lib/ui/send';
 	import RulesForm from '../RulesForm.svelte';
 

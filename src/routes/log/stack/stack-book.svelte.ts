@@ -1,4 +1,4 @@
-import { invalidate } from '$app/navigation';
+import { refreshJournal } from '$lib/ui/refresh';
 import type { NumberedCard } from '$lib/core/checklist/numbering';
 import type { Release } from '$lib/core/checklist/release';
 import { variantsOf, type Variant } from '$lib/core/checklist/variant';
@@ -111,7 +111,7 @@ export function createStackBook(options: StackOptions) {
 			}
 			({ owned, slots } = step);
 			taken = taken.filter(({ id }) => !step.ids.includes(id));
-			await invalidate('jade:journal');
+			await refreshJournal();
 		}
 	};
 
@@ -155,7 +155,7 @@ export function createStackBook(options: StackOptions) {
 		);
 		settle(ids, outcome.ok ? 'logged' : 'failed');
 		if (!outcome.ok) problems = outcome.problems;
-		await invalidate('jade:journal');
+		await refreshJournal();
 		return outcome.ok ? outcome.value.step : null;
 	}
 }

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { goto, invalidateAll } from '$app/navigation';
+	import { goto } from '$app/navigation';
+	import { refreshAll } from '$lib/ui/refresh';
 	import { resolve } from '$app/paths';
 	import { readOutline } from '$lib/core/checklist/outline/read-outline';
 	import type { Problem } from '$lib/core/problem';
@@ -35,7 +36,7 @@
 		busy = false;
 		refused = outcome.ok ? [] : outcome.problems;
 		if (!outcome.ok) return;
-		await invalidateAll();
+		await refreshAll();
 		await goto(resolve('/releases/[release]', { release: outcome.value.key }));
 	}
 </script>

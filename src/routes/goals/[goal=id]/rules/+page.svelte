@@ -3,7 +3,7 @@
 	import { resolve } from '$app/paths';
 	import type { GoalChoice } from '$lib/core/goal/goal-rules';
 	import type { Problem } from '$lib/core/problem';
-	import { refreshCopies } from '$lib/ui/refresh-copies';
+	import { refreshCopies } from '$lib/ui/refresh';
 	import { send } from '$lib/ui/send';
 	import RulesForm from '../../RulesForm.svelte';
 

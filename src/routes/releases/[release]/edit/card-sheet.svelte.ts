@@ -1,4 +1,4 @@
-import { invalidateAll } from '$app/navigation';
+import { refreshAll } from '$lib/ui/refresh';
 import type { CardMark } from '$lib/core/checklist/card';
 import type { CardEdit, CardEdits } from '$lib/core/checklist/edit-cards';
 import type { Release } from '$lib/core/checklist/release';
@@ -96,7 +96,7 @@ export function createCardSheet(release: () => Release) {
 		const sent = { drafts, removed, added };
 		const outcome = await send('PUT', `/api/releases/${release().key}/cards`, edits());
 		problems = outcome.ok ? [] : outcome.problems;
-		await invalidateAll();
+		await refreshAll();
 		if (outcome.ok) {
 			// What was typed while it was being saved stays.
 			drafts = Object.fromEntries(

@@ -1,4 +1,4 @@
-import { invalidateAll } from '$app/navigation';
+import { refreshAll } from '$lib/ui/refresh';
 import type { Column } from '$lib/core/checklist/rule-sheet/column';
 import { PARALLEL_COLUMNS, RUN_COLUMNS } from '$lib/core/checklist/rule-sheet/parallel-columns';
 import {
@@ -56,7 +56,7 @@ export function createRuleBook(release: () => Release) {
 		const sent = edited;
 		const outcome = await send('PUT', `/api/releases/${release().key}/rules`, sent);
 		problems = outcome.ok ? [] : outcome.problems;
-		await invalidateAll();
+		await refreshAll();
 		// What was typed while it was being saved stays.
 		if (outcome.ok && edited === sent) edited = null;
 		busy = false;

@@ -1,5 +1,5 @@
 import type { Problem } from '$lib/core/problem';
-import { refreshCopies } from '$lib/ui/refresh-copies';
+import { refreshCopies } from '$lib/ui/refresh';
 import { send } from '$lib/ui/send';
 
 /** Changes to the copies of a card: which is open for editing, and what the server says of it. */
