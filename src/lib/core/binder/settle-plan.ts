@@ -1,7 +1,7 @@
 import type { BinderLayout } from './binder-layout.ts';
 import type { BinderPage, PocketMark } from './binder-page.ts';
-import { chooseTargets } from './choose-targets.ts';
 import { pocketName } from './pocket-name.ts';
+import { settleRuns, type FreeRun } from './settle-runs.ts';
 
 /**
  * Lets the blanks of each block stand where most cards stay: pages as planned, their pockets filled
@@ -26,7 +26,17 @@ export function settlePlan(
 		pockets: [...page.pockets],
 		marks: [...page.marks]
 	}));
-	for (const run of runsOf(settled)) settleRun(run, lies);
+	const runs = runsOf(settled).map(freeRun);
+	const free = runs.filter((run) => run !== null);
+	const inRuns = new Set(free.flatMap(({ items }) => items));
+	const fixed = settled.flatMap((page) =>
+		page.pockets.flatMap((item, pocket) =>
+			item === null || inRuns.has(item) ? [] : [{ item, pocket: pocketName({ ...page, pocket }) }]
+		)
+	);
+	const now = [...lies].map(([item, pocket]) => ({ item, pocket }));
+	const slotIn = new Map(settleRuns(free, now, fixed).map(({ item, pocket }) => [pocket, item]));
+	for (const run of free) layRun(run, slotIn);
 	return settled.map((page) => ({
 		...page,
 		marks: [...page.marks].sort((a, b) => a.pocket - b.pocket)
@@ -57,25 +67,32 @@ function runsOf(pages: readonly OpenPage[]): readonly (readonly Place[])[] {
 	return runs.map(({ places }) => places);
 }
 
-function settleRun(places: readonly Place[], lies: ReadonlyMap<string, string>): void {
+/** A block whose blanks may stand anywhere; null where there is nothing to lay, or a blank among the cards. */
+function freeRun(
+	places: readonly Place[]
+): (FreeRun & { readonly places: readonly Place[] }) | null {
 	const slots = places.map(({ page, pocket }) => page.pockets[pocket] ?? null);
-	const laid = slots.filter((slot) => slot !== null);
-	if (laid.length === 0 || slots.slice(0, laid.length).includes(null)) return;
-	const indexes = new Map(
-		places.map(({ page, pocket }, i) => [pocketName({ ...page, pocket }), i])
-	);
-	const targets = chooseTargets(
-		laid.map((slot) => indexes.get(lies.get(slot) ?? '') ?? null),
-		places.length
-	);
-	const taken = new Map(targets.map((target, rank) => [target, laid[rank] ?? null]));
+	const items = slots.filter((slot) => slot !== null);
+	if (items.length === 0 || slots.slice(0, items.length).includes(null)) return null;
+	return {
+		items,
+		pockets: places.map(({ page, pocket }) => pocketName({ ...page, pocket })),
+		places
+	};
+}
+
+function layRun(
+	{ places, pockets }: FreeRun & { readonly places: readonly Place[] },
+	slotIn: ReadonlyMap<string, string>
+): void {
 	const uses = places.flatMap(({ page, pocket }) =>
 		page.marks.filter((mark) => mark.pocket === pocket).map(({ use }) => use)
 	);
 	places.forEach(({ page, pocket }, i) => {
-		page.pockets[pocket] = taken.get(i) ?? null;
+		const slot = slotIn.get(pockets[i] ?? '') ?? null;
+		page.pockets[pocket] = slot;
 		page.marks = page.marks.filter((mark) => mark.pocket !== pocket);
-		const use = taken.has(i) ? undefined : uses.shift();
+		const use = slot === null ? uses.shift() : undefined;
 		if (use) page.marks.push({ pocket, use });
 	});
 }

@@ -2,7 +2,7 @@ import type { SupplyPrice } from '../../core/binder/supplies.ts';
 import { usualChanges, whatIf } from '../../core/binder/what-if.ts';
 import type { Reader } from '../database/open.ts';
 import { supplyPrices } from '../database/tables/index.ts';
-import type { BinderState } from './read-binder.ts';
+import type { StoredBinder } from './read-binder.ts';
 
 /** What packs of supplies cost. */
 export async function readPrices(db: Reader): Promise<readonly SupplyPrice[]> {
@@ -17,7 +17,7 @@ export async function readPrices(db: Reader): Promise<readonly SupplyPrice[]> {
 }
 
 /** What a binder takes and costs, and what it would under the changes people ask about. */
-export async function binderSupplies(db: Reader, state: BinderState) {
+export async function binderSupplies(db: Reader, state: StoredBinder) {
 	const { slots, layout, setting } = state;
 	const prices = await readPrices(db);
 	const changes = usualChanges(layout, setting);

@@ -4,7 +4,7 @@ import type { PocketFace } from '../../core/binder/pocket-face.ts';
 import type { Reader } from '../database/open.ts';
 import { movesOf } from './move-cards.ts';
 import { cardOfSlot, pocketFaces } from './pocket-faces.ts';
-import { readBinder, type BinderState } from './read-binder.ts';
+import { readBinder, type StoredBinder } from './read-binder.ts';
 
 /** What the views of a binder show; null where there is none. */
 export async function readBinderView(db: Reader, id: number) {
@@ -12,7 +12,7 @@ export async function readBinderView(db: Reader, id: number) {
 	return state && binderView(db, state);
 }
 
-async function binderView(db: Reader, state: BinderState) {
+async function binderView(db: Reader, state: StoredBinder) {
 	const { binder, layout, setting, goal, plan, cards, now } = state;
 	const faces = await pocketFaces(db, goal.releases, goal.slots, cards);
 	const pageKinds = [...PAGE_KINDS, ...setting.pageKinds];
@@ -32,7 +32,7 @@ async function binderView(db: Reader, state: BinderState) {
 }
 
 /** What lies in pockets for slots that the goal no longer has: shown by the card's key, to be taken out. */
-function strangers(faces: readonly PocketFace[], now: BinderState['now']): readonly PocketFace[] {
+function strangers(faces: readonly PocketFace[], now: StoredBinder['now']): readonly PocketFace[] {
 	const known = new Set(faces.map(({ slot }) => slot));
 	return now
 		.filter(({ slot }) => !known.has(slot))

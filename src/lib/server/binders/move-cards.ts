@@ -7,10 +7,10 @@ import type { Collection, Transaction } from '../database/open.ts';
 import { binderPockets, binders } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
 import type { Recorder } from '../database/record.ts';
-import { readBinder, type BinderState } from './read-binder.ts';
+import { readBinder, type StoredBinder } from './read-binder.ts';
 
 /** The moves from how a binder lies to how it should. */
-export function movesOf({ now, target }: Pick<BinderState, 'now' | 'target'>): MovePlan {
+export function movesOf({ now, target }: Pick<StoredBinder, 'now' | 'target'>): MovePlan {
 	return planMoves(now, target);
 }
 
@@ -117,7 +117,7 @@ export function swapLying(
 async function recordSteps(
 	record: Recorder,
 	tx: Transaction,
-	{ binder, now, target }: BinderState,
+	{ binder, now, target }: StoredBinder,
 	steps: readonly MoveStep[]
 ): Promise<void> {
 	const lies = new Map(now.map(({ item, pocket }) => [item, pocket]));

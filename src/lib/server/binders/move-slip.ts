@@ -4,7 +4,7 @@ import type { MoveStep } from '../../core/binder/plan-moves.ts';
 import { nameVersion } from '../../core/copies/name-version.ts';
 import { movesOf, stepName } from './move-cards.ts';
 import { cardOfSlot } from './pocket-faces.ts';
-import type { BinderState } from './read-binder.ts';
+import type { StoredBinder } from './read-binder.ts';
 
 /** A step of the slip in words. */
 export interface SlipLine {
@@ -18,7 +18,7 @@ export interface SlipLine {
 }
 
 /** The move plan in words, with its counts. */
-export function moveSlip(state: BinderState) {
+export function moveSlip(state: StoredBinder) {
 	const { now, target, goal, plan, setting } = state;
 	const { steps, ...counts } = movesOf(state);
 	const kinds = [...PAGE_KINDS, ...setting.pageKinds];
@@ -36,7 +36,7 @@ export function moveSlip(state: BinderState) {
 	return { lines, ...counts, hasLying: now.length > 0, cards: goal.slots.length };
 }
 
-function titlesOf({ goal }: BinderState): ReadonlyMap<string, string> {
+function titlesOf({ goal }: StoredBinder): ReadonlyMap<string, string> {
 	const releases = new Map(goal.releases.map((release) => [release.key, release]));
 	const titles = new Map(
 		goal.releases.flatMap((release) =>

@@ -13,7 +13,7 @@ import { printFonts } from '../print/fonts.ts';
 import { binderSupplies } from './binder-supplies.ts';
 import { moveSlip } from './move-slip.ts';
 import { pocketFaces } from './pocket-faces.ts';
-import type { BinderState } from './read-binder.ts';
+import type { StoredBinder } from './read-binder.ts';
 
 export const BINDER_SHEETS = ['index', 'inserts', 'spine', 'supplies', 'moves'] as const;
 export type BinderSheet = (typeof BINDER_SHEETS)[number];
@@ -29,7 +29,7 @@ export interface PrintOptions {
 /** A printed sheet of a binder as a PDF. */
 export async function printBinder(
 	db: Reader,
-	state: BinderState,
+	state: StoredBinder,
 	which: BinderSheet,
 	{ paper, spineMm, now }: PrintOptions
 ): Promise<Uint8Array<ArrayBuffer>> {
@@ -59,11 +59,11 @@ export async function printBinder(
 	);
 }
 
-function pageName({ volume, pageInVolume }: BinderPage, { plan }: BinderState): string {
+function pageName({ volume, pageInVolume }: BinderPage, { plan }: StoredBinder): string {
 	return `${plan.volumes.length > 1 ? `volume ${volume}, ` : ''}page ${pageInVolume}`;
 }
 
-function pageIndex(state: BinderState, faces: ReadonlyMap<string, PocketFace>, now: string) {
+function pageIndex(state: StoredBinder, faces: ReadonlyMap<string, PocketFace>, now: string) {
 	const shown = state.plan.pages.filter(({ use }) => use === 'cards');
 	return {
 		title: `${state.binder.name}: page index`,
@@ -90,7 +90,7 @@ function listed(faces: readonly PocketFace[]): string {
 		.join(', ');
 }
 
-function spines(state: BinderState, faces: ReadonlyMap<string, PocketFace>) {
+function spines(state: StoredBinder, faces: ReadonlyMap<string, PocketFace>) {
 	const { plan, binder } = state;
 	const volumes = plan.volumes.length > 0 ? plan.volumes : [{ volume: 1 }];
 	return volumes.map(({ volume }) => {
@@ -138,7 +138,7 @@ function shoppingList(
 	};
 }
 
-function slipTable(state: BinderState, now: string) {
+function slipTable(state: StoredBinder, now: string) {
 	const slip = moveSlip(state);
 	return {
 		title: `${state.binder.name}: move slip`,

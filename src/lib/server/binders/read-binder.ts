@@ -1,15 +1,10 @@
 import { and, asc, eq, inArray, ne } from 'drizzle-orm';
 import type { BinderKind } from '../../core/binder/binder-kind.ts';
-import { resolveLayout, type BinderLayout } from '../../core/binder/binder-layout.ts';
-import type { BinderSlot } from '../../core/binder/binder-slot.ts';
-import { binderSlots } from '../../core/binder/binder-slots.ts';
-import { nameItems, type CopyInPocket, type NamedItem } from '../../core/binder/name-items.ts';
+import type { CopyInPocket } from '../../core/binder/name-items.ts';
 import type { PageKind } from '../../core/binder/page-kind.ts';
-import { planBinder, type BinderPlan, type BinderSetting } from '../../core/binder/plan-binder.ts';
-import { pocketCards, type KeptApart, type PocketCard } from '../../core/binder/pocket-cards.ts';
-import { pocketName } from '../../core/binder/pocket-name.ts';
-import { settlePlan } from '../../core/binder/settle-plan.ts';
-import type { Release } from '../../core/checklist/release.ts';
+import type { BinderSetting } from '../../core/binder/plan-binder.ts';
+import type { KeptApart } from '../../core/binder/pocket-cards.ts';
+import { workOutBinder, type BinderState } from '../../core/binder/work-out-binder.ts';
 import { chunks } from '../database/chunks.ts';
 import type { Reader } from '../database/open.ts';
 import {
@@ -26,19 +21,10 @@ import type { GoalState } from '../goals/work-out-goals.ts';
 
 export type BinderRow = typeof binders.$inferSelect;
 
-/** A binder worked out: its goal, its pages as they should be, and what lies in them. */
-export interface BinderState {
+/** A binder worked out, with its row and its goal. */
+export interface StoredBinder extends BinderState {
 	readonly binder: BinderRow;
-	readonly layout: BinderLayout;
-	readonly setting: BinderSetting;
 	readonly goal: GoalState;
-	readonly slots: readonly BinderSlot[];
-	/** What the pockets of filled slots hold. */
-	readonly cards: ReadonlyMap<string, PocketCard>;
-	readonly plan: BinderPlan;
-	/** As it lies, and as it should. */
-	readonly now: readonly NamedItem[];
-	readonly target: readonly NamedItem[];
 }
 
 export async function listBinders(db: Reader) {
@@ -60,37 +46,21 @@ export async function readOwnKinds(
 }
 
 /** A binder with its goal worked out and its pages planned; null where there is none. */
-export async function readBinder(db: Reader, id: number): Promise<BinderState | null> {
+export async function readBinder(db: Reader, id: number): Promise<StoredBinder | null> {
 	const [binder] = await db.select().from(binders).where(eq(binders.id, id));
 	if (!binder) return null;
 	const goal = await readGoal(db, binder.goalId);
 	if (!goal) throw new RangeError(`readBinder: the goal of binder ${id} is gone`);
-	const layout = resolveLayout(binder.layout);
-	const setting = { ...(await readOwnKinds(db)), rarities: raritiesOf(goal.releases) };
-	const lying = await readLying(db, id);
-	const apart = await keptApart(db, goal.copies);
-	const cards = pocketCards(
-		goal.slots,
-		goal.filling,
-		goal.copies,
-		layout.pulled,
-		binder.name,
-		apart
-	);
-	const slots = binderSlots(goal.releases, goal.slots, arrivals(goal, cards));
-	const planned = planBinder(slots, layout, setting);
-	const pages = settlePlan(planned.pages, layout, pocketsBySlot(lying, cards));
-	const plan = { ...planned, pages };
-	return {
-		binder,
-		layout,
-		setting,
+	const state = workOutBinder({
+		name: binder.name,
+		layout: binder.layout,
 		goal,
-		slots,
-		cards,
-		plan,
-		...nameItems(lying, targetsOf(plan, cards))
-	};
+		copies: goal.copies,
+		apart: await keptApart(db, goal.copies),
+		lying: await readLying(db, id),
+		kinds: await readOwnKinds(db)
+	});
+	return { binder, goal, ...state };
 }
 
 /** Which copies stand in boxes apart from the sets, and in which. */
@@ -123,49 +93,4 @@ async function readLying(db: Reader, binderId: number): Promise<readonly CopyInP
 		.where(eq(binderPockets.binderId, binderId))
 		.orderBy(asc(binderPockets.id));
 	return rows.map((row) => ({ ...row, copy: String(row.copy) }));
-}
-
-/** Rarity classes of releases, in their order. */
-export function raritiesOf(releases: readonly Release[]): readonly string[] {
-	return [...new Set(releases.flatMap((release) => release.rarities))];
-}
-
-/** When what fills each slot arrived; only slots that are filled are named. */
-export function arrivals(
-	goal: Pick<GoalState, 'copies'>,
-	cards: ReadonlyMap<string, PocketCard>
-): ReadonlyMap<string, { readonly arrivedOn: string }> {
-	const known = new Map(goal.copies.map((copy) => [copy.key, copy]));
-	return new Map(
-		[...cards].map(([slot, { filling }]) => {
-			const copy = known.get(filling);
-			return [slot, { arrivedOn: copy?.acquiredOn ?? copy?.loggedAt.slice(0, 10) ?? '' }];
-		})
-	);
-}
-
-function pocketsBySlot(
-	lying: readonly CopyInPocket[],
-	cards: ReadonlyMap<string, PocketCard>
-): ReadonlyMap<string, string> {
-	return new Map(
-		lying
-			.filter(({ slot, copy }) => cards.get(slot)?.inPocket === copy)
-			.map(({ slot, pocket }) => [slot, pocket])
-	);
-}
-
-/** What shall lie where: the copies that belong in pockets, page by page. */
-function targetsOf(
-	plan: BinderPlan,
-	cards: ReadonlyMap<string, PocketCard>
-): readonly CopyInPocket[] {
-	return plan.pages.flatMap((page) =>
-		page.pockets.flatMap((slot, pocket) => {
-			const copy = slot === null ? null : (cards.get(slot)?.inPocket ?? null);
-			return slot === null || copy === null
-				? []
-				: [{ slot, copy, pocket: pocketName({ ...page, pocket }) }];
-		})
-	);
 }

@@ -1,15 +1,13 @@
 import { USUAL_LAYOUT } from '../../core/binder/binder-layout.ts';
-import { binderSlots } from '../../core/binder/binder-slots.ts';
 import { PAGE_KINDS } from '../../core/binder/page-kind.ts';
-import { planBinder } from '../../core/binder/plan-binder.ts';
-import { pocketCards } from '../../core/binder/pocket-cards.ts';
+import { workOutBinder } from '../../core/binder/work-out-binder.ts';
 import { isAtHand } from '../../core/copies/copy-record.ts';
 import { fillSlots } from '../../core/goal/fill-slots.ts';
 import { scopeGoal } from '../../core/goal/scope-goal.ts';
 import { readCopies } from '../copies/read-copies.ts';
 import type { Reader } from '../database/open.ts';
 import { loadRelease } from '../releases/load-release.ts';
-import { arrivals, readBinder, raritiesOf } from './read-binder.ts';
+import { readBinder } from './read-binder.ts';
 import { pocketFaces } from './pocket-faces.ts';
 
 /**
@@ -41,11 +39,18 @@ async function openRelease(db: Reader, key: string) {
 	const copies = await readCopies(db, id);
 	const slots = scopeGoal(release, { preset: 'with-inserts' });
 	const filling = fillSlots(slots, copies.filter(isAtHand));
-	const cards = pocketCards(slots, filling, copies, 'placeholder', '');
-	const laid = binderSlots([release], slots, arrivals({ copies }, cards));
+	const { plan, cards } = workOutBinder({
+		name: '',
+		layout: USUAL_LAYOUT,
+		goal: { releases: [release], slots, filling },
+		copies,
+		apart: new Map(),
+		lying: [],
+		kinds: { pageKinds: [], binderKinds: [] }
+	});
 	return {
 		name: release.name,
-		pages: planBinder(laid, USUAL_LAYOUT, { rarities: raritiesOf([release]) }).pages,
+		pages: plan.pages,
 		faces: await pocketFaces(db, [release], slots, cards),
 		kinds: PAGE_KINDS
 	};

@@ -1,5 +1,5 @@
 import { planMoves } from '../../core/binder/plan-moves.ts';
-import { runTargets } from '../../core/binder/run-targets.ts';
+import { settleRuns } from '../../core/binder/settle-runs.ts';
 import { bad, good, type Problem } from '../../core/problem.ts';
 import {
 	PlanMovesInput,
@@ -29,7 +29,7 @@ export const planMovesComputation = defineComputation({
 		);
 		const wanted = [
 			...target,
-			...(crowded.length > 0 ? [] : runs.flatMap((run) => runTargets(run, now)))
+			...(crowded.length > 0 ? [] : settleRuns(runs, now, target))
 		];
 		const problems = [
 			...crowded,

@@ -9,7 +9,7 @@ const server = vi.hoisted(() => ({
 	sent: [] as { path: string; body: unknown }[],
 	refuses: false
 }));
-vi.mock('$app/navigation', () => ({ invalidate: async () => {} }));
+vi.mock('$lib/ui/refresh', () => ({ refreshJournal: async () => {} }));
 vi.mock('$lib/ui/send', () => ({
 	send: async (_method: string, path: string, body: unknown) => {
 		server.sent.push({ path, body });

@@ -13,7 +13,7 @@ const server = vi.hoisted(() => ({
 	answer: (_path: string, _body: unknown): unknown => null,
 	sent: [] as { path: string; body: unknown }[]
 }));
-vi.mock('$app/navigation', () => ({ invalidateAll: async () => {} }));
+vi.mock('$lib/ui/refresh', () => ({ refreshAll: async () => {} }));
 vi.mock('$lib/ui/send', () => ({
 	send: async (_method: string, path: string, body: unknown) => {
 		server.sent.push({ path, body });
