@@ -1,7 +1,9 @@
 import { BINDER_KINDS } from '../../core/binder/binder-kind.ts';
 import { PAGE_KINDS } from '../../core/binder/page-kind.ts';
 import type { PocketFace } from '../../core/binder/pocket-face.ts';
+import { formatVersionKey } from '../../core/checklist/version-key.ts';
 import type { Reader } from '../database/open.ts';
+import { nameVersions } from '../releases/name-versions.ts';
 import { movesOf } from './move-cards.ts';
 import { cardOfSlot, pocketFaces } from './pocket-faces.ts';
 import { readBinder, type StoredBinder } from './read-binder.ts';
@@ -21,7 +23,7 @@ async function binderView(db: Reader, state: StoredBinder) {
 		layout,
 		goal: { id: goal.goal.id, name: goal.goal.name },
 		plan,
-		faces: [...faces, ...strangers(faces, now)],
+		faces: [...faces, ...(await strangers(db, faces, now))],
 		pageKinds,
 		binderKinds: [...BINDER_KINDS, ...setting.binderKinds],
 		need: faces.length,
@@ -31,25 +33,32 @@ async function binderView(db: Reader, state: StoredBinder) {
 	};
 }
 
-/** What lies in pockets for slots that the goal no longer has: shown by the card's key, to be taken out. */
-function strangers(faces: readonly PocketFace[], now: StoredBinder['now']): readonly PocketFace[] {
+/** What lies in pockets for slots that the goal no longer has: to be taken out. */
+async function strangers(
+	db: Reader,
+	faces: readonly PocketFace[],
+	now: StoredBinder['now']
+): Promise<readonly PocketFace[]> {
 	const known = new Set(faces.map(({ slot }) => slot));
-	return now
-		.filter(({ slot }) => !known.has(slot))
-		.map(({ slot }) => {
-			const { release = '', card = slot, parallel = null } = cardOfSlot(slot) ?? {};
-			return {
-				slot,
-				seed: `${release}/${card}`,
-				releaseKey: release,
-				cardKey: card,
-				number: null,
-				title: card,
-				group: '',
-				place: 'no longer of this goal',
-				finish: parallel,
-				printRun: null,
-				state: 'here'
-			};
-		});
+	const gone = now.flatMap(({ slot }) => {
+		const version = known.has(slot) ? null : cardOfSlot(slot);
+		return version === null ? [] : [{ slot, version }];
+	});
+	const names = await nameVersions(
+		db,
+		gone.map(({ version }) => formatVersionKey(version))
+	);
+	return gone.map(({ slot, version }) => ({
+		slot,
+		seed: `${version.release}/${version.card}`,
+		releaseKey: version.release,
+		cardKey: version.card,
+		number: null,
+		title: names.get(formatVersionKey(version))?.card ?? version.card,
+		group: '',
+		place: 'no longer of this goal',
+		finish: version.parallel,
+		printRun: null,
+		state: 'here'
+	}));
 }

@@ -1,4 +1,5 @@
 import { USUAL_TIERS } from '../../core/storage/holders/choose-holder.ts';
+import { checkTiers } from '../../core/storage/holders/check-tiers.ts';
 import { holdersToBuy, tierMoves } from '../../core/storage/holders/tier-moves.ts';
 import { bad, good } from '../../core/problem.ts';
 import {
@@ -14,19 +15,8 @@ export const moveTiersComputation = defineComputation({
 	input: MoveTiersInput,
 	output: MoveTiersOutput,
 	run({ cards, tiers = [...USUAL_TIERS], currency, names = [], onHand = {} }: MoveTiersRequest) {
-		const unknown = names.flatMap(({ tier }, i) =>
-			tiers.some(({ name }) => name === tier)
-				? []
-				: [
-						{
-							pointer: `/names/${i}/tier`,
-							field: 'tier',
-							message: `there is no tier "${tier}"`,
-							remedy: `Tiers are ${tiers.map(({ name }) => name).join(', ')}.`
-						}
-					]
-		);
-		if (unknown.length > 0) return bad(unknown);
+		const problems = checkTiers(tiers, names);
+		if (problems.length > 0) return bad(problems);
 		const moves = tierMoves(cards, tiers, names, currency);
 		return good({ moves, holders: holdersToBuy(moves, onHand) });
 	}

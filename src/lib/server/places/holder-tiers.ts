@@ -1,6 +1,8 @@
-import { Type } from 'typebox';
+import { Type, type Static } from 'typebox';
 import { USUAL_TIERS } from '../../core/storage/holders/choose-holder.ts';
+import { valuableFrom, type Valuable } from '../../core/storage/holders/valuable.ts';
 import { HOLDER_SORTS } from '../../core/storage/kinds/holder-kind.ts';
+import { Currency } from '../../schemas/vocabulary.ts';
 import type { Reader } from '../database/open.ts';
 import { readPreference, type Preference } from '../preferences/preferences.ts';
 
@@ -19,12 +21,16 @@ export const HolderRulesSchema = Type.Object(
 			),
 			{ minItems: 1, maxItems: 20 }
 		),
+		/** What the tiers are stated in; left out by programs before it was asked: euros. */
+		currency: Type.Optional(Currency),
 		names: Type.Array(Type.Object({ word: Word, tier: Word }, closed), { maxItems: 200 }),
 		/** Holders on hand, by key. */
 		onHand: Type.Record(Type.String(), Type.Integer({ minimum: 0, maximum: 1_000_000 }))
 	},
 	closed
 );
+
+export type HolderRules = Static<typeof HolderRulesSchema>;
 
 /** Value tiers, rules by name, and what is on hand. */
 export const HOLDER_RULES: Preference<typeof HolderRulesSchema> = {
@@ -33,9 +39,11 @@ export const HOLDER_RULES: Preference<typeof HolderRulesSchema> = {
 	usual: { tiers: [...USUAL_TIERS], names: [], onHand: {} }
 };
 
-/** From which value on a card is kept in a rigid holder, and so apart from its set; in minor units. */
-export async function valuableFrom(db: Reader): Promise<number> {
-	const { tiers } = await readPreference(db, HOLDER_RULES);
-	const rigid = tiers.filter(({ holder }) => holder === 'top-loader' || holder === 'magnetic');
-	return Math.min(...rigid.map(({ fromMinor }) => fromMinor), Number.MAX_SAFE_INTEGER);
+/** What the tiers are stated in where nobody has said it. */
+export const USUAL_CURRENCY = 'EUR';
+
+/** From which value on a card is kept in a rigid holder, and so apart from its set. */
+export async function readValuable(db: Reader): Promise<Valuable> {
+	const { tiers, currency = USUAL_CURRENCY } = await readPreference(db, HOLDER_RULES);
+	return { fromMinor: valuableFrom(tiers), currency };
 }

@@ -5,6 +5,7 @@ import { chunks } from '../database/chunks.ts';
 import type { Reader } from '../database/open.ts';
 import { readJoined } from '../database/read-joined.ts';
 import { copies } from '../database/tables/index.ts';
+import type { Valuable } from '../../core/storage/holders/valuable.ts';
 import { qualityRank, type Condition } from '../../core/copies/condition.ts';
 import { FILED_CARD, WITH_FILED_CARD } from './filed-card.ts';
 import { keptAs, keptColumns } from './kept-columns.ts';
@@ -34,15 +35,15 @@ export interface HomelessCopy extends CardBulk {
 /** Homeless copies of some releases, or of all; oldest first. */
 export async function homelessCopies(
 	db: Reader,
-	valuableFromMinor: number,
+	valuable: Valuable,
 	only: { readonly releases?: readonly number[]; readonly copies?: readonly number[] } = {}
 ): Promise<readonly HomelessCopy[]> {
 	const some = only.copies ?? only.releases;
-	if (some === undefined) return readHomeless(db, valuableFromMinor, undefined);
+	if (some === undefined) return readHomeless(db, valuable, undefined);
 	const column = only.copies ? copies.id : copies.releaseId;
 	const found: (readonly HomelessCopy[])[] = [];
 	for (const ids of chunks(some, 500)) {
-		found.push(await readHomeless(db, valuableFromMinor, inArray(column, [...ids])));
+		found.push(await readHomeless(db, valuable, inArray(column, [...ids])));
 	}
 	return found.flat();
 }
@@ -55,7 +56,7 @@ type HomelessRow = Omit<HomelessCopy, 'rank' | 'use' | 'um' | 'mg'> & {
 
 async function readHomeless(
 	db: Reader,
-	valuableFromMinor: number,
+	valuable: Valuable,
 	where: SQL | undefined
 ): Promise<readonly HomelessCopy[]> {
 	// What is free is worked out once a copy, before anything is joined to it.
@@ -66,7 +67,7 @@ async function readHomeless(
 				- (select count(*) from binder_pockets p where p.copy_id = "copies"."id") as free
 			from "copies" where ${and(isHere, isNull(copies.place), where)}
 		) select * from f where free > 0) as "copies"`;
-	const { holder: _, status: __, format: ___, ...fragments } = keptColumns(valuableFromMinor);
+	const { holder: _, status: __, format: ___, ...fragments } = keptColumns(valuable);
 	const rows = await readJoined<HomelessRow>(
 		db,
 		{

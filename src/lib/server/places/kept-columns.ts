@@ -4,6 +4,7 @@ import { formatOfVersion } from '../../core/copies/version-format.ts';
 import type { BoxUse } from '../../core/storage/kinds/box-use.ts';
 import { holderOf, cardBulk, type CardBulk } from '../../core/storage/room/card-bulk.ts';
 import { PERSONAL, useOfCopy } from '../../core/storage/kinds/use-of-copy.ts';
+import type { Valuable } from '../../core/storage/holders/valuable.ts';
 import type { CardFormat } from '../../core/checklist/section.ts';
 import { copies } from '../database/tables/index.ts';
 
@@ -22,14 +23,15 @@ const parallelPt = sql<number | null>`(case when "copies"."parallel_key" is not 
 export const formatColumns = { format, parallelPt, holder: copies.holder };
 
 /** The same, with what decides the use of the box it is kept in. */
-export function keptColumns(valuableFromMinor: number) {
+export function keptColumns({ fromMinor, currency }: Valuable) {
 	return {
 		...formatColumns,
 		status: copies.status,
 		isGraded: sql<number>`("copies"."grade" is not null or "copies"."is_authentic")`,
 		isPersonal: sql<number>`("copies"."attributes" <> '[]'
 			and exists (select 1 from json_each("copies"."attributes") where value = ${PERSONAL}))`,
-		isValuable: sql<number>`(coalesce("copies"."value_minor", 0) >= ${valuableFromMinor})`
+		isValuable: sql<number>`(coalesce("copies"."value_minor", 0) >= ${fromMinor}
+			and coalesce("copies"."currency", ${currency}) = ${currency})`
 	};
 }
 

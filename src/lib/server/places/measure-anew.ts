@@ -1,8 +1,9 @@
 import { eq } from 'drizzle-orm';
+import { mustLeave } from '../../core/storage/kinds/use-of-copy.ts';
 import type { Transaction } from '../database/open.ts';
 import { boxCards, boxes, copies, dividers } from '../database/tables/index.ts';
 import type { Recorder } from '../database/record.ts';
-import { valuableFrom } from './holder-tiers.ts';
+import { readValuable } from './holder-tiers.ts';
 import { keptAs, keptColumns } from './kept-columns.ts';
 import { readSwatches } from './read-swatches.ts';
 
@@ -24,7 +25,7 @@ export async function measureAnew(
 			releaseId: copies.releaseId,
 			cardKey: copies.cardKey,
 			parallelKey: copies.parallelKey,
-			...keptColumns(await valuableFrom(tx))
+			...keptColumns(await readValuable(tx))
 		})
 		.from(boxCards)
 		.innerJoin(copies, eq(boxCards.copyId, copies.id))
@@ -37,9 +38,7 @@ export async function measureAnew(
 	);
 	for (const { id, boxUse, ...row } of standing) {
 		const { use, um, mg } = keptAs(row, swatchOf(row));
-		const isOther =
-			(use === 'valuables' && boxUse === 'sets') || (use === 'sets' && boxUse === 'valuables');
-		if (isOther) await record.remove(boxCards, [id]);
+		if (mustLeave(use, boxUse)) await record.remove(boxCards, [id]);
 		else if (um !== row.um || mg !== row.mg) await record.update(boxCards, id, { um, mg });
 	}
 }

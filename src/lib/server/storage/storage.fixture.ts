@@ -15,6 +15,9 @@ import { standBehind } from '../places/stand-behind.ts';
 import { readDividers } from './room/read-box.ts';
 import { readBoxes } from './room/read-storage.ts';
 
+/** Values that send no card to the valuables. */
+export const NOTHING_VALUABLE = { fromMinor: Number.MAX_SAFE_INTEGER, currency: 'EUR' };
+
 /** For tests: before each, an empty collection; `release` imports one, `log` puts cards in. */
 export function withStorage() {
 	let folder: string;
@@ -61,7 +64,7 @@ export function withStorage() {
 		async counts() {
 			const { db } = collection;
 			const standing = (await readBoxes(db)).reduce((sum, { cards }) => sum + cards, 0);
-			const all = await homelessCopies(db, Number.MAX_SAFE_INTEGER);
+			const all = await homelessCopies(db, NOTHING_VALUABLE);
 			return { standing, homeless: all.reduce((sum, { free }) => sum + free, 0) };
 		},
 		/** What stands in each row of each box: "Long box 1 / 1: A 1992 1 2 3x2". */

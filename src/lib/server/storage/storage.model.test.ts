@@ -11,6 +11,7 @@ import { answerLine, makeSlip } from './slips/change-slips.ts';
 import { removeBox } from './room/edit-boxes.ts';
 import { removeDivider } from './room/edit-dividers.ts';
 import { homelessCopies } from '../places/homeless.ts';
+import { readValuable } from '../places/holder-tiers.ts';
 import { plannedStorage } from './plan/plan-storage.ts';
 import { listSlips, readSlip } from './slips/slips.ts';
 import { standAsPlanned } from './plan/stand-as-planned.ts';
@@ -117,7 +118,7 @@ async function checkRoom() {
 		await rowsOf('select box_id from dividers group by box_id, row, position having count(*) > 1')
 	).toEqual([]);
 	// The plan, which sums in the database, knows of as many cards without a place as a count one by one.
-	const homeless = await homelessCopies(db, 100);
+	const homeless = await homelessCopies(db, await readValuable(db));
 	const plan = await plannedStorage(db);
 	const sum = (counts: readonly number[]) => counts.reduce((total, one) => total + one, 0);
 	expect(sum(plan.sets.map(({ cards }) => cards))).toBe(sum(homeless.map(({ free }) => free)));

@@ -5,13 +5,14 @@ import { parseAmount } from '$lib/core/worth/amount';
 import { checkAgainst } from '$lib/schemas/validator';
 import { readPriceForm, setPrices } from '$lib/server/binders/supply-prices';
 import { HOLDER_SUPPLY, holderSupplies } from '$lib/server/storage/holders/holder-supplies';
-import { HOLDER_RULES, HolderRulesSchema } from '$lib/server/places/holder-tiers';
+import { setHolderRules, setHolders } from '$lib/server/storage/holders/change-holders';
+import { readTierMoves } from '$lib/server/storage/holders/read-tier-moves';
 import {
-	readTierMoves,
-	setHolderRules,
-	setHolders,
+	HOLDER_RULES,
+	HolderRulesSchema,
+	USUAL_CURRENCY,
 	type HolderRules
-} from '$lib/server/storage/holders/holders';
+} from '$lib/server/places/holder-tiers';
 import { theCollection } from '$lib/server/collection';
 import { readPreference } from '$lib/server/preferences/preferences';
 
@@ -22,15 +23,16 @@ export const load = async ({ depends }) => {
 	depends('jade:copies');
 	const { db } = await theCollection();
 	const rules = await readPreference(db, HOLDER_RULES);
-	const moves = await readTierMoves(db, rules);
+	const { moves, currency, otherMoney } = await readTierMoves(db, rules);
 	const { list, prices } = await holderSupplies(db, moves, rules);
 	return {
-		rules,
+		rules: { ...rules, currency },
+		otherMoney,
 		moves: moves.slice(0, SHOWN),
 		count: moves.length,
 		list,
 		prices,
-		currency: prices[0]?.currency ?? 'EUR'
+		currency: prices[0]?.currency ?? currency
 	};
 };
 
@@ -42,17 +44,21 @@ function readRules(form: FormData, onHand: HolderRules['onHand']): Outcome<Holde
 	const texts = (field: string) => form.getAll(field).map((value) => String(value).trim());
 	const [names, from, holders] = [texts('tier'), texts('from'), texts('holder')];
 	const [words, tiers] = [texts('word'), texts('named')];
+	const currency = String(form.get('currency') ?? USUAL_CURRENCY)
+		.trim()
+		.toUpperCase();
 	const misread: Problem[] = [];
 	const rules = {
 		tiers: names.flatMap((name, i) => {
 			if (name === '') return [];
-			const amount = parseAmount(from[i] ?? '', 'EUR');
+			const amount = parseAmount(from[i] ?? '', currency);
 			if (!amount.ok) misread.push(...amount.problems.map((each) => ({ ...each, field: 'from' })));
 			const value = amount.ok ? amount.value.minor : 0;
 			const holder = HOLDER_SORTS.find((sort) => sort === holders[i]) ?? 'none';
 			return [{ name, fromMinor: value, holder }];
 		}),
 		names: words.flatMap((word, i) => (word === '' ? [] : [{ word, tier: tiers[i] ?? '' }])),
+		currency,
 		onHand
 	};
 	const problems = [...misread, ...checkAgainst(HolderRulesSchema, rules)];
@@ -70,7 +76,7 @@ export const actions = {
 	moved: async ({ request }) => {
 		const form = await request.formData();
 		const collection = await theCollection();
-		const moves = await readTierMoves(
+		const { moves } = await readTierMoves(
 			collection.db,
 			await readPreference(collection.db, HOLDER_RULES)
 		);

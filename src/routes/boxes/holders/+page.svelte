@@ -32,6 +32,14 @@
 <section class="mb-8" aria-labelledby="moves">
 	<h2 id="moves" class="mb-2">Should move up or down a tier</h2>
 	{@render problems('moves')}
+	{#each data.otherMoney as { currency, cards } (currency)}
+		<p class="mb-3 max-w-xl">
+			{countOf(cards, 'card')} valued in {currency}: tiers in {data.rules.currency} say nothing of {cards ===
+			1
+				? 'it'
+				: 'them'}. Value them in {data.rules.currency}, or state the tiers in {currency}.
+		</p>
+	{/each}
 	{#if data.count === 0}
 		<p class="max-w-xl">
 			Every card is in the holder its value asks for. When values change, or the tiers below, what

@@ -2,9 +2,9 @@
 	import { enhance } from '$app/forms';
 	import { HOLDER_SORTS } from '$lib/core/storage/kinds/holder-kind';
 	import { formatMinor } from '$lib/core/worth/minor-units';
-	import type { HolderRules } from '$lib/server/storage/holders/holders';
+	import type { HolderRules } from '$lib/server/places/holder-tiers';
 
-	let { rules }: { rules: HolderRules } = $props();
+	let { rules }: { rules: HolderRules & { readonly currency: string } } = $props();
 	const HOLDERS = {
 		none: 'no holder',
 		sleeve: 'sleeve',
@@ -13,7 +13,7 @@
 	} as const;
 	/** One empty line at the end, to add by. */
 	const tiers = $derived([
-		...rules.tiers.map((tier) => ({ ...tier, from: formatMinor(tier.fromMinor, 'EUR') })),
+		...rules.tiers.map((tier) => ({ ...tier, from: formatMinor(tier.fromMinor, rules.currency) })),
 		{ name: '', from: '', holder: 'none' as const }
 	]);
 	const names = $derived([...rules.names, { word: '', tier: rules.tiers[0]?.name ?? '' }]);
@@ -80,6 +80,17 @@
 			</li>
 		{/each}
 	</ul>
+	<label class="mb-3 flex items-center gap-2"
+		><span class="quiet">Tiers are in</span>
+		<input
+			class="input w-20 input-sm"
+			name="currency"
+			maxlength="3"
+			pattern="[A-Za-z]{'{3}'}"
+			value={rules.currency}
+			aria-label="Currency of the tiers"
+		/></label
+	>
 	<button class="btn btn-sm">Save tiers</button>
 	<span class="ml-2 text-sm quiet">An emptied name takes its line away.</span>
 </form>

@@ -17,6 +17,8 @@ export interface TieredCard {
 	/** What it is valued in (ISO 4217); left out: what the tiers are stated in. */
 	readonly currency?: string;
 	readonly format?: CardFormat;
+	/** Whether a grading house has put it into a holder of its own, where it stays. */
+	readonly isGraded?: boolean;
 	/** Key of what it is in now; null: nothing. */
 	readonly holder: string | null;
 	/** Title, subjects, section, marks: what name rules are held against. */
@@ -44,7 +46,7 @@ function tierByName(words: readonly string[], rules: readonly NameRule[]): strin
 
 /**
  * Which cards should go up or down a tier, as values and rules are now; `refit`: another size of the
- * same sort. What lies in a graded holder stays, and what is valued in another currency than the tiers,
+ * same sort. What is graded stays, and what is valued in another currency than the tiers,
  * unless a name rule decides. The dearest first.
  *
  * @param currency what the tiers are stated in; left out: all values are
@@ -61,7 +63,7 @@ export function tierMoves(
 		.sort((a, b) => (b.valueMinor ?? 0) - (a.valueMinor ?? 0))
 		.flatMap((card): TierMove[] => {
 			const now = card.holder === null ? null : holderKindOf(card.holder);
-			if (now?.sort === 'graded') return [];
+			if (card.isGraded || now?.sort === 'graded') return [];
 			const tier = tierByName(card.words, rules);
 			// Without a rate of exchange, an amount in other money says nothing of a tier.
 			const isOther = currency !== undefined && (card.currency ?? currency) !== currency;

@@ -32,6 +32,13 @@ export function isKeptApart(use: BoxUse): boolean {
 	return use !== 'sets' && use !== 'personal';
 }
 
+/** Whether a card that stands in a box of one use has to leave it, being of another use now: into a rigid holder, or out of one. */
+export function mustLeave(use: BoxUse, boxUse: BoxUse): boolean {
+	return (
+		(use === 'valuables' && boxUse === 'sets') || (use === 'sets' && boxUse === 'valuables')
+	);
+}
+
 /** The box kind that copies of a use share, those of sets apart. */
 export const SHARED_KIND: Readonly<Record<Exclude<BoxUse, 'sealed packs' | 'supplies'>, string>> = {
 	sets: '5000',

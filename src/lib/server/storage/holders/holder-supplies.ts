@@ -3,7 +3,7 @@ import { holderKindOf } from '../../../core/storage/kinds/holder-kind.ts';
 import { holdersToBuy, type TierMove } from '../../../core/storage/holders/tier-moves.ts';
 import { readPrices } from '../../binders/binder-supplies.ts';
 import type { Reader } from '../../database/open.ts';
-import type { HolderRules } from './holders.ts';
+import type { HolderRules } from '../../places/holder-tiers.ts';
 
 /** What stands before the key of a holder among the keys of supplies. */
 export const HOLDER_SUPPLY = 'holder:';

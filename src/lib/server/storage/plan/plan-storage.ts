@@ -14,7 +14,7 @@ import { nameRun, runOrder } from '../../../core/storage/runs/run.ts';
 import { chunks } from '../../database/chunks.ts';
 import type { Reader } from '../../database/open.ts';
 import { boxCards, dividers, releases } from '../../database/tables/index.ts';
-import { valuableFrom } from '../../places/holder-tiers.ts';
+import { readValuable } from '../../places/holder-tiers.ts';
 import { readBoxes, readBoxKinds } from '../room/read-storage.ts';
 import { homelessRuns, type StoredHomelessRun } from '../runs/homeless-runs.ts';
 import { readAmong, readHomes, runOfDivider } from '../runs/read-homes.ts';
@@ -39,7 +39,7 @@ export async function* planStorage(
 	options: RoomRules = USUAL_STORAGE
 ): AsyncGenerator<{ readonly done: number; readonly total: number }, StoragePlan> {
 	const heads = await db.select().from(releases).orderBy(asc(releases.id));
-	const valuable = await valuableFrom(db);
+	const valuable = await readValuable(db);
 	const { mostStrays } = options.rules;
 	const sets: StoredHomelessRun[] = [];
 	let done = 0;

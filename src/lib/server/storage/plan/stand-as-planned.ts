@@ -13,7 +13,7 @@ import { makeChange } from '../../journal/change.ts';
 import { insertOne, type Recorder } from '../../database/record.ts';
 import { at } from '../../../core/at.ts';
 import { writePreference } from '../../preferences/preferences.ts';
-import { valuableFrom } from '../../places/holder-tiers.ts';
+import { readValuable } from '../../places/holder-tiers.ts';
 import type { HomelessCopy } from '../../places/homeless.ts';
 import { looseCards } from '../runs/loose-cards.ts';
 import { columnsOfRun } from '../runs/read-homes.ts';
@@ -99,7 +99,7 @@ async function openStander(record: Recorder, tx: Transaction, plan: StoragePlan)
 	);
 	const known = new Map(plan.sets.map((set) => [set.key, set]));
 	const wanted = [...new Set([...fresh].flatMap((key) => known.get(key)?.id ?? []))];
-	const loose = await looseCards(tx, await valuableFrom(tx), { releases: wanted });
+	const loose = await looseCards(tx, await readValuable(tx), { releases: wanted });
 	const bySet = group(loose, ({ copy, run }) => `${copy.use} ${runKey(run)}`);
 	const parts = new Map<string, { sets: readonly string[]; dividers: number[]; um: number[] }>();
 	let count = 0;

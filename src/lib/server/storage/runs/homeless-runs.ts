@@ -1,3 +1,4 @@
+import type { Valuable } from '../../../core/storage/holders/valuable.ts';
 import { group, sum } from 'd3-array';
 import { eq, inArray, sql } from 'drizzle-orm';
 import { UM_A_PT } from '../../../core/measuring/stock.ts';
@@ -30,7 +31,7 @@ type Head = typeof releases.$inferSelect;
 export async function homelessRuns(
 	db: Reader,
 	heads: readonly Head[],
-	valuable: number,
+	valuable: Valuable,
 	mostStrays: number
 ): Promise<readonly StoredHomelessRun[]> {
 	const ids = heads.map(({ id }) => id);

@@ -1,3 +1,4 @@
+import type { Valuable } from '../../../core/storage/holders/valuable.ts';
 import { groups, rollup } from 'd3-array';
 import { inArray, sql } from 'drizzle-orm';
 import type { BoxUse } from '../../../core/storage/kinds/box-use.ts';
@@ -27,10 +28,10 @@ const versionOf = ({ releaseId, cardKey, parallelKey, variantKey }: Version) =>
 /** Homeless cards of some releases, or all, dealt to the sets they belong to. */
 export async function looseCards(
 	db: Reader,
-	valuableFromMinor: number,
+	valuable: Valuable,
 	only: { readonly releases?: readonly number[] } = {}
 ): Promise<readonly LooseCards[]> {
-	const free = await homelessCopies(db, valuableFromMinor, only);
+	const free = await homelessCopies(db, valuable, only);
 	const ids = [...new Set(free.map(({ releaseId }) => releaseId))];
 	const headOf = await readHeads(db, ids);
 	const placedIn = await placedVersions(db, ids);

@@ -13,7 +13,7 @@ import { plannedStorage } from '../plan/plan-storage.ts';
 import { standAsPlanned } from '../plan/stand-as-planned.ts';
 import { answerLine, makeSlip } from '../slips/change-slips.ts';
 import { readSlip } from '../slips/slips.ts';
-import { withStorage } from '../storage.fixture.ts';
+import { NOTHING_VALUABLE, withStorage } from '../storage.fixture.ts';
 
 const storage = withStorage();
 
@@ -151,7 +151,7 @@ test('binder and box know a card by the same thickness: parallel stock, and a sw
 			cardUm(format?.stockPt)
 		])
 	);
-	const homeless = await homelessCopies(storage.collection.db, Number.MAX_SAFE_INTEGER);
+	const homeless = await homelessCopies(storage.collection.db, NOTHING_VALUABLE);
 	const inBox = homeless.map(({ cardKey, parallelKey: parallel, um }) => [
 		formatVersionKey({ release: 'r', card: cardKey, parallel, variant: null }),
 		um

@@ -6,7 +6,7 @@ import type { Collection, Transaction } from '../../database/open.ts';
 import { copies, discrepancies, releases, slipLines, slips } from '../../database/tables/index.ts';
 import { makeChange, refused } from '../../journal/change.ts';
 import { findHomeless, findStanding, type SlipSource } from './find-slip-cards.ts';
-import { valuableFrom } from '../../places/holder-tiers.ts';
+import { readValuable } from '../../places/holder-tiers.ts';
 import { homelessCopies } from '../../places/homeless.ts';
 import { readSlip } from './slips.ts';
 import { standBehind, takeOut } from '../../places/stand-behind.ts';
@@ -82,7 +82,7 @@ export function answerLine(
 			]);
 		}
 		if (state === 'done' && slip.sort === 'put away') {
-			const [copy] = await homelessCopies(tx, await valuableFrom(tx), { copies: [line.copyId] });
+			const [copy] = await homelessCopies(tx, await readValuable(tx), { copies: [line.copyId] });
 			if (!copy || copy.free < line.quantity || dividerId === null) {
 				return refused([{ message: `${line.card} has a place already`, remedy: 'Skip it.' }]);
 			}

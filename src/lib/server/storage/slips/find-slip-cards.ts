@@ -1,3 +1,4 @@
+import type { Valuable } from '../../../core/storage/holders/valuable.ts';
 import { group, sum } from 'd3-array';
 import { asc, eq, inArray } from 'drizzle-orm';
 import { USUAL_BOX_RULES } from '../../../core/storage/plan/choose-box.ts';
@@ -7,7 +8,7 @@ import { readEntry } from '../../copies/read-entry.ts';
 import type { Transaction } from '../../database/open.ts';
 import { boxCards, copies, releases } from '../../database/tables/index.ts';
 import { nameVersions } from '../../releases/name-versions.ts';
-import { valuableFrom } from '../../places/holder-tiers.ts';
+import { readValuable } from '../../places/holder-tiers.ts';
 import { at } from '../../../core/at.ts';
 import { homeFinder } from '../../../core/storage/runs/find-home.ts';
 import { runKey } from '../../../core/storage/runs/run.ts';
@@ -41,7 +42,7 @@ export async function findHomeless(
 	tx: Transaction,
 	source: SlipSource
 ): Promise<Outcome<readonly Found[]>> {
-	const valuable = await valuableFrom(tx);
+	const valuable = await readValuable(tx);
 	if (source.of === 'homeless') {
 		const found = (await housedCards(tx, valuable)).map(asFound);
 		const notes =
@@ -84,7 +85,7 @@ const asFound = ({ copy, quantity, run }: LooseCards): Found => ({
 });
 
 /** Cards without a place whose run has a divider it can go behind. */
-async function housedCards(tx: Transaction, valuable: number): Promise<readonly LooseCards[]> {
+async function housedCards(tx: Transaction, valuable: Valuable): Promise<readonly LooseCards[]> {
 	const loose = await looseCards(tx, valuable);
 	const runs = [...group(loose, ({ copy, run }) => `${copy.use} ${runKey(run)}`).values()];
 	const homes = await readHomes(tx);

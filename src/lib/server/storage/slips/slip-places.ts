@@ -9,7 +9,7 @@ import {
 } from '../../../core/storage/slips/put-away.ts';
 import type { Reader } from '../../database/open.ts';
 import { boxCards, dividers } from '../../database/tables/index.ts';
-import { valuableFrom } from '../../places/holder-tiers.ts';
+import { readValuable } from '../../places/holder-tiers.ts';
 import { homelessCopies } from '../../places/homeless.ts';
 import { at } from '../../../core/at.ts';
 import { homeFinder } from '../../../core/storage/runs/find-home.ts';
@@ -68,7 +68,7 @@ export async function placesToPut(
 	near = WITH_NEIGHBOURS
 ): Promise<SlipPlaces> {
 	if (rows.length === 0) return new Map();
-	const free = await homelessCopies(db, await valuableFrom(db), {
+	const free = await homelessCopies(db, await readValuable(db), {
 		copies: rows.map(({ copyId }) => copyId)
 	});
 	const useOf = new Map(free.map(({ id, use }) => [id, use]));

@@ -1,0 +1,53 @@
+import { inArray } from 'drizzle-orm';
+import { checkTiers } from '../../../core/storage/holders/check-tiers.ts';
+import { handAfter } from '../../../core/storage/holders/tier-moves.ts';
+import { good, type Outcome } from '../../../core/problem.ts';
+import type { Collection } from '../../database/open.ts';
+import { copies } from '../../database/tables/index.ts';
+import { makeChange, refused } from '../../journal/change.ts';
+import { readPreference, writePreference } from '../../preferences/preferences.ts';
+import { HOLDER_RULES, type HolderRules } from '../../places/holder-tiers.ts';
+import { measureAnew } from '../../places/measure-anew.ts';
+
+/** Records that copies are in other holders now; what is used up leaves the supplies on hand. */
+export function setHolders(
+	collection: Collection,
+	moves: readonly { readonly copyId: number; readonly to: string | null }[]
+): Promise<Outcome<{ readonly moved: number }>> {
+	return makeChange(collection, async (record, tx) => {
+		const ids = moves.map(({ copyId }) => copyId);
+		const rows = await tx.select().from(copies).where(inArray(copies.id, ids));
+		const rowOf = new Map(rows.map((row) => [row.id, row]));
+		if (moves.some(({ copyId }) => !rowOf.has(copyId))) {
+			return refused([{ message: 'a copy is gone', remedy: 'Look at the list as it is now.' }]);
+		}
+		const rules = await readPreference(tx, HOLDER_RULES);
+		let { onHand } = rules;
+		for (const { copyId, to } of moves) {
+			const row = rowOf.get(copyId);
+			if (!row || row.holder === to) continue;
+			await record.update(copies, copyId, { holder: to });
+			await measureAnew(record, tx, row.id);
+			onHand = handAfter(onHand, { from: row.holder, to, quantity: row.quantity });
+		}
+		await writePreference(record, tx, HOLDER_RULES, { ...rules, onHand });
+		const label =
+			moves.length === 1
+				? 'A card into another holder'
+				: `${moves.length} cards into other holders`;
+		return { value: good({ moved: moves.length }), label };
+	});
+}
+
+/** Sets tiers, rules by name and supplies on hand. */
+export function setHolderRules(
+	collection: Collection,
+	rules: HolderRules
+): Promise<Outcome<{ readonly tiers: number }>> {
+	return makeChange(collection, async (record, tx) => {
+		const problems = checkTiers(rules.tiers, rules.names);
+		if (problems.length > 0) return refused(problems);
+		await writePreference(record, tx, HOLDER_RULES, rules);
+		return { value: good({ tiers: rules.tiers.length }), label: 'Holders' };
+	});
+}
