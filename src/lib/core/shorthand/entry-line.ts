@@ -28,7 +28,7 @@ export type EntryItemBody = { readonly quantity: number } & (
 
 /** An entry line taken apart; what it means is up to a checklist (`readShorthand`). */
 export interface EntryLine {
-	/** `list`: log these. `all-but`: there is everything, except these. */
-	readonly form: 'list' | 'all-but';
+	/** `list`: log these. `all`: there is everything. `all-but`: everything, except these. */
+	readonly form: 'list' | 'all' | 'all-but';
 	readonly items: readonly EntryItem[];
 }

@@ -144,7 +144,10 @@ function findRange(index: CardIndex, from: string, to: string, place: SearchPlac
 	);
 	if (!isThere) {
 		const end = cards.at(-1)?.card.number ?? from;
-		return no(`${last} does not exist: the run ends at ${end}`, `Write ${from}-${end}.`);
+		return no(
+			`${last} does not exist in ${numbering.name}: the run ends at ${end}`,
+			`Write ${from}-${end}.`
+		);
 	}
 	const own = section ? cards.filter((card) => card.section.key === section.key) : cards;
 	if (section && own.length === 0) {

@@ -1,18 +1,19 @@
-import type { EntryItemBody } from './entry-line.ts';
+import type { EntryItemBody, EntryLine } from './entry-line.ts';
 
 /**
  * Writes an entry line: what `parseEntryLine` reads back as the same items.
  * Ranges get a plain hyphen where they were written with one, an en dash otherwise.
  */
 export function formatEntryLine(line: {
-	readonly form: 'list' | 'all-but';
+	readonly form: EntryLine['form'];
 	readonly items: readonly EntryItemBody[];
 }): string {
 	const list = line.items
 		.map((item, i) => (i === 0 || item.kind === 'break' ? '' : ' ') + formatItem(item))
 		.join('');
 	if (line.form === 'list') return list;
-	return list === '' ? 'all' : `all but ${list}`;
+	const words = line.form === 'all' ? 'all' : 'all but';
+	return list === '' ? words : `${words} ${list}`;
 }
 
 function formatItem(item: EntryItemBody): string {

@@ -10,7 +10,8 @@ import type { IndexedCard } from './card-index.ts';
 import type { EntryContext } from './entry-context.ts';
 import type { EntryItem } from './entry-line.ts';
 import { findCards, type SearchPlace } from './find-cards.ts';
-import type { EntryGroup, Placed, Qualities, Span } from './group-items.ts';
+import type { EntryGroup } from './group-items.ts';
+import type { Placed, Qualities, Span } from './read-tokens.ts';
 import { normalPhrase } from './vocabulary.ts';
 
 /** The most cards that words of one line may name: a slip of the hand, or a trap, past that. */

@@ -8,7 +8,7 @@ export const LONGEST_LINE = 20_000;
 
 const WORD =
 	/@"(?:[^"]|"")*"|@[^\s,;"]+|"(?:[^"]|"")*"(?:\s*[x×]\s*\d+)?|[^\s,;"]+(?:\s*[–—]\s*|\s+-\s+|\s+to\s+)[^\s,;"]+(?:\s+[x×]\s*\d+)?|[^\s,;"]+(?:(?<=[\d*]\p{L}{0,2})(?<!\/\d{1,7})(?<!(?:^|[\s,;])[x×]\d{1,9})\s+[x×]\s*\d+(?=[\s,;]|$))?|"|[,;]+/giu;
-const WHOLE = /^\s*(?:all|everything)(?=[\s:,;]|$)(?:\s+(?:but|except)(?=[\s:]|$))?[\s:,;]*/iu;
+const WHOLE = /^\s*(?:all|everything)(?=[\s:,;]|$)(\s+(?:but|except)(?=[\s:,;]|$))?[\s:,;]*/iu;
 /** From one letter to another, where letters are the numbers of cards. */
 const LETTERS = /^(\p{L})-(\p{L})$/u;
 const QUANTITY = /^(.*?)\s*[x×]\s*(\d+)$/iu;
@@ -16,7 +16,7 @@ const QUANTITY = /^(.*?)\s*[x×]\s*(\d+)$/iu;
 /**
  * Reads an entry line. Grammar (docs/formats.md has it with examples):
  *
- *     line     = list / "all" [ "but" list ]
+ *     line     = list / "all" [ qualifiers ] / "all but" list
  *     list     = item *( separator item )      ; "," and ";" are items: they end a group
  *     item     = ( number / range / title / [ prefix ] "*" ) [ "x" quantity ] / qualifier
  *     qualifier= word / serial / "@" place / "x" quantity
@@ -44,7 +44,7 @@ export function parseEntryLine(text: string): EntryLine {
 		}
 	}
 	if (items.at(-1)?.kind === 'break') items.pop();
-	return { form: whole ? 'all-but' : 'list', items };
+	return { form: whole === null ? 'list' : whole[1] === undefined ? 'all' : 'all-but', items };
 }
 
 function readItem(word: string): EntryItemBody {

@@ -114,6 +114,12 @@ describe('nothing but what was named', () => {
 		['112c-112b', /backwards/],
 		['all but 101x2', /left out/],
 		['all 5/50', /belongs to one card/],
+		['all 101', /among all already/],
+		['all slate 101-103 nm', /among all already/],
+		['all but', /nothing is named/],
+		['all but;', /nothing is named/],
+		['all but slate nm', /nothing is named/],
+		['all but twenty', /neither a number nor a word/],
 		['all twins slate', /none of these cards/],
 		['alley 101', /neither a number nor a word/]
 	])('%s: %s', (line, message) => {

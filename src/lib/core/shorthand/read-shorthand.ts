@@ -2,7 +2,8 @@ import type { Problem } from '../problem.ts';
 import type { IndexedCard } from './card-index.ts';
 import type { EntryContext } from './entry-context.ts';
 import type { EntryItem, EntryLine } from './entry-line.ts';
-import { groupItems, mergeItems, type EntryGroup, type Span } from './group-items.ts';
+import { groupItems, mergeItems, type EntryGroup } from './group-items.ts';
+import type { Span } from './read-tokens.ts';
 import {
 	additionOf,
 	cardsOfItem,
@@ -80,7 +81,7 @@ function readLine(text: string, context: EntryContext): EntryReading {
 		.filter(({ before, after }) => before !== after);
 	const isApplicable = problems.length === 0;
 	return {
-		form: line.form,
+		form: line.form === 'list' ? 'list' : 'all-but',
 		changes: isApplicable ? changes : [],
 		additions: isApplicable ? additions.filter(({ quantity }) => quantity > 0) : [],
 		unchanged: wanted.size - changes.length,
@@ -130,6 +131,15 @@ function spanOf({ start, end }: EntryItem): Span {
 	return { start, end };
 }
 
+/** "all 5": whether 5 is meant, or all but 5, cannot be known. */
+function amongAll(item: EntryItem): Problem {
+	return {
+		...spanOf(item),
+		message: 'this is among all already',
+		remedy: 'Write "all but" before what is left out, or the numbers without "all".'
+	};
+}
+
 function everythingBut(
 	line: EntryLine,
 	text: string,
@@ -140,6 +150,16 @@ function everythingBut(
 	const { index, release, owned } = context;
 	const { qualities, items } = mergeItems(line.items, grouping(context), problems);
 	const place = searchPlaceOf(qualities, context);
+	if (line.form === 'all') problems.push(...items.map(amongAll));
+	else if (items.length === 0 && problems.length === 0) {
+		problems.push({
+			start: 0,
+			end: text.trimEnd().length,
+			message: 'nothing is named that is left out',
+			remedy: 'Write the numbers behind "but"; "all" alone is everything.'
+		});
+	}
+	if (problems.length > 0) return { additions: [], reaches: [] };
 	const excepted = items.map((item) => ({
 		item,
 		cards: cardsOfItem(item, place, context, problems, notes)
