@@ -4,9 +4,9 @@ import type { ReleaseDraft } from '../core/checklist/draft.ts';
 import { CONFIDENCES } from '../core/checklist/confidence.ts';
 import { SWATCHES } from '../core/checklist/parallel.ts';
 import { SECTION_KINDS } from '../core/checklist/section.ts';
-import { VARIANT_KIND_NAMES } from '../core/checklist/variant.ts';
+import { VARIANT_KIND_NAMES, VARIANT_KINDS } from '../core/checklist/variant.ts';
 import { FormatSchema } from './card-format.ts';
-import { closed } from './vocabulary.ts';
+import { closed, modes, said } from './vocabulary.ts';
 
 /** One line of text: no control characters, so that a pasted file cannot end up in a title. */
 const line = (longest: number, description?: string) =>
@@ -44,41 +44,69 @@ const OddsByPack = Type.Record(KeySchema, OddsSchema, {
 
 /** Which cards a rule is about: of these sections (or all), a range, or single ones. */
 const selector = {
-	sections: Type.Optional(
-		Type.Array(Type.String({ minLength: 1, maxLength: 100 }), { minItems: 1, maxItems: 500 })
+	sections: said(
+		Type.Optional(
+			Type.Array(Type.String({ minLength: 1, maxLength: 100 }), { minItems: 1, maxItems: 500 })
+		),
+		'Keys of sections; left out: all.'
 	),
-	from: Type.Optional(NumberSchema),
-	to: Type.Optional(NumberSchema),
-	cards: Type.Optional(Type.Array(CardNameSchema, { minItems: 1, maxItems: 50_000 }))
+	from: said(Type.Optional(NumberSchema), 'First number of a range; left out: the first there is.'),
+	to: said(Type.Optional(NumberSchema), 'Last number of a range; left out: the last there is.'),
+	cards: said(
+		Type.Optional(Type.Array(CardNameSchema, { minItems: 1, maxItems: 50_000 })),
+		'Single cards; left out: all that the rest names.'
+	)
 };
 const evidence = {
-	confidence: Type.Optional(Type.Enum([...CONFIDENCES])),
-	source: Type.Optional(Type.String({ maxLength: 2000 }))
+	confidence: said(
+		Type.Optional(Type.Enum([...CONFIDENCES])),
+		'How sure it is; left out: nothing is said.'
+	),
+	source: said(Type.Optional(Type.String({ maxLength: 2000 })), 'Where that is known from.')
 };
 
 const CardSchema = Type.Object(
 	{
-		key: Type.Optional(KeySchema),
-		number: Type.Optional(Type.Union([NumberSchema, Type.Null()])),
-		otherNumbers: Type.Optional(
-			Type.Array(NumberSchema, { maxItems: 10, description: 'Further numbers on the same card.' })
+		key: said(
+			Type.Optional(KeySchema),
+			'What is owned hangs on it; left out: made of section and number.'
 		),
-		title: Type.Optional(Type.String({ maxLength: 300, pattern: '^[^\\u0000-\\u001f]*$' })),
-		subjects: Type.Optional(Type.Array(line(200), { maxItems: 50 })),
-		group: Type.Optional(line(200)),
-		marks: Type.Optional(
-			Type.Array(Type.Enum([...CARD_MARKS]), { maxItems: CARD_MARKS.length, uniqueItems: true })
+		number: said(
+			Type.Optional(Type.Union([NumberSchema, Type.Null()])),
+			'As printed; null or left out: it bears none.'
 		),
-		rarity: Type.Optional(line(60)),
-		place: Type.Optional(
-			Type.Integer({ minimum: 1, maximum: 1000, description: 'Place in the strip or picture.' })
+		otherNumbers: said(
+			Type.Optional(Type.Array(NumberSchema, { maxItems: 10 })),
+			'Further numbers on the same card.'
 		),
-		panelOf: Type.Optional(
-			Type.Array(CardNameSchema, {
-				minItems: 1,
-				maxItems: 20,
-				description: 'A panel: the single cards it comes apart into.'
-			})
+		title: said(
+			Type.Optional(Type.String({ maxLength: 300, pattern: '^[^\\u0000-\\u001f]*$' })),
+			'What it is called; left out: nothing but its number.'
+		),
+		subjects: said(
+			Type.Optional(Type.Array(line(200), { maxItems: 50 })),
+			'Who or what it shows; left out: nothing is said.'
+		),
+		group: said(Type.Optional(line(200)), 'Team, place, theme: what it may be filed by.'),
+		marks: said(
+			Type.Optional(
+				Type.Array(Type.Enum([...CARD_MARKS]), { maxItems: CARD_MARKS.length, uniqueItems: true })
+			),
+			'rookie: a first card. key: one of the dear ones. checklist: lists the set. short print: printed less.'
+		),
+		rarity: said(Type.Optional(line(60)), 'Its rarity class.'),
+		place: said(
+			Type.Optional(Type.Integer({ minimum: 1, maximum: 1000 })),
+			'Place in the strip or picture, from 1.'
+		),
+		panelOf: said(
+			Type.Optional(
+				Type.Array(CardNameSchema, {
+					minItems: 1,
+					maxItems: 20
+				})
+			),
+			'A panel: the single cards it comes apart into.'
 		)
 	},
 	closed
@@ -86,114 +114,179 @@ const CardSchema = Type.Object(
 
 const SectionSchema = Type.Object(
 	{
-		key: Type.Optional(KeySchema),
-		name: line(200),
-		kind: Type.Optional(Type.Enum([...SECTION_KINDS])),
-		numberedIn: Type.Optional(
-			Type.String({
-				minLength: 1,
-				maxLength: 100,
-				description: 'Key of the section whose numbering this one lives in.'
-			})
+		key: said(Type.Optional(KeySchema), 'Names it in rules; left out: made of its name.'),
+		name: said(line(200), 'What it is called.'),
+		kind: said(
+			Type.Optional(Type.Enum([...SECTION_KINDS])),
+			'base: the common numbered cards. subset: lives in another numbering. insert: a checklist of its own, at odds. extra: promos, stickers, re-issues. Left out: base.'
 		),
-		listed: Type.Optional(
-			Type.Boolean({ description: "Whether the set's own checklist card has it; extras: no." })
+		numberedIn: said(
+			Type.Optional(
+				Type.String({
+					minLength: 1,
+					maxLength: 100
+				})
+			),
+			'Key of the section whose numbering this one lives in; left out: its own.'
 		),
-		statedTotal: Type.Optional(
-			Type.Integer({ minimum: 1, maximum: 100_000, description: 'What the checklist card says.' })
+		listed: said(
+			Type.Optional(Type.Boolean()),
+			'Whether the set’s own checklist card has it; extras: no.'
 		),
-		format: Type.Optional(FormatSchema),
-		arrangement: Type.Optional(
-			Type.Object(
-				{
-					kind: Type.Enum(['puzzle', 'strip']),
-					columns: Type.Integer({ minimum: 1, maximum: 100 }),
-					rows: Type.Integer({ minimum: 1, maximum: 100 })
-				},
-				closed
-			)
+		statedTotal: said(
+			Type.Optional(Type.Integer({ minimum: 1, maximum: 100_000 })),
+			'What the checklist card says.'
 		),
-		edition: Type.Optional(
-			Type.Object(
-				{
-					of: Type.Array(Type.String({ minLength: 1, maxLength: 100 }), {
-						minItems: 1,
-						maxItems: 500,
-						description: 'The same cards as these sections.'
-					}),
-					changes: Type.Optional(
-						Type.Array(
-							Type.Object(
-								{
-									card: CardNameSchema,
-									number: Type.Optional(NumberSchema),
-									title: Type.Optional(line(300)),
-									group: Type.Optional(line(200))
-								},
-								closed
+		format: said(Type.Optional(FormatSchema), 'What its cards are made like.'),
+		arrangement: said(
+			Type.Optional(
+				Type.Object(
+					{
+						kind: said(
+							Type.Enum(['puzzle', 'strip']),
+							'A picture to be laid, or a strip to be cut.'
+						),
+						columns: said(Type.Integer({ minimum: 1, maximum: 100 }), 'Cards beside each other.'),
+						rows: said(Type.Integer({ minimum: 1, maximum: 100 }), 'Cards above each other.')
+					},
+					closed
+				)
+			),
+			'How its cards lie together: a picture, or strips.'
+		),
+		edition: said(
+			Type.Optional(
+				Type.Object(
+					{
+						of: said(
+							Type.Array(Type.String({ minLength: 1, maxLength: 100 }), {
+								minItems: 1,
+								maxItems: 500
+							}),
+							'The same cards as these sections.'
+						),
+						changes: said(
+							Type.Optional(
+								Type.Array(
+									Type.Object(
+										{
+											card: said(CardNameSchema, 'The card of the original.'),
+											number: said(
+												Type.Optional(NumberSchema),
+												'Its number here; left out: the same.'
+											),
+											title: said(Type.Optional(line(300)), 'Its title here; left out: the same.'),
+											group: said(Type.Optional(line(200)), 'Its group here; left out: the same.')
+										},
+										closed
+									),
+									{ maxItems: 50_000 }
+								)
 							),
-							{ maxItems: 50_000 }
-						)
+							'What is different on some of them.'
+						),
+						without: said(Type.Optional(CardNames), 'Cards of the original that it lacks.')
+					},
+					closed
+				)
+			),
+			'The same cards once more: a re-issue, a foreign edition.'
+		),
+		alsoIn: said(
+			Type.Optional(SectionKeys),
+			'Keys of other releases that have this section as well.'
+		),
+		printRun: said(Type.Optional(PrintRunSchema), 'Copies of each card, where they are numbered.'),
+		series: said(
+			Type.Optional(
+				Type.Array(
+					Type.Object(
+						{
+							name: said(line(60), 'What the part is called.'),
+							from: said(NumberSchema, 'Its first number.'),
+							to: said(NumberSchema, 'Its last number.')
+						},
+						closed
 					),
-					without: Type.Optional(CardNames)
-				},
-				closed
-			)
+					{
+						maxItems: 50
+					}
+				)
+			),
+			'Parts of the numbering sold at different times.'
 		),
-		alsoIn: Type.Optional(SectionKeys),
-		printRun: Type.Optional(PrintRunSchema),
-		series: Type.Optional(
-			Type.Array(Type.Object({ name: line(60), from: NumberSchema, to: NumberSchema }, closed), {
-				maxItems: 50,
-				description: 'Parts of the numbering sold at different times.'
-			})
-		),
-		odds: Type.Optional(OddsByPack),
-		note: Type.Optional(Type.String({ maxLength: 5000 })),
-		cards: Type.Array(CardSchema, { maxItems: 50_000 })
+		odds: said(Type.Optional(OddsByPack), 'How often a pack has a card of it.'),
+		note: said(Type.Optional(Type.String({ maxLength: 5000 })), 'Anything else.'),
+		cards: said(
+			Type.Array(CardSchema, { maxItems: 50_000 }),
+			'Its cards, in order; none for an edition without additions.'
+		)
 	},
 	closed
 );
 
 const PackTypeSchema = Type.Object(
 	{
-		key: Type.Optional(KeySchema),
-		name: line(100),
-		packsPerBox: Type.Optional(Type.Integer({ minimum: 1, maximum: 10_000 })),
-		cardsPerPack: Type.Optional(Type.Integer({ minimum: 1, maximum: 10_000 })),
-		priceMinor: Type.Optional(
-			Type.Integer({ minimum: 0, maximum: 1e12, description: 'Of one pack, in minor units.' })
+		key: said(Type.Optional(KeySchema), 'Names it in odds; left out: made of its name.'),
+		name: said(line(100), 'What it is called: hobby, retail.'),
+		packsPerBox: said(
+			Type.Optional(Type.Integer({ minimum: 1, maximum: 10_000 })),
+			'Packs in a box.'
 		),
-		currency: Type.Optional(Type.String({ pattern: '^[A-Z]{3}$', description: 'ISO 4217' }))
+		cardsPerPack: said(
+			Type.Optional(Type.Integer({ minimum: 1, maximum: 10_000 })),
+			'Cards in a pack.'
+		),
+		priceMinor: said(
+			Type.Optional(Type.Integer({ minimum: 0, maximum: 1e12 })),
+			'Of one pack, in minor units.'
+		),
+		currency: said(Type.Optional(Type.String({ pattern: '^[A-Z]{3}$' })), 'ISO 4217: EUR.')
 	},
 	closed
 );
 
 const ParallelSchema = Type.Object(
 	{
-		key: Type.Optional(KeySchema),
-		name: line(100),
-		channel: Type.Optional(line(100)),
-		howToTell: Type.Optional(Type.String({ maxLength: 2000 })),
-		isBaseFinish: Type.Optional(
-			Type.Literal(true, { description: 'A second base finish, not a rarer one.' })
+		key: said(Type.Optional(KeySchema), 'Names it in versions; left out: made of its name.'),
+		name: said(line(100), 'What it is called.'),
+		channel: said(Type.Optional(line(100)), 'Where alone it comes from.'),
+		howToTell: said(Type.Optional(Type.String({ maxLength: 2000 })), 'How it is known.'),
+		isBaseFinish: said(
+			Type.Optional(Type.Literal(true, {})),
+			'A second base finish, not a rarer one.'
 		),
-		stockPt: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 1000 })),
-		shape: Type.Optional(line(60)),
-		runs: Type.Array(
-			Type.Object(
-				{
-					...selector,
-					...evidence,
-					printRun: Type.Optional(PrintRunSchema),
-					odds: Type.Optional(OddsByPack),
-					channel: Type.Optional(line(100)),
-					swatch: Type.Optional(Type.Enum([...SWATCHES])),
-					notIssued: Type.Optional(Type.Literal(true))
-				},
-				closed
+		stockPt: said(
+			Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 1000 })),
+			'Thickness in points; left out: the section’s.'
+		),
+		shape: said(Type.Optional(line(60)), 'Shape, where it is another.'),
+		runs: said(
+			Type.Array(
+				Type.Object(
+					{
+						...selector,
+						...evidence,
+						printRun: said(
+							Type.Optional(PrintRunSchema),
+							'Copies of each card, where they are numbered.'
+						),
+						odds: said(Type.Optional(OddsByPack), 'How often a pack has one.'),
+						channel: said(Type.Optional(line(100)), 'Where alone these come from.'),
+						swatch: said(
+							Type.Optional(Type.Enum([...SWATCHES])),
+							'Whether these hold a swatch: with, without, or not known yet.'
+						),
+						notIssued: said(
+							Type.Optional(Type.Literal(true)),
+							'An exception: these were not made in this finish.'
+						)
+					},
+					closed
+				),
+				{ minItems: 1, maxItems: 5000 }
 			),
-			{ minItems: 1, maxItems: 5000 }
+			'Of which cards it was made; the narrowest rule wins.'
 		)
 	},
 	closed
@@ -203,15 +296,21 @@ export const VariantSchema = Type.Object(
 	{
 		...selector,
 		...evidence,
-		key: Type.Optional(KeySchema),
-		kind: Type.Enum(VARIANT_KIND_NAMES),
-		name: line(200),
-		howToTell: Type.Optional(Type.String({ maxLength: 2000 })),
-		printRun: Type.Optional(PrintRunSchema),
-		odds: Type.Optional(OddsByPack),
-		inParallels: Type.Optional(SectionKeys),
-		mirrors: Type.Optional(CardNameSchema),
-		earns: Type.Optional(CardNameSchema)
+		key: said(Type.Optional(KeySchema), 'Names it in versions; left out: made of its name.'),
+		kind: said(Type.Enum(VARIANT_KIND_NAMES), modes(VARIANT_KINDS)),
+		name: said(line(200), 'What it is called: "home town", "red line".'),
+		howToTell: said(Type.Optional(Type.String({ maxLength: 2000 })), 'How it is known.'),
+		printRun: said(Type.Optional(PrintRunSchema), 'Copies of each, where they are numbered.'),
+		odds: said(Type.Optional(OddsByPack), 'How often a pack has one.'),
+		inParallels: said(
+			Type.Optional(SectionKeys),
+			'Keys of parallels in which it exists as well; left out: in base only.'
+		),
+		mirrors: said(Type.Optional(CardNameSchema), 'The card that has the other half of the error.'),
+		earns: said(
+			Type.Optional(CardNameSchema),
+			'Of a piece: the card that a full set of pieces earns.'
+		)
 	},
 	closed
 );
@@ -219,40 +318,67 @@ export const VariantSchema = Type.Object(
 /** A checklist file: a release with its sections, cards and parallels. */
 export const ChecklistSchema = Type.Object(
 	{
-		$schema: Type.Optional(Type.String({ maxLength: 200 })),
-		format: Type.Literal('jade-checklist'),
-		formatVersion: Type.Literal(1),
-		release: Type.Object(
-			{
-				key: Type.Optional(KeySchema),
-				name: line(200),
-				maker: line(200),
-				year: Type.String({
-					pattern: '^[0-9]{4}(-[0-9]{2,4})?$',
-					description: 'A year or a season: "1994", "1994-95".'
-				}),
-				theme: Type.Optional(
-					Type.String({
-						minLength: 1,
-						maxLength: 60,
-						description: 'Sport, film, game: what boxes may be ordered by.'
-					})
-				),
-				note: Type.Optional(Type.String({ maxLength: 5000 }))
-			},
-			closed
+		$schema: said(
+			Type.Optional(Type.String({ maxLength: 200 })),
+			'Where this schema is published.'
 		),
-		packTypes: Type.Optional(Type.Array(PackTypeSchema, { maxItems: 50 })),
-		rarities: Type.Optional(
-			Type.Array(line(60), {
-				maxItems: 100,
-				uniqueItems: true,
-				description: 'Rarity classes in the order in which they are filed.'
-			})
+		format: said(Type.Literal('jade-checklist'), 'Says that this is a checklist.'),
+		formatVersion: said(Type.Literal(1), 'The version of the format.'),
+		release: said(
+			Type.Object(
+				{
+					key: said(
+						Type.Optional(KeySchema),
+						'Names it in versions and addresses; left out: made of name and year.'
+					),
+					name: said(line(200), 'What it is called.'),
+					maker: said(line(200), 'Who made it.'),
+					year: said(
+						Type.String({
+							pattern: '^[0-9]{4}(-[0-9]{2,4})?$'
+						}),
+						'A year or a season: "1994", "1994-95".'
+					),
+					theme: said(
+						Type.Optional(
+							Type.String({
+								minLength: 1,
+								maxLength: 60
+							})
+						),
+						'Sport, film, game: what boxes may be ordered by.'
+					),
+					note: said(Type.Optional(Type.String({ maxLength: 5000 })), 'Anything else.')
+				},
+				closed
+			),
+			'The release itself.'
 		),
-		sections: Type.Array(SectionSchema, { minItems: 1, maxItems: 500 }),
-		parallels: Type.Optional(Type.Array(ParallelSchema, { maxItems: 500 })),
-		variants: Type.Optional(Type.Array(VariantSchema, { maxItems: 50_000 }))
+		packTypes: said(
+			Type.Optional(Type.Array(PackTypeSchema, { maxItems: 50 })),
+			'In what it was sold.'
+		),
+		rarities: said(
+			Type.Optional(
+				Type.Array(line(60), {
+					maxItems: 100,
+					uniqueItems: true
+				})
+			),
+			'Rarity classes in the order in which they are filed; left out: as cards name them.'
+		),
+		sections: said(
+			Type.Array(SectionSchema, { minItems: 1, maxItems: 500 }),
+			'Its sections, in order.'
+		),
+		parallels: said(
+			Type.Optional(Type.Array(ParallelSchema, { maxItems: 500 })),
+			'Its parallels, in order.'
+		),
+		variants: said(
+			Type.Optional(Type.Array(VariantSchema, { maxItems: 50_000 })),
+			'How single cards deviate.'
+		)
 	},
 	{
 		$schema: 'https://json-schema.org/draft/2020-12/schema',

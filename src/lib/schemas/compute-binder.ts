@@ -8,63 +8,108 @@ import {
 	SupplyPriceSchema
 } from './binder.ts';
 import { FormatSchema } from './card-format.ts';
-import { closed, list, Whole, Word } from './vocabulary.ts';
+import { closed, list, Whole, Word, said } from './vocabulary.ts';
 
 const Pockets = Type.Integer({ minimum: 1, maximum: 1000 });
 const Nth = Type.Integer({ minimum: 1 });
 
 export const PairGroupsInput = Type.Object(
 	{
-		groups: list(
-			Type.Object({ key: Word, size: Pockets, label: Type.Optional(Word) }, closed),
-			5000
+		groups: said(
+			list(
+				Type.Object(
+					{
+						key: said(Word, 'Names the group in the answer.'),
+						size: said(Pockets, 'Pockets that it takes.'),
+						label: said(Type.Optional(Word), 'What it is ordered by; left out: its key.')
+					},
+					closed
+				),
+				5000
+			),
+			'Groups that are not to be split, unless they are larger than a page.'
 		),
-		capacity: Pockets
+		capacity: said(Pockets, 'Pockets of a page.')
 	},
 	closed
 );
 export const PairGroupsOutput = Type.Object(
 	{
-		pages: Type.Array(
-			Type.Object(
-				{
-					groups: Type.Array(Type.Object({ key: Word, pockets: Pockets }, closed)),
-					empty: Whole
-				},
-				closed
-			)
+		pages: said(
+			Type.Array(
+				Type.Object(
+					{
+						groups: said(
+							Type.Array(
+								Type.Object(
+									{
+										key: said(Word, 'Key of the group.'),
+										pockets: said(Pockets, 'Pockets of it on this page.')
+									},
+									closed
+								)
+							),
+							'What lies on the page.'
+						),
+						empty: said(Whole, 'Pockets left empty.')
+					},
+					closed
+				)
+			),
+			'The pages, in order.'
 		),
-		leastPages: Whole,
-		isExact: Type.Boolean()
+		leastPages: said(Whole, 'No arrangement has fewer pages.'),
+		isExact: said(Type.Boolean(), 'Whether it is certain that none has fewer than this one.')
 	},
 	closed
 );
 
 const SlotSchema = Type.Object(
 	{
-		key: Word,
-		number: Type.Union([Type.String({ maxLength: 60 }), Type.Null()]),
-		title: Type.String({ maxLength: 300 }),
-		rarity: Type.Optional(Word),
-		subject: Type.Optional(Word),
-		group: Type.Optional(Word),
-		block: Word,
-		numbering: Type.Optional(Word),
-		year: Type.Optional(Type.String({ maxLength: 20 })),
-		arrivedOn: Type.Optional(Type.String({ format: 'date' })),
-		isVariant: Type.Optional(Type.Boolean()),
-		isFilled: Type.Optional(Type.Boolean()),
-		format: Type.Optional(FormatSchema),
-		puzzle: Type.Optional(
-			Type.Object(
-				{
-					key: Word,
-					columns: Type.Integer({ minimum: 1, maximum: 50 }),
-					rows: Type.Integer({ minimum: 1, maximum: 50 }),
-					place: Type.Optional(Type.Integer({ minimum: 1, maximum: 2500 }))
-				},
-				closed
-			)
+		key: said(Word, 'Names the slot in the answer.'),
+		number: said(
+			Type.Union([Type.String({ maxLength: 60 }), Type.Null()]),
+			'As printed; null: none.'
+		),
+		title: said(Type.String({ maxLength: 300 }), 'What the card is called.'),
+		rarity: said(Type.Optional(Word), 'Its rarity class.'),
+		subject: said(Type.Optional(Word), 'What subject pages go by; left out: its title.'),
+		group: said(Type.Optional(Word), 'What an order by group goes by.'),
+		block: said(Word, 'Section and finish: what lies together.'),
+		numbering: said(Type.Optional(Word), 'The numbering it lives in; left out: its block.'),
+		year: said(Type.Optional(Type.String({ maxLength: 20 })), 'Year of its release.'),
+		arrivedOn: said(
+			Type.Optional(Type.String({ format: 'date' })),
+			'When its card arrived (ISO 8601); left out: not known.'
+		),
+		isVariant: said(
+			Type.Optional(Type.Boolean()),
+			'Whether it is a variant of the card before it; left out: no.'
+		),
+		isFilled: said(Type.Optional(Type.Boolean()), 'Whether its card is there; left out: no.'),
+		format: said(Type.Optional(FormatSchema), 'What its card is made like.'),
+		puzzle: said(
+			Type.Optional(
+				Type.Object(
+					{
+						key: said(Word, 'Names the picture.'),
+						columns: said(
+							Type.Integer({ minimum: 1, maximum: 50 }),
+							'Cards of the picture beside each other.'
+						),
+						rows: said(
+							Type.Integer({ minimum: 1, maximum: 50 }),
+							'Cards of the picture above each other.'
+						),
+						place: said(
+							Type.Optional(Type.Integer({ minimum: 1, maximum: 2500 })),
+							'From 1, row by row; left out: as it comes.'
+						)
+					},
+					closed
+				)
+			),
+			'Its place in a picture.'
 		)
 	},
 	closed
@@ -72,109 +117,166 @@ const SlotSchema = Type.Object(
 
 /** Slots, how they are laid, and what one has of one's own. */
 const planned = {
-	slots: list(SlotSchema, 100_000),
-	layout: BinderLayoutSchema,
-	rarities: Type.Optional(list(Word, 1000)),
-	pageKinds: Type.Optional(list(PageKindSchema, 100)),
-	binderKinds: Type.Optional(list(BinderKindSchema, 100))
+	slots: said(list(SlotSchema, 100_000), 'What is to be laid.'),
+	layout: said(BinderLayoutSchema, 'How it is laid.'),
+	rarities: said(
+		Type.Optional(list(Word, 1000)),
+		'Rarity classes in the order in which they are filed.'
+	),
+	pageKinds: said(Type.Optional(list(PageKindSchema, 100)), 'Page kinds besides the usual ones.'),
+	binderKinds: said(
+		Type.Optional(list(BinderKindSchema, 100)),
+		'Binder kinds besides the usual ones.'
+	)
 };
 export const PlanBinderInput = Type.Object(planned, closed);
 export const PlanBinderOutput = Type.Object(
 	{
-		pages: Type.Array(
-			Type.Object(
-				{
-					page: Nth,
-					volume: Nth,
-					pageInVolume: Nth,
-					kind: Word,
-					use: Type.Enum(['cards', 'backs', 'blank']),
-					blocks: Type.Array(Type.String()),
-					opens: Type.Array(Whole),
-					pockets: Type.Array(Type.Union([Word, Type.Null()])),
-					marks: Type.Array(
-						Type.Object(
-							{
-								pocket: Whole,
-								use: Type.Enum(['title', 'reserved', 'free']),
-								text: Type.Optional(Type.String())
-							},
-							closed
+		pages: said(
+			Type.Array(
+				Type.Object(
+					{
+						page: said(Nth, 'Number of the page, through all volumes.'),
+						volume: said(Nth, 'Volume that it is in.'),
+						pageInVolume: said(Nth, 'Number of the page in its volume.'),
+						kind: said(Word, 'Key of its page kind.'),
+						use: said(
+							Type.Enum(['cards', 'backs', 'blank']),
+							'cards: shows cards. backs: their backs. blank: nothing.'
+						),
+						blocks: said(Type.Array(Type.String()), 'Names of the blocks on it.'),
+						opens: said(Type.Array(Whole), 'Pocket, from 0, in which each of them begins.'),
+						pockets: said(
+							Type.Array(Type.Union([Word, Type.Null()])),
+							'Slot keys pocket by pocket; null: nothing.'
+						),
+						marks: said(
+							Type.Array(
+								Type.Object(
+									{
+										pocket: said(Whole, 'Which pocket, from 0.'),
+										use: said(
+											Type.Enum(['title', 'reserved', 'free']),
+											'title: of a block. reserved: for missing cards. free: for what may still come.'
+										),
+										text: said(Type.Optional(Type.String()), 'The title.')
+									},
+									closed
+								)
+							),
+							'Pockets that are kept for something.'
 						)
-					)
-				},
-				closed
-			)
+					},
+					closed
+				)
+			),
+			'The pages, in order.'
 		),
-		volumes: Type.Array(
-			Type.Object(
-				{
-					volume: Nth,
-					leaves: Whole,
-					thicknessMm: Type.Number({ minimum: 0 }),
-					isOverfull: Type.Boolean()
-				},
-				closed
-			)
+		volumes: said(
+			Type.Array(
+				Type.Object(
+					{
+						volume: said(Nth, 'Which one, from 1.'),
+						leaves: said(Whole, 'Leaves in it.'),
+						thicknessMm: said(
+							Type.Number({ minimum: 0 }),
+							'Thickness of its leaves when filled, in millimetres.'
+						),
+						isOverfull: said(Type.Boolean(), 'Whether that is more than its binder takes.')
+					},
+					closed
+				)
+			),
+			'The volumes.'
 		),
-		leaves: Whole,
-		cardPages: Whole,
-		emptyPockets: Whole,
-		broken: Type.Array(Type.String()),
-		odd: Type.Array(
-			Type.Object(
-				{
-					slot: Word,
-					kind: Type.Union([Word, Type.Null()]),
-					why: Type.Enum(['loose', 'too large', 'too thick'])
-				},
-				closed
-			)
+		leaves: said(Whole, 'Leaves in all.'),
+		cardPages: said(Whole, 'Pages that show cards.'),
+		emptyPockets: said(Whole, 'Pockets of those that nothing belongs in.'),
+		broken: said(Type.Array(Type.String()), 'Blocks that lie in more than one volume.'),
+		odd: said(
+			Type.Array(
+				Type.Object(
+					{
+						slot: said(Word, 'Key of the slot.'),
+						kind: said(
+							Type.Union([Word, Type.Null()]),
+							'Key of the page kind it goes to; null: none takes it.'
+						),
+						why: said(
+							Type.Enum(['loose', 'too large', 'too thick']),
+							'loose: it slides about in the pocket. too large, too thick: it does not go in.'
+						)
+					},
+					closed
+				)
+			),
+			'Cards that the binder’s own pages do not take well.'
 		),
-		tooLarge: Type.Array(Type.String()),
-		leastPages: Type.Optional(Whole),
-		isExact: Type.Optional(Type.Boolean())
+		tooLarge: said(
+			Type.Array(Type.String()),
+			'Blocks whose picture is larger than two facing pages.'
+		),
+		leastPages: said(
+			Type.Optional(Whole),
+			'Of subject pages: none that splits no subject has fewer.'
+		),
+		isExact: said(
+			Type.Optional(Type.Boolean()),
+			'Of subject pages: whether it is certain that none has fewer than these.'
+		)
 	},
 	closed
 );
 
-const LyingSchema = Type.Object({ item: Word, pocket: Word }, closed);
+const LyingSchema = Type.Object(
+	{ item: said(Word, 'Names a card.'), pocket: said(Word, 'Names a pocket.') },
+	closed
+);
 const RunSchema = Type.Object(
 	{
-		/** Pockets of a section in order, and the cards that are to lie in them in order. */
-		pockets: list(Word, 200_000),
-		items: list(Word, 200_000)
+		pockets: said(list(Word, 200_000), 'Pockets of the section, in order.'),
+		items: said(list(Word, 200_000), 'Cards that are to lie in them, in order.')
 	},
 	closed
 );
 export const PlanMovesInput = Type.Object(
 	{
-		now: list(LyingSchema, 200_000),
-		/** Where cards must lie. */
-		target: Type.Optional(list(LyingSchema, 200_000)),
-		/** Sections in which blanks may stand anywhere. */
-		runs: Type.Optional(list(RunSchema, 5000))
+		now: said(list(LyingSchema, 200_000), 'How cards lie.'),
+		target: said(Type.Optional(list(LyingSchema, 200_000)), 'Where cards must lie.'),
+		runs: said(Type.Optional(list(RunSchema, 5000)), 'Sections in which blanks may stand anywhere.')
 	},
 	closed
 );
-const step = <Does extends string, Places extends TProperties>(does: Does, places: Places) =>
-	Type.Object({ do: Type.Literal(does), item: Word, ...places }, closed);
+const step = <Does extends string, Places extends TProperties>(
+	does: Does,
+	means: string,
+	places: Places
+) =>
+	Type.Object(
+		{ do: said(Type.Literal(does), means), item: said(Word, 'The card.'), ...places },
+		closed
+	);
+const from = said(Word, 'The pocket it comes from.');
+const to = said(Word, 'The pocket it goes to.');
 export const PlanMovesOutput = Type.Object(
 	{
-		steps: Type.Array(
-			Type.Union([
-				step('move', { from: Word, to: Word }),
-				step('take out', { from: Word }),
-				step('hold', { from: Word }),
-				step('put in', { to: Word }),
-				step('lay down', { to: Word })
-			])
+		steps: said(
+			Type.Array(
+				Type.Union([
+					step('move', 'From pocket to pocket.', { from, to }),
+					step('take out', 'From a pocket to the tray.', { from }),
+					step('hold', 'From a pocket into the hand.', { from }),
+					step('put in', 'From the tray into a pocket.', { to }),
+					step('lay down', 'From the hand into a pocket.', { to })
+				])
+			),
+			'What the hand does, in order; one may stop after any step.'
 		),
-		stays: Whole,
-		misplaced: Whole,
-		cycles: Whole,
-		putIn: Whole,
-		takenOut: Whole
+		stays: said(Whole, 'Cards that lie right.'),
+		misplaced: said(Whole, 'Cards that lie in a wrong pocket.'),
+		cycles: said(Whole, 'Rings of cards that change places, each with one card in the hand.'),
+		putIn: said(Whole, 'Cards that come in.'),
+		takenOut: said(Whole, 'Cards that go out.')
 	},
 	closed
 );
@@ -182,48 +284,70 @@ export const PlanMovesOutput = Type.Object(
 export const SuppliesInput = Type.Object(
 	{
 		...planned,
-		prices: Type.Optional(list(SupplyPriceSchema, 1000)),
-		/** Changes of layout to try; left out: those people ask about. */
-		whatIf: Type.Optional(list(LayoutChangeSchema, 30))
+		prices: said(Type.Optional(list(SupplyPriceSchema, 1000)), 'What packs cost.'),
+		whatIf: said(
+			Type.Optional(list(LayoutChangeSchema, 30)),
+			'Changes of layout to try; left out: those people ask about.'
+		)
 	},
 	closed
 );
 const SupplyListSchema = Type.Object(
 	{
-		lines: Type.Array(
-			Type.Object(
-				{
-					key: Word,
-					sort: Type.Enum([...SUPPLY_SORTS]),
-					name: Word,
-					count: Whole,
-					today: Type.Optional(Whole),
-					packs: Type.Optional(Whole),
-					costMinor: Type.Optional(Whole),
-					currency: Type.Optional(Word)
-				},
-				closed
-			)
+		lines: said(
+			Type.Array(
+				Type.Object(
+					{
+						key: said(Word, 'What prices are kept by.'),
+						sort: said(
+							Type.Enum([...SUPPLY_SORTS]),
+							'sleeve: one a card. page: leaves of pockets. binder: a cover a volume. divider: one a block. holder: for single cards.'
+						),
+						name: said(Word, 'What it is called.'),
+						count: said(Whole, 'How many when everything is there.'),
+						today: said(
+							Type.Optional(Whole),
+							'How many for what is there; left out where that makes no difference.'
+						),
+						packs: said(Type.Optional(Whole), 'Whole packs to buy; left out without a price.'),
+						costMinor: said(Type.Optional(Whole), 'What those cost, in minor units.'),
+						currency: said(Type.Optional(Word), 'ISO 4217: EUR.')
+					},
+					closed
+				)
+			),
+			'What the binder takes.'
 		),
-		totals: Type.Array(Type.Object({ currency: Word, costMinor: Whole }, closed)),
-		unpriced: Type.Array(Word)
+		totals: said(
+			Type.Array(
+				Type.Object(
+					{ currency: said(Word, 'ISO 4217: EUR.'), costMinor: said(Whole, 'In minor units.') },
+					closed
+				)
+			),
+			'One sum a currency.'
+		),
+		unpriced: said(Type.Array(Word), 'Names of what has no price, so that the sums lack it.')
 	},
 	closed
 );
 export const SuppliesOutput = Type.Object(
 	{
 		...SupplyListSchema.properties,
-		whatIf: Type.Array(
-			Type.Object(
-				{
-					change: LayoutChangeSchema,
-					cardPages: Whole,
-					leaves: Whole,
-					volumes: Whole,
-					supplies: SupplyListSchema
-				},
-				closed
-			)
+		whatIf: said(
+			Type.Array(
+				Type.Object(
+					{
+						change: said(LayoutChangeSchema, 'The change.'),
+						cardPages: said(Whole, 'Pages that would show cards.'),
+						leaves: said(Whole, 'Leaves it would take.'),
+						volumes: said(Whole, 'Volumes it would take.'),
+						supplies: said(SupplyListSchema, 'What it would take and cost.')
+					},
+					closed
+				)
+			),
+			'The same under each change.'
 		)
 	},
 	closed

@@ -4,95 +4,167 @@ import { FINDING_CODES } from '../core/checklist/doctor/finding.ts';
 import { ChecklistBodySchema, VariantSchema } from './checklist.ts';
 import { ProblemSchema } from './compute.ts';
 import { GoalRulesSchema } from './goal-rules.ts';
-import { closed, Whole } from './vocabulary.ts';
+import { closed, Whole, said } from './vocabulary.ts';
 
 const Word = Type.String();
 const MaybeWord = Type.Union([Word, Type.Null()]);
 const MaybeWhole = Type.Union([Whole, Type.Null()]);
 
-export const CheckInput = Type.Object({ checklist: ChecklistBodySchema }, closed);
+export const CheckInput = Type.Object(
+	{ checklist: said(ChecklistBodySchema, 'The release.') },
+	closed
+);
 const MendSchema = Type.Union([
 	Type.Object(
-		{ kind: Type.Literal('add cards'), section: Word, numbers: Type.Array(Word) },
+		{
+			kind: said(Type.Literal('add cards'), 'What the doctor would do.'),
+			section: said(Word, 'Key of the section.'),
+			numbers: said(Type.Array(Word), 'Numbers of cards to add.')
+		},
 		closed
 	),
-	Type.Object({ kind: Type.Literal('add variant'), variant: VariantSchema }, closed),
-	Type.Object({ kind: Type.Literal('remove parallel'), parallel: Word }, closed),
-	Type.Object({ kind: Type.Literal('remove variant'), variant: Word }, closed)
+	Type.Object(
+		{
+			kind: said(Type.Literal('add variant'), 'What the doctor would do.'),
+			variant: said(VariantSchema, 'The variant, or its key.')
+		},
+		closed
+	),
+	Type.Object(
+		{
+			kind: said(Type.Literal('remove parallel'), 'What the doctor would do.'),
+			parallel: said(Word, 'Key of the parallel.')
+		},
+		closed
+	),
+	Type.Object(
+		{
+			kind: said(Type.Literal('remove variant'), 'What the doctor would do.'),
+			variant: said(Word, 'The variant, or its key.')
+		},
+		closed
+	)
 ]);
 export const CheckOutput = Type.Object(
 	{
-		findings: Type.Array(
-			Type.Object(
-				{
-					code: Type.Enum([...FINDING_CODES]),
-					weight: Type.Enum(['wrong', 'odd']),
-					message: Word,
-					pointer: Word,
-					cards: Type.Array(Word),
-					mend: Type.Optional(MendSchema)
-				},
-				closed
-			)
+		findings: said(
+			Type.Array(
+				Type.Object(
+					{
+						code: said(
+							Type.Enum([...FINDING_CODES]),
+							'What it is about; the message says it in full.'
+						),
+						weight: said(Type.Enum(['wrong', 'odd']), 'wrong: cannot be so. odd: worth a look.'),
+						message: said(Word, 'The finding in words.'),
+						pointer: said(Word, 'Where, as a JSON Pointer into the checklist.'),
+						cards: said(Type.Array(Word), 'Keys of the cards it is about.'),
+						mend: said(
+							Type.Optional(MendSchema),
+							'What would mend it; left out: only a person can.'
+						)
+					},
+					closed
+				)
+			),
+			'What is wrong or odd.'
 		)
 	},
 	closed
 );
 
 const runs = {
-	copiesMade: MaybeWhole,
-	numbered: Whole,
-	mostRuns: MaybeWhole,
-	bottlenecks: Type.Array(Word)
+	copiesMade: said(
+		MaybeWhole,
+		'Copies in existence of the numbered versions together; null: none is numbered.'
+	),
+	numbered: said(Whole, 'How many of the versions are numbered.'),
+	mostRuns: said(MaybeWhole, 'Complete runs that can exist at the most; null: none is numbered.'),
+	bottlenecks: said(Type.Array(Word), 'Keys of the versions that set that limit.')
 };
 export const ProductionInput = Type.Object(
-	{ checklist: ChecklistBodySchema, goal: Type.Optional(GoalRulesSchema) },
+	{
+		checklist: said(ChecklistBodySchema, 'The release.'),
+		goal: said(
+			Type.Optional(GoalRulesSchema),
+			'Only versions of this goal are summed; left out: all.'
+		)
+	},
 	closed
 );
 export const ProductionOutput = Type.Object(
 	{
-		rows: Type.Array(
-			Type.Object(
-				{ sectionKey: Word, parallelKey: MaybeWord, cards: Whole, versions: Whole, ...runs },
-				closed
-			)
+		rows: said(
+			Type.Array(
+				Type.Object(
+					{
+						sectionKey: said(Word, 'Key of the section.'),
+						parallelKey: said(MaybeWord, 'Key of the finish; null: base.'),
+						cards: said(Whole, 'Cards of it.'),
+						versions: said(Whole, 'Versions of it.'),
+						...runs
+					},
+					closed
+				)
+			),
+			'By section and finish.'
 		),
-		whole: Type.Object({ versions: Whole, ...runs }, closed)
+		whole: said(
+			Type.Object({ versions: said(Whole, 'Versions in all.'), ...runs }, closed),
+			'The release, or the goal, as a whole.'
+		)
 	},
 	closed
 );
 
 export const CompareInput = Type.Object(
-	{ left: ChecklistBodySchema, right: ChecklistBodySchema },
+	{
+		left: said(ChecklistBodySchema, 'A release.'),
+		right: said(ChecklistBodySchema, 'Another one.')
+	},
 	closed
 );
 export const CompareOutput = Type.Object(
 	{
-		sections: Type.Array(
-			Type.Object(
-				{
-					left: MaybeWord,
-					right: MaybeWord,
-					pairs: Type.Array(
-						Type.Object(
-							{
-								left: MaybeWord,
-								right: MaybeWord,
-								by: Type.Union([Type.Enum(['subject', 'place']), Type.Null()])
-							},
-							closed
+		sections: said(
+			Type.Array(
+				Type.Object(
+					{
+						left: said(MaybeWord, 'Key of the left section; null: only the right one has it.'),
+						right: said(MaybeWord, 'Key of the right section; null: only the left one has it.'),
+						pairs: said(
+							Type.Array(
+								Type.Object(
+									{
+										left: said(MaybeWord, 'Key of the left card; null: none.'),
+										right: said(MaybeWord, 'Key of the right card; null: none.'),
+										by: said(
+											Type.Union([Type.Enum(['subject', 'place']), Type.Null()]),
+											'Why they lie together: the same subject, or the same place; null: one stands alone.'
+										)
+									},
+									closed
+								)
+							),
+							'Their cards laid beside each other.'
 						)
-					)
-				},
-				closed
-			)
+					},
+					closed
+				)
+			),
+			'Sections laid beside each other.'
 		)
 	},
 	closed
 );
 
 export const OutlineInput = Type.Object(
-	{ outline: Type.String({ maxLength: LONGEST_OUTLINE }) },
+	{
+		outline: said(
+			Type.String({ maxLength: LONGEST_OUTLINE }),
+			'A release as an outline (docs/formats.md).'
+		)
+	},
 	closed
 );
 export const OutlineOutput = Type.Object(
@@ -101,9 +173,9 @@ export const OutlineOutput = Type.Object(
 			{},
 			{ description: 'A checklist file; to be stored only without problems.' }
 		),
-		cards: Whole,
-		versions: Whole,
-		problems: Type.Array(ProblemSchema)
+		cards: said(Whole, 'Cards it has.'),
+		versions: said(Whole, 'Versions it has.'),
+		problems: said(Type.Array(ProblemSchema), 'What is not understood, by line.')
 	},
 	closed
 );

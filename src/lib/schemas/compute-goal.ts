@@ -2,34 +2,49 @@ import { Type, type Static } from 'typebox';
 import { ChecklistBodySchema } from './checklist.ts';
 import { VersionKeySchema, VersionSchema } from './compute.ts';
 import { ConditionSchema, GoalRulesSchema } from './goal-rules.ts';
-import { closed, Whole } from './vocabulary.ts';
+import { closed, Whole, said } from './vocabulary.ts';
 
 export const ScopeInput = Type.Object(
 	{
-		checklists: Type.Array(ChecklistBodySchema, { minItems: 1, maxItems: 100 }),
-		goal: GoalRulesSchema
+		checklists: said(
+			Type.Array(ChecklistBodySchema, { minItems: 1, maxItems: 100 }),
+			'The releases that the goal goes over.'
+		),
+		goal: said(GoalRulesSchema, 'What complete means.')
 	},
 	closed
 );
 export const ScopeOutput = Type.Object(
 	{
-		slots: Type.Array(
-			Type.Object(
-				{
-					key: Type.String(),
-					release: Type.String(),
-					version: VersionSchema,
-					versions: Type.Array(VersionKeySchema),
-					set: Type.Integer({ minimum: 1 }),
-					quantity: Type.Integer({ minimum: 1 }),
-					tier: Type.Optional(Whole),
-					leastCondition: Type.Optional(ConditionSchema),
-					needs: Type.Optional(Type.Array(Type.String()))
-				},
-				closed
-			)
+		slots: said(
+			Type.Array(
+				Type.Object(
+					{
+						key: said(Type.String(), 'Names the slot.'),
+						release: said(Type.String(), 'Key of the release.'),
+						version: said(VersionSchema, 'The version that it is named by.'),
+						versions: said(
+							Type.Array(VersionKeySchema),
+							'Keys of all versions that may fill it, the preferred first.'
+						),
+						set: said(Type.Integer({ minimum: 1 }), 'Which set it is of, from 1.'),
+						quantity: said(Type.Integer({ minimum: 1 }), 'How many copies it takes.'),
+						tier: said(
+							Type.Optional(Whole),
+							'Sets in the order in which they get the best copies, from 0; left out: 0.'
+						),
+						leastCondition: said(Type.Optional(ConditionSchema), 'Poorer copies do not fill it.'),
+						needs: said(
+							Type.Optional(Type.Array(Type.String())),
+							'Attributes that a copy must have.'
+						)
+					},
+					closed
+				)
+			),
+			'What is to be owned.'
 		),
-		skipped: Whole
+		skipped: said(Whole, 'Versions left out because too few were printed.')
 	},
 	closed
 );

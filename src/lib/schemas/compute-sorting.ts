@@ -1,92 +1,142 @@
 import { Type, type Static } from 'typebox';
 import { SORTING_WAYS } from '../core/storage/sorting/plan-sorting.ts';
-import { closed, Count, list, orNull, Word } from './vocabulary.ts';
+import { closed, Count, list, orNull, Word, said } from './vocabulary.ts';
 
 const Seconds = Type.Number({ minimum: 0, maximum: 3600 });
 export const PlanSortingInput = Type.Object(
 	{
-		cards: Type.Integer({ minimum: 1, maximum: 1_000_000 }),
-		mostPiles: Type.Integer({ minimum: 1, maximum: 1000 }),
-		/** How many numbers there are, or the numbers themselves, in order. */
-		numbers: Type.Union([
-			Type.Integer({ minimum: 1, maximum: 1_000_000 }),
-			Type.Array(Type.String({ minLength: 1, maxLength: 60 }), { minItems: 1, maxItems: 100_000 })
-		]),
-		times: Type.Optional(Type.Object({ cardS: Seconds, pileS: Seconds, lookS: Seconds }, closed))
+		cards: said(Type.Integer({ minimum: 1, maximum: 1_000_000 }), 'Cards in the stack.'),
+		mostPiles: said(
+			Type.Integer({ minimum: 1, maximum: 1000 }),
+			'Piles that the table has room for.'
+		),
+		numbers: said(
+			Type.Union([
+				Type.Integer({ minimum: 1, maximum: 1_000_000 }),
+				Type.Array(Type.String({ minLength: 1, maxLength: 60 }), { minItems: 1, maxItems: 100_000 })
+			]),
+			'How many numbers there are, or the numbers themselves, in order.'
+		),
+		times: said(
+			Type.Optional(
+				Type.Object(
+					{
+						cardS: said(Seconds, 'Laying a card on a pile, in seconds.'),
+						pileS: said(Seconds, 'Taking up a pile, in seconds.'),
+						lookS: said(Seconds, 'Finding the place among sorted cards, in seconds.')
+					},
+					closed
+				)
+			),
+			'What a movement takes; left out: usual times.'
+		)
 	},
 	closed
 );
 export const PlanSortingOutput = Type.Object(
 	{
-		ways: Type.Array(
-			Type.Object(
-				{
-					way: Type.Enum([...SORTING_WAYS]),
-					seconds: Type.Number({ minimum: 0 }),
-					piles: Type.Array(Count)
-				},
-				closed
-			)
+		ways: said(
+			Type.Array(
+				Type.Object(
+					{
+						way: said(
+							Type.Enum([...SORTING_WAYS]),
+							'passes: dealt on piles by digits of the number, several times. deal and insert: dealt once, each pile sorted by hand. merge: sorted stacks laid together. insert, halving: each card put in its place, which is found by halving. insert, from the start: the place is found from the first card on.'
+						),
+						seconds: said(Type.Number({ minimum: 0 }), 'How long it takes.'),
+						piles: said(Type.Array(Count), 'Piles of each pass.')
+					},
+					closed
+				)
+			),
+			'Ways to sort, the quickest first.'
 		),
-		/** Where the numbers were given: what goes on each pile of the last pass. */
-		borders: Type.Array(Type.Object({ from: Word, to: Word, numbers: Count }, closed)),
-		/** Where the numbers were given and passes are the quickest: the piles of each, by name. */
-		passes: Type.Array(Type.Array(Type.String()))
+		borders: said(
+			Type.Array(
+				Type.Object(
+					{
+						from: said(Word, 'First number of the pile.'),
+						to: said(Word, 'Last number of the pile.'),
+						numbers: said(Count, 'How many numbers that are.')
+					},
+					closed
+				)
+			),
+			'Where the numbers were given: what goes on each pile of the last pass.'
+		),
+		passes: said(
+			Type.Array(Type.Array(Type.String())),
+			'Where the numbers were given and passes are the quickest: the piles of each, by name.'
+		)
 	},
 	closed
 );
 
 const StackSchema = Type.Object(
 	{
-		key: Word,
-		set: Word,
-		number: orNull(Type.String({ maxLength: 60 })),
-		title: Type.String({ maxLength: 300 })
+		key: said(Word, 'Names the card in the answer.'),
+		set: said(Word, 'Key of the set it is of.'),
+		number: said(orNull(Type.String({ maxLength: 60 })), 'As printed; null: none.'),
+		title: said(Type.String({ maxLength: 300 }), 'What it is called.')
 	},
 	closed
 );
 export const PutAwayInput = Type.Object(
 	{
-		cards: list(StackSchema, 20_000),
-		/** Dividers in walking order, with what stands behind each. */
-		places: list(
-			Type.Object(
-				{
-					box: Word,
-					row: Count,
-					divider: Word,
-					set: Word,
-					numbers: list(orNull(Type.String({ maxLength: 60 })), 100_000),
-					titles: Type.Optional(list(Type.String({ maxLength: 300 }), 100_000))
-				},
-				closed
+		cards: said(list(StackSchema, 20_000), 'The cards, in hand order.'),
+		places: said(
+			list(
+				Type.Object(
+					{
+						box: said(Word, 'Name of the box.'),
+						row: said(Count, 'Its row, from 1.'),
+						divider: said(Word, 'What the divider says.'),
+						set: said(Word, 'Key of the set behind it.'),
+						numbers: said(
+							list(orNull(Type.String({ maxLength: 60 })), 100_000),
+							'Numbers that stand there, in order; null: a card without one.'
+						),
+						titles: said(
+							Type.Optional(list(Type.String({ maxLength: 300 }), 100_000)),
+							'Titles of the same cards; left out: not known.'
+						)
+					},
+					closed
+				),
+				50_000
 			),
-			50_000
+			'Dividers in walking order, with what stands behind each.'
 		),
-		/** Take the cards out instead. */
-		pull: Type.Optional(Type.Boolean())
+		pull: said(
+			Type.Optional(Type.Boolean()),
+			'Whether the cards are taken out instead; left out: no.'
+		)
 	},
 	closed
 );
 export const PutAwayOutput = Type.Object(
 	{
-		lines: Type.Array(
-			Type.Object(
-				{
-					card: Word,
-					box: Word,
-					row: Count,
-					divider: Word,
-					after: orNull(Type.String()),
-					before: orNull(Type.String())
-				},
-				closed
-			)
+		lines: said(
+			Type.Array(
+				Type.Object(
+					{
+						card: said(Word, 'Key of the card.'),
+						box: said(Word, 'Name of the box.'),
+						row: said(Count, 'Its row, from 1.'),
+						divider: said(Word, 'What the divider says.'),
+						after: said(orNull(Type.String()), 'What stands before its place; null: nothing.'),
+						before: said(orNull(Type.String()), 'What stands behind its place; null: nothing.')
+					},
+					closed
+				)
+			),
+			'Where each card goes, in walking order.'
 		),
-		/** Cards of sets that stand nowhere. */
-		homeless: Type.Array(Word),
-		/** Cards to pull that are not there, though others of their set are. */
-		absent: Type.Array(Word)
+		homeless: said(Type.Array(Word), 'Keys of cards whose set stands nowhere.'),
+		absent: said(
+			Type.Array(Word),
+			'Keys of cards to pull that are not there, though others of their set are.'
+		)
 	},
 	closed
 );

@@ -3,7 +3,7 @@ import { SWATCHES } from '../core/checklist/parallel.ts';
 import { LONGEST_LINE } from '../core/shorthand/parse-entry-line.ts';
 import { ChecklistBodySchema } from './checklist.ts';
 import { ConditionSchema } from './goal-rules.ts';
-import { closed, list, record, Whole, Word } from './vocabulary.ts';
+import { closed, list, record, Whole, Word, said } from './vocabulary.ts';
 
 export const VersionKeySchema = Type.String({
 	maxLength: 420,
@@ -14,119 +14,238 @@ export const VersionKeySchema = Type.String({
 const Quantity = Type.Integer({ minimum: 1, maximum: 1_000_000 });
 
 export const ProblemSchema = Type.Object({
-	message: Type.String(),
-	remedy: Type.Optional(Type.String()),
-	pointer: Type.Optional(Type.String()),
-	field: Type.Optional(Type.String()),
-	line: Type.Optional(Whole),
-	column: Type.Optional(Whole),
-	start: Type.Optional(Whole),
-	end: Type.Optional(Whole)
+	message: said(Type.String(), 'What is wrong.'),
+	remedy: said(Type.Optional(Type.String()), 'What to do about it.'),
+	pointer: said(Type.Optional(Type.String()), 'Where, as a JSON Pointer into the body.'),
+	field: said(Type.Optional(Type.String()), 'Name of the field.'),
+	line: said(Type.Optional(Whole), 'Line of a text or table, from 1.'),
+	column: said(Type.Optional(Whole), 'Column of a text or table, from 1.'),
+	start: said(Type.Optional(Whole), 'Begin of the stretch of a line, in UTF-16 units from 0.'),
+	end: said(Type.Optional(Whole), 'End of that stretch, behind its last unit.')
 });
 
-export const ExpandInput = Type.Object({ checklist: ChecklistBodySchema }, closed);
+export const ExpandInput = Type.Object(
+	{ checklist: said(ChecklistBodySchema, 'The release.') },
+	closed
+);
 export const VersionSchema = Type.Object(
 	{
-		key: VersionKeySchema,
-		cardKey: Word,
-		sectionKey: Word,
-		numberingKey: Word,
-		parallelKey: Type.Union([Word, Type.Null()]),
-		variantKey: Type.Union([Word, Type.Null()]),
-		printRun: Type.Union([Type.Integer({ minimum: 1 }), Type.Null()]),
-		estimatedRun: Type.Union([Type.Integer({ minimum: 1 }), Type.Null()]),
-		swatch: Type.Union([Type.Enum([...SWATCHES]), Type.Null()])
+		key: said(VersionKeySchema, 'release "/" card [ "~" parallel ] [ "!" variant ]'),
+		cardKey: said(Word, 'Key of its card.'),
+		sectionKey: said(Word, 'Key of the section the card is of.'),
+		numberingKey: said(Word, 'Key of the section in whose numbering it lives.'),
+		parallelKey: said(Type.Union([Word, Type.Null()]), 'Key of its finish; null: base.'),
+		variantKey: said(
+			Type.Union([Word, Type.Null()]),
+			'Key of its variant; null: the regular card.'
+		),
+		printRun: said(
+			Type.Union([Type.Integer({ minimum: 1 }), Type.Null()]),
+			'Copies made, as stamped; null: not numbered.'
+		),
+		estimatedRun: said(
+			Type.Union([Type.Integer({ minimum: 1 }), Type.Null()]),
+			'Copies made, as guessed; null: no guess.'
+		),
+		swatch: said(
+			Type.Union([Type.Enum([...SWATCHES]), Type.Null()]),
+			'Whether it holds a swatch; null: its rule says nothing.'
+		)
 	},
 	closed
 );
 export const ExpandOutput = Type.Object(
-	{ release: Type.String(), versions: Type.Array(VersionSchema) },
+	{
+		release: said(Type.String(), 'Key of the release.'),
+		versions: said(
+			Type.Array(VersionSchema),
+			'Everything collectible, section by section, finish by finish.'
+		)
+	},
 	closed
 );
 
 const SlotSchema = Type.Object(
 	{
-		key: Word,
-		versions: Type.Array(Word, { minItems: 1, maxItems: 1000 }),
-		leastCondition: Type.Optional(ConditionSchema),
-		needs: Type.Optional(Type.Array(Word, { maxItems: 50 })),
-		quantity: Type.Optional(Quantity),
-		tier: Type.Optional(Type.Integer({ minimum: 0, maximum: 1_000_000 }))
+		key: said(Word, 'Names the slot in the answer.'),
+		versions: said(
+			Type.Array(Word, { minItems: 1, maxItems: 1000 }),
+			'Keys of the versions that may fill it, the preferred first.'
+		),
+		leastCondition: said(
+			Type.Optional(ConditionSchema),
+			'Poorer copies do not fill it; left out: any.'
+		),
+		needs: said(
+			Type.Optional(Type.Array(Word, { maxItems: 50 })),
+			'Attributes that a copy must have: "perforated".'
+		),
+		quantity: said(Type.Optional(Quantity), 'How many copies it takes; left out: 1.'),
+		tier: said(
+			Type.Optional(Type.Integer({ minimum: 0, maximum: 1_000_000 })),
+			'0 is served with the best copies first, then 1 …; left out: 0.'
+		)
 	},
 	closed
 );
 const CopySchema = Type.Object(
 	{
-		key: Word,
-		version: Word,
-		quantity: Type.Optional(Quantity),
-		condition: Type.Optional(ConditionSchema),
-		grade: Type.Optional(Type.Number({ minimum: 1, maximum: 10, multipleOf: 0.5 })),
-		isAuthentic: Type.Optional(Type.Boolean()),
-		attributes: Type.Optional(Type.Array(Word, { maxItems: 50 })),
-		heldIn: Type.Optional(Word)
+		key: said(Word, 'Names the copy in the answer.'),
+		version: said(Word, 'Key of its version.'),
+		quantity: said(Type.Optional(Quantity), 'How many equal cards it stands for; left out: 1.'),
+		condition: said(Type.Optional(ConditionSchema), 'Left out: not looked at.'),
+		grade: said(
+			Type.Optional(Type.Number({ minimum: 1, maximum: 10, multipleOf: 0.5 })),
+			'A grade from 1 to 10 in halves; left out: not graded.'
+		),
+		isAuthentic: said(
+			Type.Optional(Type.Boolean()),
+			'Graded as genuine without a number; left out: no.'
+		),
+		attributes: said(
+			Type.Optional(Type.Array(Word, { maxItems: 50 })),
+			'"hand-cut", "perforated", "autograph" …'
+		),
+		heldIn: said(Type.Optional(Word), 'Key of the slot in which it lies already.')
 	},
 	closed
 );
 export const FillInput = Type.Object(
-	{ slots: list(SlotSchema, 100_000), copies: list(CopySchema, 100_000) },
+	{
+		slots: said(list(SlotSchema, 100_000), 'What is to be filled.'),
+		copies: said(list(CopySchema, 100_000), 'What is there.')
+	},
 	closed
 );
 export const FillOutput = Type.Object(
 	{
-		placements: Type.Array(Type.Object({ slot: Word, copy: Word }, closed)),
-		missing: Type.Array(Type.Object({ slot: Word, quantity: Quantity }, closed)),
-		spares: Type.Array(Type.Object({ copy: Word, quantity: Quantity }, closed)),
-		outside: Type.Array(Word)
+		placements: said(
+			Type.Array(
+				Type.Object(
+					{ slot: said(Word, 'Key of the slot.'), copy: said(Word, 'Key of the copy.') },
+					closed
+				)
+			),
+			'Which copy fills which slot, card by card.'
+		),
+		missing: said(
+			Type.Array(
+				Type.Object(
+					{ slot: said(Word, 'Key of the slot.'), quantity: said(Quantity, 'How many it lacks.') },
+					closed
+				)
+			),
+			'Slots that lack copies.'
+		),
+		spares: said(
+			Type.Array(
+				Type.Object(
+					{
+						copy: said(Word, 'Key of the copy.'),
+						quantity: said(Quantity, 'How many are left over.')
+					},
+					closed
+				)
+			),
+			'Copies of versions that are asked for, and left over.'
+		),
+		outside: said(Type.Array(Word), 'Keys of copies that no slot asks for.')
 	},
 	closed
 );
 
 export const ShorthandInput = Type.Object(
 	{
-		checklist: ChecklistBodySchema,
-		line: Type.String({ maxLength: LONGEST_LINE }),
-		numbering: Type.Optional(Type.Union([Word, Type.Null()])),
-		parallel: Type.Optional(Type.Union([Word, Type.Null()])),
-		condition: Type.Optional(ConditionSchema),
-		owned: Type.Optional(record(Whole, 200_000, 'Version key → copies')),
-		synonyms: Type.Optional(
-			record(Type.String({ maxLength: 200 }), 2000, 'Word → the words it stands for')
+		checklist: said(ChecklistBodySchema, 'The release that is logged against.'),
+		line: said(Type.String({ maxLength: LONGEST_LINE }), 'What was typed.'),
+		numbering: said(
+			Type.Optional(Type.Union([Word, Type.Null()])),
+			'Key of the section chosen beside the line; null or left out: none.'
+		),
+		parallel: said(
+			Type.Optional(Type.Union([Word, Type.Null()])),
+			'Key of the finish chosen beside the line; null or left out: base.'
+		),
+		condition: said(
+			Type.Optional(ConditionSchema),
+			'Condition chosen beside the line; left out: none.'
+		),
+		owned: said(
+			Type.Optional(record(Whole, 200_000, 'Version key → copies')),
+			'Version key → copies that are there.'
+		),
+		synonyms: said(
+			Type.Optional(
+				record(Type.String({ maxLength: 200 }), 2000, 'Word → the words it stands for')
+			),
+			'Word → the words it stands for.'
 		)
 	},
 	closed
 );
 /** A stretch of the line, in UTF-16 units from 0; `end` is behind the last one. */
-const SpanSchema = Type.Object({ start: Whole, end: Whole }, closed);
+const SpanSchema = Type.Object(
+	{ start: said(Whole, 'First unit (UTF-16, from 0).'), end: said(Whole, 'Behind the last unit.') },
+	closed
+);
 
 export const ShorthandOutput = Type.Object(
 	{
-		form: Type.Enum(['list', 'all-but']),
-		changes: Type.Array(
-			Type.Object({ version: VersionKeySchema, before: Whole, after: Whole }, closed)
+		form: said(
+			Type.Enum(['list', 'all-but']),
+			'list: log these. all-but: there is everything, but for what is named.'
 		),
-		additions: Type.Array(
-			Type.Object(
-				{
-					version: VersionKeySchema,
-					quantity: Quantity,
-					condition: Type.Optional(ConditionSchema),
-					serial: Type.Optional(Word),
-					place: Type.Optional(Word)
-				},
-				closed
-			)
+		changes: said(
+			Type.Array(
+				Type.Object(
+					{
+						version: said(VersionKeySchema, 'Key of the version.'),
+						before: said(Whole, 'Copies there are.'),
+						after: said(Whole, 'Copies there would be.')
+					},
+					closed
+				)
+			),
+			'What would change, version by version.'
 		),
-		unchanged: Whole,
-		problems: Type.Array(ProblemSchema),
-		notes: Type.Array(ProblemSchema),
-		reaches: Type.Array(
-			Type.Object(
-				{ words: Type.Array(SpanSchema), items: Type.Array(SpanSchema), cards: Whole },
-				closed
-			)
+		additions: said(
+			Type.Array(
+				Type.Object(
+					{
+						version: said(VersionKeySchema, 'Key of the version.'),
+						quantity: said(Quantity, 'How many.'),
+						condition: said(Type.Optional(ConditionSchema), 'Their condition; left out: not said.'),
+						serial: said(Type.Optional(Word), 'As printed: "14/65".'),
+						place: said(Type.Optional(Word), 'Where they are kept, in words.')
+					},
+					closed
+				)
+			),
+			'The copies to log, each with what is said of it.'
 		),
-		narrow: Type.Optional(Type.String())
+		unchanged: said(Whole, 'Versions that are there already.'),
+		problems: said(
+			Type.Array(ProblemSchema),
+			'What is not understood; with any, nothing is to be logged.'
+		),
+		notes: said(Type.Array(ProblemSchema), 'What is worth knowing, and stops nothing.'),
+		reaches: said(
+			Type.Array(
+				Type.Object(
+					{
+						words: said(Type.Array(SpanSchema), 'The words.'),
+						items: said(Type.Array(SpanSchema), 'What they are said of.'),
+						cards: said(Whole, 'How many cards those are.')
+					},
+					closed
+				)
+			),
+			'How far words reach, where that is more than one card.'
+		),
+		narrow: said(
+			Type.Optional(Type.String()),
+			'The line with commas, so that words reach only as far as is possible.'
+		)
 	},
 	closed
 );

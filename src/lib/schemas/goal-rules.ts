@@ -6,48 +6,74 @@ import {
 	ERROR_CHOICES,
 	FINISH_CHOICES,
 	PANEL_CHOICES,
-	VARIANT_CHOICES
+	VARIANT_CHOICES,
+	type RuleChoice
 } from '../core/goal/goal-rules.ts';
-import { PRESET_KEYS } from '../core/goal/preset.ts';
-import { closed, record, Word } from './vocabulary.ts';
+import { PRESET_KEYS, PRESETS } from '../core/goal/preset.ts';
+import { closed, modes, record, said, Word } from './vocabulary.ts';
 
 const Words = (maxItems: number) => Type.Optional(Type.Array(Word, { maxItems }));
 export const ConditionSchema = Type.Enum([...CONDITIONS]);
-const oneOf = <Word extends string>(choices: readonly { readonly word: Word }[]) =>
-	Type.Optional(Type.Enum(choices.map(({ word }) => word)));
+const oneOf = <Word extends string>(choices: readonly RuleChoice<Word>[]) =>
+	said(
+		Type.Optional(Type.Enum(choices.map(({ word }) => word))),
+		modes(Object.fromEntries(choices.map((choice) => [choice.word, choice])))
+	);
 
 /** What complete means: a preset, and what is decided otherwise. */
 export const GoalRulesSchema = Type.Object(
 	{
-		preset: Type.Enum([...PRESET_KEYS]),
-		parallel: Type.Optional(Word),
-		kinds: Type.Optional(
-			Type.Array(Type.Enum([...SECTION_KINDS]), {
-				maxItems: SECTION_KINDS.length,
-				uniqueItems: true
-			})
+		preset: said(
+			Type.Enum([...PRESET_KEYS]),
+			`The school whose rules hold where nothing else is said. ${modes(Object.fromEntries(PRESETS.map((preset) => [preset.key, preset])))}`
 		),
-		sectionsIn: Words(5000),
-		sectionsOut: Words(5000),
+		parallel: said(Type.Optional(Word), 'Key of the parallel, of a parallel run.'),
+		kinds: said(
+			Type.Optional(
+				Type.Array(Type.Enum([...SECTION_KINDS]), {
+					maxItems: SECTION_KINDS.length,
+					uniqueItems: true
+				})
+			),
+			'Kinds of sections that count.'
+		),
+		sectionsIn: said(Words(5000), 'Sections that count whatever their kind: release/section.'),
+		sectionsOut: said(Words(5000), 'Sections that do not count: release/section.'),
 		finishes: oneOf(FINISH_CHOICES),
-		parallels: Words(1000),
-		leastRun: Type.Optional(Type.Integer({ minimum: 0, maximum: 10_000_000 })),
+		parallels: said(Words(1000), 'Keys of the parallels chosen.'),
+		leastRun: said(
+			Type.Optional(Type.Integer({ minimum: 0, maximum: 10_000_000 })),
+			'Versions printed fewer times are left out as not to be had; 0 leaves none out.'
+		),
 		variants: oneOf(VARIANT_CHOICES),
 		errors: oneOf(ERROR_CHOICES),
-		editions: Type.Optional(Type.Boolean()),
+		editions: said(Type.Optional(Type.Boolean()), 'Whether re-issues and foreign editions count.'),
 		panels: oneOf(PANEL_CHOICES),
 		cut: oneOf(CUT_CHOICES),
-		leastCondition: Type.Optional(ConditionSchema),
-		sectionConditions: Type.Optional(
-			record(ConditionSchema, 5000, 'Section → the least condition there')
+		leastCondition: said(Type.Optional(ConditionSchema), 'Poorer copies fill no slot.'),
+		sectionConditions: said(
+			Type.Optional(record(ConditionSchema, 5000, 'Section → the least condition there')),
+			'Section → the least condition there.'
 		),
-		wishCondition: Type.Optional(ConditionSchema),
-		sets: Type.Optional(Type.Integer({ minimum: 1, maximum: 100 })),
-		keepsOwn: Type.Optional(Type.Boolean()),
-		subject: Type.Optional(Word),
-		group: Type.Optional(Word),
-		picked: Words(50_000),
-		releases: Words(10_000)
+		wishCondition: said(
+			Type.Optional(ConditionSchema),
+			'A filled slot below this is to be upgraded.'
+		),
+		sets: said(
+			Type.Optional(Type.Integer({ minimum: 1, maximum: 100 })),
+			'How many sets are built; usually 1.'
+		),
+		keepsOwn: said(
+			Type.Optional(Type.Boolean()),
+			'Whether a copy that fills a slot here fills none of another goal.'
+		),
+		subject: said(Type.Optional(Word), 'Only cards that show this subject.'),
+		group: said(Type.Optional(Word), 'Only cards of this group.'),
+		picked: said(Words(50_000), 'Only these cards: release/card.'),
+		releases: said(
+			Words(10_000),
+			'Keys of further releases; a subject or group without any goes over all.'
+		)
 	},
 	closed
 );

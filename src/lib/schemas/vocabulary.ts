@@ -19,6 +19,21 @@ export const Minor = Type.Integer({
 export const Currency = Type.String({ pattern: '^[A-Z]{3}$', description: 'ISO 4217: EUR' });
 export const Stock = Type.Number({ exclusiveMinimum: 0, maximum: 1000, description: 'points' });
 export const Holder = Type.Enum(HOLDER_KINDS.map(({ key }) => key));
+/** A field with what it means: unit, default, what each mode does. Whoever uses the API sees nothing else. */
+export function said<Field extends TSchema>(field: Field, description: string): Field {
+	return Object.create(Object.getPrototypeOf(field) as object, {
+		...Object.getOwnPropertyDescriptors(field),
+		description: { value: description, enumerable: true }
+	}) as Field;
+}
+
+/** What each word of a choice means, as the description of a field. */
+export function modes(meanings: Readonly<Record<string, { readonly meaning: string }>>): string {
+	return Object.entries(meanings)
+		.map(([word, { meaning }]) => `${word}: ${meaning}`)
+		.join(' ');
+}
+
 /** A list that is read: never without a bound. */
 export const list = <Item extends TSchema>(
 	item: Item,

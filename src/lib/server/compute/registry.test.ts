@@ -291,6 +291,28 @@ describe('the compute registry', () => {
 		);
 	});
 
+	test('every field of every body and answer says what it means, in the published description', () => {
+		const silent: string[] = [];
+		let fields = 0;
+		const visit = (schema: unknown, path: string): void => {
+			if (typeof schema !== 'object' || schema === null) return;
+			const { properties = {} } = schema as { properties?: Record<string, unknown> };
+			for (const [name, field] of Object.entries(properties)) {
+				fields += 1;
+				const { description = '' } = field as { description?: string };
+				if (description.length < 6) silent.push(`${path}/${name}`);
+			}
+			for (const [name, part] of Object.entries(schema)) visit(part, `${path}/${name}`);
+		};
+		for (const [path, operations] of Object.entries(
+			(JSON.parse(JSON.stringify(openApi())) as { paths: Record<string, unknown> }).paths
+		)) {
+			visit(operations, path);
+		}
+		expect(silent).toEqual([]);
+		expect(fields).toBeGreaterThan(1000);
+	});
+
 	test('an unknown name is told apart', () => {
 		expect(compute('nix', {})).toEqual({ kind: 'unknown' });
 	});
