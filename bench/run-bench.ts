@@ -69,8 +69,10 @@ function assignmentModel(slots: readonly Slot[], copies: readonly Copy[]): strin
 	);
 	const limits = (of: 's' | 'c', count: number) =>
 		Array.from({ length: count }, (_, i) => fits.filter((fit) => fit[of] === i))
-			.filter((own) => own.length > 0)
-			.map((own, i) => `${of}${i}: ${own.map(({ s, c }) => `x${s}_${c}`).join(' + ')} <= 1`);
+			.filter((inGroup) => inGroup.length > 0)
+			.map(
+				(inGroup, i) => `${of}${i}: ${inGroup.map(({ s, c }) => `x${s}_${c}`).join(' + ')} <= 1`
+			);
 	return [
 		'Maximize',
 		`obj: ${fits.map(({ copy, s, c }) => `${1000 + qualityRank(copy)} x${s}_${c}`).join(' + ')}`,

@@ -258,9 +258,9 @@ test('exports and labels are written aside: others are served meanwhile, broken 
 	});
 	const wanted = slow.map(async (path) => ({ path, response: await request.get(demo.url + path) }));
 	const other = request.get(`${demo.url}/api/search?q=harbour`).then(() => 'the other');
-	expect(await Promise.race([other, ...wanted.map((one) => one.then(({ path }) => path))])).toBe(
-		'the other'
-	);
+	expect(
+		await Promise.race([other, ...wanted.map((download) => download.then(({ path }) => path))])
+	).toBe('the other');
 	for (const { path, response } of await Promise.all(wanted)) {
 		expect([path, response.status()]).toEqual([path, 200]);
 		expect((await response.body()).byteLength).toBeGreaterThan(1000);

@@ -6,7 +6,9 @@ const pocket = (page: Page, name: RegExp | string) =>
 	page.getByTestId('spread').getByRole('button', { name });
 /** Names of the pockets of the open spread, in order. */
 const pockets = (page: Page) =>
-	page.getByTestId('pocket').evaluateAll((all) => all.map((one) => one.getAttribute('aria-label')));
+	page
+		.getByTestId('pocket')
+		.evaluateAll((all) => all.map((element) => element.getAttribute('aria-label')));
 
 /** The small release in a collection of its own, some cards logged, and a binder of four pockets a page. */
 async function makeBinder(page: Page, url: string, line: string) {
@@ -248,7 +250,9 @@ test.describe('a binder', () => {
 		const isReady = await page
 			.getByTestId('spread')
 			.locator('img')
-			.evaluateAll((all) => all.every((one) => one instanceof HTMLImageElement && one.complete));
+			.evaluateAll((all) =>
+				all.every((picture) => picture instanceof HTMLImageElement && picture.complete)
+			);
 		expect(isReady).toBe(true);
 	});
 });

@@ -110,7 +110,7 @@ function fileOdds<Thing extends { readonly odds?: readonly Odds[] }>({ odds, ...
 }
 
 function oddsText(odds: readonly Odds[]): Record<string, string> {
-	return Object.fromEntries(odds.map((one) => [one.packType, formatOdds(one)]));
+	return Object.fromEntries(odds.map((each) => [each.packType, formatOdds(each)]));
 }
 
 /** Only the lists that hold something: a file leaves empty ones out. */

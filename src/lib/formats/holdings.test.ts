@@ -73,7 +73,9 @@ describe('cells', () => {
 		['set,number', /no row below/]
 	])('a list that cannot be used: %j', async (text, message) => {
 		const { outcome } = await readHoldings(bytes(text));
-		expect(outcome.ok ? '' : outcome.problems.map((one) => one.message).join()).toMatch(message);
+		expect(outcome.ok ? '' : outcome.problems.map((problem) => problem.message).join()).toMatch(
+			message
+		);
 	});
 });
 

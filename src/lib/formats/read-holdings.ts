@@ -113,7 +113,7 @@ function fieldsOf(
 	};
 	const word = <Word extends string>(field: HoldingColumn, words: readonly Word[]) => {
 		const text = cell(field).toLowerCase();
-		return text === '' ? undefined : (words.find((one) => one === text) ?? misread(field));
+		return text === '' ? undefined : (words.find((known) => known === text) ?? misread(field));
 	};
 	/** What the row says its amounts are in; null: nothing, so an amount may say it, or the list does. */
 	const named = cell('currency').toUpperCase() || null;

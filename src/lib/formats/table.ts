@@ -59,9 +59,9 @@ export function guessNames<Column extends string>(
 	synonyms: Readonly<Record<string, Column>>
 ): readonly (Column | null)[] {
 	const names = header.map(normalName);
-	const own = names.map((name) => columns.find((column) => column === name) ?? null);
-	const taken = new Set(own.filter((column) => column !== null));
-	return own.map((column, i) => {
+	const known = names.map((name) => columns.find((column) => column === name) ?? null);
+	const taken = new Set(known.filter((column) => column !== null));
+	return known.map((column, i) => {
 		const name = names[i] ?? '';
 		const guess = column ?? (Object.hasOwn(synonyms, name) ? (synonyms[name] ?? null) : null);
 		if (column !== null || guess === null || taken.has(guess)) return column;

@@ -79,9 +79,9 @@ function mergeTypes(errors: readonly ErrorObject[]): readonly ErrorObject[] {
 		if (error.keyword !== 'type') return [error];
 		const first = types.get(error.instancePath);
 		if (!first) {
-			const own = { ...error };
-			types.set(error.instancePath, own);
-			return [own];
+			const kept = { ...error };
+			types.set(error.instancePath, kept);
+			return [kept];
 		}
 		first.message = `${first.message ?? ''} or ${String(error.params.type)}`;
 		return [];

@@ -7,8 +7,8 @@ const moment = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle
 export const formatCount = (count: number): string => whole.format(count);
 
 /** "1 card", "3 cards" */
-export const countOf = (count: number, one: string, many = `${one}s`): string =>
-	`${formatCount(count)} ${count === 1 ? one : many}`;
+export const countOf = (count: number, singular: string, many = `${singular}s`): string =>
+	`${formatCount(count)} ${count === 1 ? singular : many}`;
 
 /** An ISO 8601 time as people read it. */
 export const formatMoment = (iso: string): string => moment.format(new Date(iso));

@@ -74,19 +74,19 @@
 			<h2 id="advice" class="mb-1">Should stand elsewhere</h2>
 			<ul class="mb-2">
 				{#each advice as { box, from, to, rule } (box)}
-					{@const there = boxOf(box)}
+					{@const moved = boxOf(box)}
 					{@const target = shelfOf(to)}
-					{#if there && target}
+					{#if moved && target}
 						<li class="flex flex-wrap items-center gap-x-3 py-1">
 							<span class="min-w-0 flex-1"
-								>{there.name}, {formatKg(there.grams)}: {from === null
+								>{moved.name}, {formatKg(moved.grams)}: {from === null
 									? 'on no shelf'
 									: nameShelf(shelfOf(from) ?? target)} → {nameShelf(target)}
 								<span class="quiet">({rule})</span></span
 							>
 							<form method="POST" action="?/move" use:enhance>
 								<input type="hidden" name="move" value="{box} {to}" />
-								<button class="btn btn-sm" aria-label="Moved: {there.name}">Moved</button>
+								<button class="btn btn-sm" aria-label="Moved: {moved.name}">Moved</button>
 							</form>
 						</li>
 					{/if}
@@ -111,9 +111,9 @@
 	{#each rooms as [room, units] (room)}
 		<section aria-labelledby="room-{room}">
 			<h2 id="room-{room}" class="mb-2">{room}</h2>
-			{#each units as [unit, own] (unit)}
+			{#each units as [unit, unitShelves] (unit)}
 				<h3 class="font-semibold">{unit}</h3>
-				<ShelfUnit shelves={own} {longestMm} />
+				<ShelfUnit shelves={unitShelves} {longestMm} />
 			{/each}
 		</section>
 	{/each}
@@ -142,14 +142,14 @@
 		<section class="mb-6" aria-labelledby="trays">
 			<h2 id="trays" class="mb-2">Trays</h2>
 			<ul class="flex flex-wrap gap-3">
-				{#each data.trays as { id, tray, name, cards: own } (id)}
+				{#each data.trays as { id, tray, name, cards } (id)}
 					<li class="border-2 border-t-0 border-base-content/45 px-3 py-1.5">
 						<span class="quiet">{tray}:</span>
 						{#if tray === 'to sort'}
 							<!-- eslint-disable-next-line svelte/no-navigation-without-resolve -- resolved, with a query behind it -->
-							<a class="prose-link" href={`${resolve('/boxes/sorting')}?cards=${own}`}>{name}</a>,
+							<a class="prose-link" href={`${resolve('/boxes/sorting')}?cards=${cards}`}>{name}</a>,
 						{:else}{name},{/if}
-						<strong class="font-semibold">{countOf(own, 'card')}</strong>
+						<strong class="font-semibold">{countOf(cards, 'card')}</strong>
 					</li>
 				{/each}
 			</ul>

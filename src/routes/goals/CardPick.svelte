@@ -53,7 +53,7 @@
 						type="button"
 						class="quiet hover:text-error"
 						aria-label="Leave {names.get(key) ?? key} out"
-						onclick={() => change(picked.filter((one) => one !== key))}>✕</button
+						onclick={() => change(picked.filter((other) => other !== key))}>✕</button
 					>{/if}
 			</li>
 		{/each}

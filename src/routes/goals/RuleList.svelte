@@ -20,7 +20,9 @@
 	function toggleParallel(key: string) {
 		const { parallels } = rules;
 		const isIn = parallels.includes(key);
-		book.set({ parallels: isIn ? parallels.filter((one) => one !== key) : [...parallels, key] });
+		book.set({
+			parallels: isIn ? parallels.filter((other) => other !== key) : [...parallels, key]
+		});
 	}
 </script>
 

@@ -17,8 +17,8 @@
 	function toggle(section: GoalOptions['sections'][number]) {
 		const { key } = section;
 		const wasIn = isIn(section);
-		const sectionsIn = rules.sectionsIn.filter((one) => one !== key);
-		const sectionsOut = rules.sectionsOut.filter((one) => one !== key);
+		const sectionsIn = rules.sectionsIn.filter((other) => other !== key);
+		const sectionsOut = rules.sectionsOut.filter((other) => other !== key);
 		book.set(
 			wasIn
 				? { sectionsIn, sectionsOut: [...sectionsOut, key] }

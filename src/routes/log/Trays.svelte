@@ -21,8 +21,8 @@
 	let { piles, releaseKey, problems }: Props = $props();
 	const trays = $derived(
 		(['to log', 'to sort'] as const).map((tray) => {
-			const own = piles.filter((pile) => pile.tray === tray);
-			return { tray, own, cards: own.reduce((sum, { cards }) => sum + cards, 0) };
+			const inTray = piles.filter((pile) => pile.tray === tray);
+			return { tray, inTray, cards: inTray.reduce((sum, { cards }) => sum + cards, 0) };
 		})
 	);
 </script>
@@ -33,9 +33,9 @@
 				>{tray} <strong class="text-base-content">{formatCount(cards)}</strong></span
 			>{/each}</summary
 	>
-	{#each trays as { tray, own } (tray)}
+	{#each trays as { tray, inTray } (tray)}
 		<ul class="mt-2">
-			{#each own as { id, name, cards, days } (id)}
+			{#each inTray as { id, name, cards, days } (id)}
 				<li class="flex flex-wrap items-center gap-2 border-b border-base-300 py-1">
 					<span class="w-16 shrink-0 text-sm quiet">{tray}</span>
 					<span class="min-w-0 flex-1 truncate" title={name}>{name}</span>

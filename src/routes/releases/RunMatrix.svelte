@@ -38,8 +38,8 @@
 			cardsOf(release).map(({ card }) => [card.key, card.number ?? card.title])
 		);
 		return SWATCHES.flatMap((swatch) => {
-			const own = versions.filter((version) => version.swatch === swatch);
-			const numbers = foldRuns(own.map(({ cardKey }) => numberOf.get(cardKey) ?? cardKey));
+			const ofLevel = versions.filter((version) => version.swatch === swatch);
+			const numbers = foldRuns(ofLevel.map(({ cardKey }) => numberOf.get(cardKey) ?? cardKey));
 			return numbers === '' ? [] : `${SWATCH_WORDS[swatch]}: ${numbers}`;
 		}).join('; ');
 	}

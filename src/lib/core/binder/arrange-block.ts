@@ -114,8 +114,8 @@ function picturesOf(block: BinderBlock): ReadonlyMap<string, Picture> {
 	const found = new Map<string, PuzzlePlace & { readonly slots: BinderSlot[] }>();
 	for (const slot of block.slots) {
 		if (!slot.puzzle) continue;
-		const there = found.get(slot.puzzle.key);
-		if (there) there.slots.push(slot);
+		const known = found.get(slot.puzzle.key);
+		if (known) known.slots.push(slot);
 		else found.set(slot.puzzle.key, { ...slot.puzzle, slots: [slot] });
 	}
 	return found;

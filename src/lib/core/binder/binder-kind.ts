@@ -30,8 +30,8 @@ export const BINDER_KINDS: readonly BinderKind[] = [
  *
  * @throws RangeError for an unknown key
  */
-export function binderKindOf(key: string, own: readonly BinderKind[] = []): BinderKind {
-	const kind = [...own, ...BINDER_KINDS].find((known) => known.key === key);
+export function binderKindOf(key: string, added: readonly BinderKind[] = []): BinderKind {
+	const kind = [...added, ...BINDER_KINDS].find((known) => known.key === key);
 	if (!kind) throw new RangeError(`binderKindOf: no binder kind "${key}"`);
 	return kind;
 }

@@ -34,7 +34,9 @@ function slotsOfRelease(
 	const numberings = numberingsOf(release);
 	const cards = new Map(
 		numberings.flatMap((numbering) =>
-			numbering.cards.map((one) => [one.card.key, { ...one, owner: numbering.owner }] as const)
+			numbering.cards.map(
+				(listed) => [listed.card.key, { ...listed, owner: numbering.owner }] as const
+			)
 		)
 	);
 	const places = puzzlePlaces(numberings.flatMap((numbering) => numbering.cards));
@@ -94,16 +96,16 @@ function puzzlePlaces(cards: readonly NumberedCard[]): ReadonlyMap<Card, PuzzleP
 	const sections = new Map<Section, Card[]>();
 	for (const { card, section } of cards) {
 		if (section.arrangement?.kind !== 'puzzle') continue;
-		const own = sections.get(section);
-		if (own) own.push(card);
+		const pictured = sections.get(section);
+		if (pictured) pictured.push(card);
 		else sections.set(section, [card]);
 	}
 	const places = new Map<Card, PuzzlePlace>();
-	for (const [{ key, arrangement }, own] of sections) {
+	for (const [{ key, arrangement }, pictured] of sections) {
 		if (!arrangement) continue;
 		const { columns, rows } = arrangement;
-		const isStated = own.some(({ place }) => place !== undefined);
-		own.forEach((card, i) => {
+		const isStated = pictured.some(({ place }) => place !== undefined);
+		pictured.forEach((card, i) => {
 			const place = isStated ? card.place : i + 1;
 			places.set(card, { key, columns, rows, ...(place === undefined ? {} : { place }) });
 		});

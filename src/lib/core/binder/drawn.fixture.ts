@@ -19,7 +19,7 @@ export function drawn(slots: readonly BinderSlot[], choice: Partial<LayoutChoice
 		page.use === 'cards'
 			? page.pockets
 					.map((key, i) => key ?? page.marks.find(({ pocket }) => pocket === i)?.use[0] ?? '.')
-					.map((one) => (one === 't' ? 'T' : one))
+					.map((kind) => (kind === 't' ? 'T' : kind))
 					.join(' ')
 			: page.use
 	);

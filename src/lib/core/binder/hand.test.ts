@@ -69,18 +69,19 @@ describe('by hand', () => {
 		const { pages } = planBinder(run(10), layout);
 		const at = fc.record({ page: fc.integer({ min: 1, max: 3 }), pocket: fc.nat(3) });
 		fc.assert(
-			fc.property(at, at, (one, other) => {
-				const order = swapInOrder(pages, '2x2', one, other);
-				const held = ({ page, pocket }: typeof one) => pages[page - 1]?.pockets[pocket] ?? null;
-				if (held(one) === null && held(other) === null) {
+			fc.property(at, at, (first, other) => {
+				const order = swapInOrder(pages, '2x2', first, other);
+				const held = ({ page, pocket }: typeof first) => pages[page - 1]?.pockets[pocket] ?? null;
+				if (held(first) === null && held(other) === null) {
 					expect(order).toBeNull();
 					return;
 				}
 				const laid = planBinder(run(10), { ...layout, order: 'by-hand', ownOrder: order ?? [] });
-				const now = ({ page, pocket }: typeof one) => laid.pages[page - 1]?.pockets[pocket] ?? null;
-				expect(now(one)).toBe(held(other));
-				expect(now(other)).toBe(held(one));
-				const back = swapInOrder(laid.pages, '2x2', one, other);
+				const now = ({ page, pocket }: typeof first) =>
+					laid.pages[page - 1]?.pockets[pocket] ?? null;
+				expect(now(first)).toBe(held(other));
+				expect(now(other)).toBe(held(first));
+				const back = swapInOrder(laid.pages, '2x2', first, other);
 				const kept = orderOf(pages, '2x2').join().replace(/,+$/, '');
 				expect(back?.join().replace(/,+$/, '')).toBe(kept);
 			})
@@ -159,11 +160,11 @@ describe('nameItems', () => {
 				for (const list of [named.now, named.target]) {
 					expect(new Set(list.map(({ item }) => item)).size).toBe(list.length);
 				}
-				const stay = target.filter((one) =>
-					now.some(({ copy, pocket }) => copy === one.copy && pocket === one.pocket)
+				const stay = target.filter((card) =>
+					now.some(({ copy, pocket }) => copy === card.copy && pocket === card.pocket)
 				).length;
-				const stays = named.target.filter((one) =>
-					named.now.some(({ item, pocket }) => item === one.item && pocket === one.pocket)
+				const stays = named.target.filter((card) =>
+					named.now.some(({ item, pocket }) => item === card.item && pocket === card.pocket)
 				);
 				expect(stays).toHaveLength(stay);
 			})

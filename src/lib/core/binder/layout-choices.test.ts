@@ -34,7 +34,7 @@ describe('what is missing, titles and slack', () => {
 		...run('a', 2),
 		...run('a', 6)
 			.slice(2)
-			.map((one) => ({ ...one, isFilled: false }))
+			.map((slot) => ({ ...slot, isFilled: false }))
 	];
 	test.each([
 		['keep', 0, 0, ['a1 a2 a3 a4', 'a5 a6 . .']],

@@ -55,20 +55,20 @@ export function makeParts(
 		pieces: arrangeBlock(block, layout, rankOf)
 	});
 
-	const own = elsewhere.size === 0 ? slots : slots.filter((slot) => kindFor(slot) === main);
+	const usual = elsewhere.size === 0 ? slots : slots.filter((slot) => kindFor(slot) === main);
 	if (layout.order === 'subject' || layout.order === 'by-hand') {
 		const isLaid = ({ isFilled }: BinderSlot) => layout.missing === 'keep' || isFilled !== false;
 		const { pieces, ...paired } =
 			layout.order === 'subject'
-				? piecesBySubject(own.filter(isLaid), pocketsOf(main))
-				: { pieces: piecesByHand(own, layout, rarities) };
+				? piecesBySubject(usual.filter(isLaid), pocketsOf(main))
+				: { pieces: piecesByHand(usual, layout, rarities) };
 		const part: Part = { kind: main, start: 'new-page', pieces };
 		const rest = orderBlocks(
 			slots.filter((slot) => kindFor(slot) !== main),
 			{ ...layout, order: 'number' },
 			rarities
 		);
-		return { parts: [...(own.length > 0 ? [part] : []), ...leftOver(rest, [])], odd, ...paired };
+		return { parts: [...(usual.length > 0 ? [part] : []), ...leftOver(rest, [])], odd, ...paired };
 	}
 	const blocks = orderBlocks(slots, layout, rarities);
 	if (elsewhere.size === 0) return { parts: blocks.map((block) => partOf(block, main)), odd };
@@ -139,6 +139,8 @@ function piecesByHand(
 	});
 	while (cells.at(-1) === null) cells.pop();
 	const rest = orderBlocks([...known.values()], { ...layout, order: 'number' }, rarities);
-	const behind = rest.flatMap(({ slots: own }) => own.map((slot) => cellOf(slot, slot.block)));
+	const behind = rest.flatMap(({ slots: grouped }) =>
+		grouped.map((slot) => cellOf(slot, slot.block))
+	);
 	return [{ form: 'flow', cells: [...cells, ...behind] }];
 }

@@ -20,9 +20,9 @@ export function nameItems(
 	target: readonly CopyInPocket[]
 ): { readonly now: readonly NamedItem[]; readonly target: readonly NamedItem[] } {
 	const counts = new Map<string, number>();
-	const named: NamedItem[] = now.map((one) => ({ ...one, item: nextName(one.copy, counts) }));
+	const named: NamedItem[] = now.map((card) => ({ ...card, item: nextName(card.copy, counts) }));
 	const free = new Map<string, NamedItem[]>();
-	for (const one of named) free.set(one.copy, [...(free.get(one.copy) ?? []), one]);
+	for (const card of named) free.set(card.copy, [...(free.get(card.copy) ?? []), card]);
 	const given = new Map<CopyInPocket, string>();
 	const give = (fits: (lying: NamedItem, wanted: CopyInPocket) => boolean) => {
 		for (const wanted of target) {
@@ -38,7 +38,10 @@ export function nameItems(
 	give(() => true);
 	return {
 		now: named,
-		target: target.map((one) => ({ ...one, item: given.get(one) ?? nextName(one.copy, counts) }))
+		target: target.map((card) => ({
+			...card,
+			item: given.get(card) ?? nextName(card.copy, counts)
+		}))
 	};
 }
 

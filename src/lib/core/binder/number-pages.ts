@@ -44,12 +44,12 @@ export function numberPages(
 			});
 		const state = newVolume();
 		const end = cuts[i + 1]?.face ?? faces.length;
-		faces.slice(first, end).forEach((face, f, own) => {
+		faces.slice(first, end).forEach((face, f, inVolume) => {
 			const blank = putFace(state, face, isOneSided);
 			// A blank back belongs to the leaf before it, a blank front to this one.
 			for (let b = 0; b < blank; b++) {
 				const isBack = (pages.length - before) % 2 === 1;
-				add('blank', isBack ? (own[f - 1] ?? face).kind : face.kind);
+				add('blank', isBack ? (inVolume[f - 1] ?? face).kind : face.kind);
 			}
 			add('cards', face.kind, face.cells);
 			if (isOneSided) add('backs', face.kind);

@@ -52,8 +52,8 @@ function blocksInOrder(
 		}
 		case 'group': {
 			const rank = rankIn([...new Set(slots.map(place))]);
-			const inside: Sorter = (own) =>
-				byNumbers(own).sort((a, b) => rank(place(a)) - rank(place(b)));
+			const inside: Sorter = (inBlock) =>
+				byNumbers(inBlock).sort((a, b) => rank(place(a)) - rank(place(b)));
 			const last = 'No group';
 			return gather(slots, ({ group }) => group ?? last, inside).sort(
 				(a, b) => Number(a.name === last) - Number(b.name === last) || compareTitles(a.name, b.name)

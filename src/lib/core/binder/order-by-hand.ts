@@ -18,11 +18,11 @@ export function orderOf(pages: readonly BinderPage[], kind: string): readonly st
 export function swapInOrder(
 	pages: readonly BinderPage[],
 	kind: string,
-	one: PagePocket,
+	first: PagePocket,
 	other: PagePocket
 ): readonly string[] | null {
 	const order = [...orderOf(pages, kind)];
-	const [a, b] = [placeOf(pages, kind, one), placeOf(pages, kind, other)];
+	const [a, b] = [placeOf(pages, kind, first), placeOf(pages, kind, other)];
 	if (a === null || b === null || (order[a] === '' && order[b] === '')) return null;
 	[order[a], order[b]] = [order[b] ?? '', order[a] ?? ''];
 	return order;

@@ -57,8 +57,8 @@ export const PAGE_KINDS: readonly PageKind[] = [
  *
  * @throws RangeError for an unknown key
  */
-export function pageKindOf(key: string, own: readonly PageKind[] = []): PageKind {
-	const kind = [...own, ...PAGE_KINDS].find((known) => known.key === key);
+export function pageKindOf(key: string, added: readonly PageKind[] = []): PageKind {
+	const kind = [...added, ...PAGE_KINDS].find((known) => known.key === key);
 	if (!kind) throw new RangeError(`pageKindOf: no page kind "${key}"`);
 	return kind;
 }

@@ -30,7 +30,7 @@ export function pagesAsTheyLie(
 		const { volume, pageInVolume, kind, pocket } = address;
 		const place = `${volume}/${pageInVolume}/${kind}`;
 		const size = pocketsOf(pageKindOf(kind, kinds));
-		const there = others.get(place) ?? {
+		const known = others.get(place) ?? {
 			page: {
 				page: shown.length + others.size + 1,
 				volume: (pages.at(-1)?.volume ?? 0) + 1,
@@ -44,8 +44,8 @@ export function pagesAsTheyLie(
 			},
 			pockets: Array<string | null>(size).fill(null)
 		};
-		there.pockets[pocket] = slot;
-		others.set(place, there);
+		known.pockets[pocket] = slot;
+		others.set(place, known);
 	}
 	return [...shown, ...[...others.values()].map(({ page, pockets }) => ({ ...page, pockets }))];
 }

@@ -23,7 +23,7 @@ function fewestByTrying(sizes: readonly number[], capacity: number): number {
 			if (room >= size)
 				visit(
 					at + 1,
-					rooms.map((one, j) => (j === i ? one - size : one))
+					rooms.map((left, j) => (j === i ? left - size : left))
 				);
 		});
 		visit(at + 1, [...rooms, capacity - size]);

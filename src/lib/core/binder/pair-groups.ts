@@ -177,7 +177,7 @@ function openShelf(taken: ReadonlySet<Waiting>): Shelf {
 			passed.push(at);
 			at = jumps[by].get(at) ?? at + by;
 		}
-		for (const one of passed) jumps[by].set(one, at);
+		for (const state of passed) jumps[by].set(state, at);
 		return at;
 	};
 	return {
@@ -238,7 +238,7 @@ function assignGroups(
 }
 
 function sum(numbers: readonly number[]): number {
-	return numbers.reduce((total, one) => total + one, 0);
+	return numbers.reduce((total, value) => total + value, 0);
 }
 
 function requireWhole(what: string, value: number): void {

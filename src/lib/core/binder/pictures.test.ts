@@ -41,7 +41,7 @@ describe('pictures', () => {
 	});
 
 	test('a missing piece keeps its place when gaps are closed up', () => {
-		const slots = picture(2, 2).map((one, i) => ({ ...one, isFilled: i !== 1 }));
+		const slots = picture(2, 2).map((slot, i) => ({ ...slot, isFilled: i !== 1 }));
 		const pages = drawn(slots, { pageKind: '2x2', missing: 'close-up' });
 		expect(pages).toEqual(['p1 p2 p3 p4']);
 	});
@@ -115,7 +115,7 @@ describe('cards that do not fit', () => {
 	test('minis slide about until there is a page for them', () => {
 		const plan = planBinder(run('m', 2, mini), usual);
 		expect(plan.odd[0]).toEqual({ slot: 'm1', kind: '3x3', why: 'loose' });
-		const own = {
+		const miniKind = {
 			key: 'mini',
 			name: 'Minis',
 			rows: 4,
@@ -125,7 +125,7 @@ describe('cards that do not fit', () => {
 			loading: 'top',
 			thickestPt: 40
 		} as const;
-		const better = planBinder(run('m', 2, mini), usual, { pageKinds: [own] });
+		const better = planBinder(run('m', 2, mini), usual, { pageKinds: [miniKind] });
 		expect(better.odd[0]).toEqual({ slot: 'm1', kind: 'mini', why: 'loose' });
 		expect(better.pages[0]?.pockets).toHaveLength(20);
 	});

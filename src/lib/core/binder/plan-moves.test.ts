@@ -98,7 +98,7 @@ describe('planMoves', () => {
 					state = afterStep(state, step);
 					({ steps } = planMoves(state, target));
 					const bare = (list: readonly MoveStep[]) =>
-						list.map((one) => ({ ...one, do: one.do === 'lay down' ? 'put in' : one.do }));
+						list.map((done) => ({ ...done, do: done.do === 'lay down' ? 'put in' : done.do }));
 					expect(bare(steps)).toEqual(bare(rest));
 				}
 			})
@@ -114,7 +114,7 @@ describe('planMoves', () => {
 /** Breadth first: from pocket to free pocket, to tray, to the one place in the hand, and back. */
 function fewest(now: readonly Lying[], target: readonly Lying[]): number {
 	const pockets = ['0', '1', '2', '3', '4'];
-	const arriving = target.filter(({ item }) => !now.some((one) => one.item === item));
+	const arriving = target.filter(({ item }) => !now.some((card) => card.item === item));
 	const name = (lies: readonly Lying[]) =>
 		lies
 			.map(({ item, pocket }) => `${item}${pocket}`)
@@ -137,8 +137,8 @@ function fewest(now: readonly Lying[], target: readonly Lying[]): number {
 					...(pocket === 'tray' ? [] : kept.has(item) ? ['hand'] : ['tray'])
 				];
 				for (const to of places) {
-					if (to !== 'tray' && lies.some((one) => one.pocket === to)) continue;
-					const moved = lies.map((one) => (one.item === item ? { item, pocket: to } : one));
+					if (to !== 'tray' && lies.some((card) => card.pocket === to)) continue;
+					const moved = lies.map((card) => (card.item === item ? { item, pocket: to } : card));
 					if (!seen.has(name(moved))) {
 						seen.add(name(moved));
 						next.push(moved);

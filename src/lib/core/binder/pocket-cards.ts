@@ -48,14 +48,14 @@ export function pocketCards(
 	for (const { copy: key, quantity } of spares) {
 		const copy = known.get(key);
 		if (!copy || whereKept(copy, binderName, apart) !== null) continue;
-		const there = spare.get(copy.version) ?? [];
-		spare.set(copy.version, [...there, { copy, left: quantity }]);
+		const standIns = spare.get(copy.version) ?? [];
+		spare.set(copy.version, [...standIns, { copy, left: quantity }]);
 	}
 	const standInFor = (slot: Slot): string | null => {
-		for (const one of slot.versions.flatMap((version) => spare.get(version) ?? [])) {
-			if (one.left === 0 || !fitsSlot(slot, one.copy)) continue;
-			one.left--;
-			return one.copy.key;
+		for (const spareCopy of slot.versions.flatMap((version) => spare.get(version) ?? [])) {
+			if (spareCopy.left === 0 || !fitsSlot(slot, spareCopy.copy)) continue;
+			spareCopy.left--;
+			return spareCopy.copy.key;
 		}
 		return null;
 	};

@@ -40,16 +40,16 @@ function costOf(
 	for (const [i, cut] of cuts.entries()) {
 		const next = cuts[i + 1];
 		const end = next ? next.face + (next.cell > 0 ? 1 : 0) : faces.length;
-		const own = faces.slice(cut.face, end);
-		if (own.slice(1).some(({ start }) => start === 'volume')) return null;
+		const inVolume = faces.slice(cut.face, end);
+		if (inVolume.slice(1).some(({ start }) => start === 'volume')) return null;
 		const state = newVolume();
-		for (const one of own) putFace(state, one, isOneSided);
+		for (const inFace of inVolume) putFace(state, inFace, isOneSided);
 		if (state.leaves > 1 && state.leaves > mostLeaves) {
 			const canBeCut =
-				own.slice(1).some(({ isJoined }) => !isJoined) ||
-				own.some(({ opens }, f) => {
+				inVolume.slice(1).some(({ isJoined }) => !isJoined) ||
+				inVolume.some(({ opens }, f) => {
 					const from = f === 0 ? cut.cell : 0;
-					const to = next && f === own.length - 1 && next.cell > 0 ? next.cell : Infinity;
+					const to = next && f === inVolume.length - 1 && next.cell > 0 ? next.cell : Infinity;
 					return opens.some(({ cell: at }) => at > from && at < to);
 				});
 			if (canBeCut) return null;
@@ -64,12 +64,12 @@ function costOf(
 function bestCost(faces: readonly Face[], isOneSided: boolean, mostLeaves: number) {
 	const blockAt = (f: number, from: 'first' | 'last') =>
 		faces[f]?.cells[from === 'first' ? 0 : 1]?.block;
-	const borders = faces.flatMap((one, f) => {
-		const isNew = one.opens.some(({ cell: at }) => at === 0);
+	const borders = faces.flatMap((current, f) => {
+		const isNew = current.opens.some(({ cell: at }) => at === 0);
 		const breaks = !isNew && blockAt(f - 1, 'last') === blockAt(f, 'first');
 		return [
-			...(one.isJoined || f === 0 ? [] : [{ face: f, cell: 0, breaks }]),
-			...one.opens
+			...(current.isJoined || f === 0 ? [] : [{ face: f, cell: 0, breaks }]),
+			...current.opens
 				.filter(({ cell: at }) => at > 0)
 				.map(({ cell: at }) => ({ face: f, cell: at, breaks: false }))
 		];
@@ -93,7 +93,7 @@ const compare = (a: readonly number[], b: readonly number[]) =>
 
 describe('splitVolumes', () => {
 	test('for all faces: fewest volumes, then fewest broken blocks, then most even (brute force)', () => {
-		const one = fc.record({
+		const drawnFace = fc.record({
 			block: fc.constantFrom('a', 'b'),
 			isNew: fc.boolean(),
 			start: fc.constantFrom('page', 'page', 'leaf', 'volume'),
@@ -103,7 +103,7 @@ describe('splitVolumes', () => {
 		});
 		fc.assert(
 			fc.property(
-				fc.array(one, { minLength: 1, maxLength: 8 }),
+				fc.array(drawnFace, { minLength: 1, maxLength: 8 }),
 				fc.boolean(),
 				fc.integer({ min: 1, max: 4 }),
 				(parts, isOneSided, mostLeaves) => {

@@ -19,13 +19,17 @@ export function subjectPages(slots: readonly BinderSlot[], pocketsAPage: number)
 	const subjects = new Map<string, BinderSlot[]>();
 	for (const slot of slots) {
 		const name = slot.subject ?? slot.title;
-		const own = subjects.get(name);
-		if (own) own.push(slot);
+		const ofSubject = subjects.get(name);
+		if (ofSubject) ofSubject.push(slot);
 		else subjects.set(name, [slot]);
 	}
 	const inOrder = [...subjects].sort(([a], [b]) => compareTitles(a, b));
 	const { pages, leastPages, isExact } = pairGroups(
-		inOrder.map(([key, own]) => ({ key, size: own.length, label: own[0]?.group })),
+		inOrder.map(([key, ofSubject]) => ({
+			key,
+			size: ofSubject.length,
+			label: ofSubject[0]?.group
+		})),
 		pocketsAPage
 	);
 	const laid = new Map<string, number>();
@@ -36,8 +40,8 @@ export function subjectPages(slots: readonly BinderSlot[], pocketsAPage: number)
 			groups.flatMap(({ key, pockets }) => {
 				const from = laid.get(key) ?? 0;
 				laid.set(key, from + pockets);
-				const own = (subjects.get(key) ?? []).slice(from, from + pockets);
-				return own.map((slot) => ({ subject: key, slot }));
+				const onPage = (subjects.get(key) ?? []).slice(from, from + pockets);
+				return onPage.map((slot) => ({ subject: key, slot }));
 			})
 		)
 	};

@@ -62,7 +62,7 @@ export function suppliesOf(
 	plan: BinderPlan,
 	slots: readonly BinderSlot[],
 	choice: LayoutChoice,
-	own: OwnKinds = {}
+	kinds: OwnKinds = {}
 ): readonly SupplyNeed[] {
 	const layout = resolveLayout(choice);
 	const laid = new Set(plan.pages.flatMap(({ pockets }) => pockets));
@@ -70,10 +70,10 @@ export function suppliesOf(
 	for (const slot of slots) {
 		if (!laid.has(slot.key)) continue;
 		const { key, name } = sleeveFor(slot);
-		const there = sleeves.get(key) ?? { count: 0, today: 0, name };
-		there.count++;
-		if (slot.isFilled !== false) there.today++;
-		sleeves.set(key, there);
+		const known = sleeves.get(key) ?? { count: 0, today: 0, name };
+		known.count++;
+		if (slot.isFilled !== false) known.today++;
+		sleeves.set(key, known);
 	}
 	const leaves = new Map<string, number>();
 	for (const { kind, pageInVolume } of plan.pages) {
@@ -81,14 +81,14 @@ export function suppliesOf(
 	}
 	const hasDividers = layout.blockStart === 'new-leaf' || layout.blockStart === 'new-volume';
 	const blocks = new Set(plan.pages.flatMap((page) => page.blocks));
-	const binder = binderKindOf(layout.binderKind, own.binderKinds);
+	const binder = binderKindOf(layout.binderKind, kinds.binderKinds);
 	const isSewn = binder.hasSewnLeaves ?? false;
 	const needs: SupplyNeed[] = [
 		...[...sleeves].map(([key, line]) => ({ key, sort: 'sleeve' as const, ...line })),
 		...(isSewn ? [] : [...leaves]).map(([key, count]) => ({
 			key: `page:${key}`,
 			sort: 'page' as const,
-			name: `Leaf, ${pageKindOf(key, own.pageKinds).name}`,
+			name: `Leaf, ${pageKindOf(key, kinds.pageKinds).name}`,
 			count
 		})),
 		{

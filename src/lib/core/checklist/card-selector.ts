@@ -35,7 +35,7 @@ export function isNamed(card: Card, name: string): boolean {
 	if (card.number === name) return true;
 	const wanted = normalCardNumber(name);
 	if (normalCardNumber(card.number) === wanted) return true;
-	return card.otherNumbers.some((own) => normalCardNumber(own) === wanted);
+	return card.otherNumbers.some((other) => normalCardNumber(other) === wanted);
 }
 
 /** All that `isNamed` takes for a card; a number also as it is spelt normally. */

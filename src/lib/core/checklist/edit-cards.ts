@@ -34,12 +34,12 @@ export interface CardEdits {
  * checked where it is saved.
  */
 export function editCards(release: Release, edits: CardEdits): Outcome<Release> {
-	const own = new Map(
+	const known = new Map(
 		release.sections.flatMap(({ cards }) => cards.map((card) => [card.key, card]))
 	);
 	const problems: Problem[] = [
 		...[...edits.change.map(({ card }) => card), ...edits.remove]
-			.filter((key) => !own.has(key))
+			.filter((key) => !known.has(key))
 			.map((key) => ({ field: key, message: `there is no card with the key ${key} to edit` })),
 		...edits.add
 			.filter(({ section }) => !release.sections.some(({ key }) => key === section))
@@ -47,12 +47,12 @@ export function editCards(release: Release, edits: CardEdits): Outcome<Release> 
 		...edits.add
 			.filter(({ number, title }) => number.trim() === '' && title.trim() === '')
 			.map(() => ({ field: 'number', message: 'a new card has neither a number nor a title' })),
-		...edits.change.flatMap((edit) => emptied(edit, own.get(edit.card)))
+		...edits.change.flatMap((edit) => emptied(edit, known.get(edit.card)))
 	];
 	if (problems.length > 0) return bad(problems);
 	const changes = new Map(edits.change.map((edit) => [edit.card, edit]));
 	const gone = new Set(edits.remove);
-	const taken = new Set(own.keys());
+	const taken = new Set(known.keys());
 	return good({
 		...release,
 		sections: release.sections.map((section) => ({
@@ -94,10 +94,10 @@ function applyEdit(card: Card, edit: CardEdit | undefined): Card {
 }
 
 function newCard({ number, title }: CardAddition, numbering: string, taken: Set<string>): Card {
-	const own = number.trim() || null;
+	const trimmed = number.trim() || null;
 	return {
-		key: freeKey(`${numbering}-${slug(own ? normalCardNumber(own) : title)}`, taken),
-		number: own,
+		key: freeKey(`${numbering}-${slug(trimmed ? normalCardNumber(trimmed) : title)}`, taken),
+		number: trimmed,
 		otherNumbers: [],
 		title: title.trim(),
 		subjects: [],

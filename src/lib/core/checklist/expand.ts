@@ -80,7 +80,7 @@ export function versionMaker(release: Release): VersionMaker {
 	};
 	const findVariants = variantFinder(release.variants);
 	return (numberingKey, section, card) => {
-		const own = findVariants(section, card);
+		const deviations = findVariants(section, card);
 		const versions: Version[] = [];
 		for (const finish of finishesIn(section, card)) {
 			const parallelKey = finish.parallel?.key ?? null;
@@ -102,7 +102,7 @@ export function versionMaker(release: Release): VersionMaker {
 					swatch: finish.swatch
 				});
 			add(null);
-			if (own.length > 0) addedVariants(own, parallelKey).forEach(add);
+			if (deviations.length > 0) addedVariants(deviations, parallelKey).forEach(add);
 		}
 		return versions;
 	};

@@ -31,9 +31,9 @@ export function pieceSets(
 	if (tiles.length === 0) return [];
 	const cards = wholeSections(release).flatMap((section) => section.cards);
 	return cardsOf(release).flatMap(({ section, card }) => {
-		const own = variantsOf(tiles, section, card);
-		if (own.length === 0) return [];
-		const pieces = own.map(({ key }) => {
+		const tileKinds = variantsOf(tiles, section, card);
+		if (tileKinds.length === 0) return [];
+		const pieces = tileKinds.map(({ key }) => {
 			const version = formatVersionKey({
 				release: release.key,
 				card: card.key,
@@ -42,8 +42,9 @@ export function pieceSets(
 			});
 			return { variantKey: key, version, owned: owned.get(version) ?? 0 };
 		});
-		const earns = own.find((tile) => tile.earns !== undefined)?.earns;
-		const prize = earns === undefined ? undefined : cards.find((one) => isNamed(one, earns));
+		const earns = tileKinds.find((tile) => tile.earns !== undefined)?.earns;
+		const prize =
+			earns === undefined ? undefined : cards.find((candidate) => isNamed(candidate, earns));
 		return {
 			cardKey: card.key,
 			pieces,

@@ -87,8 +87,8 @@ function section(
 		name: key.toUpperCase(),
 		kind,
 		...(printRun === undefined ? {} : { printRun }),
-		cards: cards.map((one, i) => ({
-			...one,
+		cards: cards.map((drawnCard, i) => ({
+			...drawnCard,
 			number: unnumbered ? null : `${prefix}${offset + i + 1}`
 		}))
 	};

@@ -96,11 +96,11 @@ function waysToWrite(name: string): readonly string[] {
  * where the error is recorded too: then the regular card is the corrected one.
  */
 export function addedVariants(
-	own: readonly Variant[],
+	variants: readonly Variant[],
 	parallelKey: string | null
 ): readonly Variant[] {
-	const hasError = own.some(({ kind }) => kind === 'error');
-	return own.filter(
+	const hasError = variants.some(({ kind }) => kind === 'error');
+	return variants.filter(
 		({ kind, inParallels }) =>
 			VARIANT_KINDS[kind].addsVersion &&
 			!(kind === 'corrected' && hasError) &&

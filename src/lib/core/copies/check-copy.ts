@@ -101,5 +101,5 @@ export function repeatedSerials(
 		known.copies += 1;
 		counts.set(`${version} ${text}`, known);
 	}
-	return [...counts.values()].filter((one) => one.copies > 1);
+	return [...counts.values()].filter((use) => use.copies > 1);
 }

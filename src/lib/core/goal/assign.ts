@@ -42,11 +42,11 @@ export function assign(
 	const sink = source + 1;
 	const graph: Edge[][] = Array.from({ length: sink + 1 }, () => []);
 	const connect = (from: number, to: number, left: number, cost: bigint): Edge => {
-		const there = graph[from] as Edge[];
+		const forward = graph[from] as Edge[];
 		const back = graph[to] as Edge[];
 		const edge: Edge = { to, left, cost, back: back.length };
-		back.push({ to: from, left: 0, cost: -cost, back: there.length });
-		there.push(edge);
+		back.push({ to: from, left: 0, cost: -cost, back: forward.length });
+		forward.push(edge);
 		return edge;
 	};
 	supplies.forEach((units, i) => connect(source, i, units, 0n));

@@ -20,7 +20,9 @@ export function checkGoal(releases: readonly Release[], choice: GoalChoice): rea
 	const lacks = lackOf(choice);
 	const parallels = new Set(releases.flatMap((release) => release.parallels.map(({ key }) => key)));
 	const sections = new Set(
-		releases.flatMap(({ key, sections: own }) => own.map((section) => `${key}/${section.key}`))
+		releases.flatMap(({ key, sections: inRelease }) =>
+			inRelease.map((section) => `${key}/${section.key}`)
+		)
 	);
 	const strangers = (
 		field: 'parallels' | 'picked' | 'sectionsIn' | 'sectionsOut',

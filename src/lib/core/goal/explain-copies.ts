@@ -28,20 +28,20 @@ export function explainSpares(
 	const slotsOf = slotsByVersion(slots);
 	const sitting = new Map<string, Copy[]>();
 	for (const { slot, copy } of filling.placements) {
-		const one = byKey.get(copy);
-		if (one) sitting.set(slot, [...(sitting.get(slot) ?? []), one]);
+		const placed = byKey.get(copy);
+		if (placed) sitting.set(slot, [...(sitting.get(slot) ?? []), placed]);
 	}
 	return filling.spares.map(({ copy: key, quantity }) => {
 		const copy = byKey.get(key) as Copy;
 		const wanted = slotsOf.get(copy.version) ?? [];
 		const fits = wanted.filter((slot) => fitsSlot(slot, copy));
-		const there = fits.flatMap((slot) => sitting.get(slot.key) ?? []);
-		const better = there.find((one) => qualityRank(one) > qualityRank(copy));
+		const placed = fits.flatMap((slot) => sitting.get(slot.key) ?? []);
+		const better = placed.find((other) => qualityRank(other) > qualityRank(copy));
 		const reason = better
 			? `a better one fills the slot (${nameQuality(better)})`
-			: there.some((one) => one.key === key)
+			: placed.some((other) => other.key === key)
 				? 'one of the pile fills the slot'
-				: `an equal one fills the slot (${nameQuality(there[0] ?? copy)})`;
+				: `an equal one fills the slot (${nameQuality(placed[0] ?? copy)})`;
 		return { copy: key, quantity, reason };
 	});
 }

@@ -30,20 +30,20 @@ interface CopyClass {
  * Equal slots and equal copies are one node each of the assignment, so that a thousand sets of one card
  * take no longer than three. Exact.
  *
- * @param own places of the slots in `slots`; @param there places of the copies in `copies`
+ * @param slotsHere places of the slots in `slots`; @param copiesHere places of the copies in `copies`
  */
 export function fillCluster(
-	own: readonly number[],
-	there: readonly number[],
+	slotsHere: readonly number[],
+	copiesHere: readonly number[],
 	slots: readonly Slot[],
 	copies: readonly Copy[]
 ): readonly Given[] {
-	const slotClasses = classesOfSlots(own, there, slots, copies);
+	const slotClasses = classesOfSlots(slotsHere, copiesHere, slots, copies);
 	const byVersion = new Map<string, number[]>();
 	slotClasses.forEach(({ slot }, s) => {
 		for (const version of slot.versions) push(byVersion, version, s);
 	});
-	const copyClasses = classesOfCopies(there, copies, slotClasses, byVersion);
+	const copyClasses = classesOfCopies(copiesHere, copies, slotClasses, byVersion);
 	const tiers = [...new Set(slotClasses.map(({ slot }) => slot.tier ?? 0))].sort((a, b) => a - b);
 	const classOfSlot = new Map(
 		slotClasses.flatMap(({ members }, s) =>
@@ -90,7 +90,7 @@ export function fillCluster(
 
 	/** Gives the units of classes to their members: what stays first, the others in their order. */
 	function deal(): readonly Given[] {
-		const open = new Map(own.map((s) => [s, slots[s]?.quantity ?? 0]));
+		const open = new Map(slotsHere.map((s) => [s, slots[s]?.quantity ?? 0]));
 		const left = copyClasses.map(
 			({ members }) => new Map(members.map((c) => [c, copies[c]?.quantity ?? 0]))
 		);
@@ -150,18 +150,18 @@ export function countsForOf(
 }
 
 function classesOfSlots(
-	own: readonly number[],
-	there: readonly number[],
+	slotsHere: readonly number[],
+	copiesHere: readonly number[],
 	slots: readonly Slot[],
 	copies: readonly Copy[]
 ): readonly SlotClass[] {
 	const heldIn = new Map<string, number>();
-	for (const c of there) {
+	for (const c of copiesHere) {
 		const { heldIn: slot, quantity } = copies[c] as Copy;
 		if (slot !== undefined) heldIn.set(slot, (heldIn.get(slot) ?? 0) + quantity);
 	}
 	const classes = new Map<string, SlotClass>();
-	for (const s of own) {
+	for (const s of slotsHere) {
 		const slot = slots[s] as Slot;
 		const { key, versions, leastCondition, needs = [], tier = 0, panels = [], quantity } = slot;
 		// More lies in it than it takes: only one of them can stay.
@@ -182,7 +182,7 @@ function classesOfSlots(
 }
 
 function classesOfCopies(
-	there: readonly number[],
+	copiesHere: readonly number[],
 	copies: readonly Copy[],
 	slotClasses: readonly SlotClass[],
 	byVersion: ReadonlyMap<string, readonly number[]>
@@ -190,7 +190,7 @@ function classesOfCopies(
 	const needed = new Set(slotClasses.flatMap(({ slot }) => slot.needs ?? []));
 	const classes = new Map<string, CopyClass>();
 	const turns = new Map<string, number>();
-	for (const c of there) {
+	for (const c of copiesHere) {
 		const copy = copies[c] as Copy;
 		const rank = qualityRank(copy);
 		const marks = (copy.attributes ?? []).filter((word) => needed.has(word)).sort();

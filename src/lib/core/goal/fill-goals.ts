@@ -69,7 +69,7 @@ function ownPart(
 	joint: Filling,
 	copies: readonly Copy[]
 ): Filling {
-	const own = new Map(slots.map((slot) => [slotName(goal, slot.key), slot.key]));
+	const ofGoal = new Map(slots.map((slot) => [slotName(goal, slot.key), slot.key]));
 	const slotsOf = slotsByVersion(slots);
 	const ours = new Set(
 		copies
@@ -79,11 +79,11 @@ function ownPart(
 	const isOurs = (copy: string) => ours.has(copy);
 	return {
 		placements: joint.placements.flatMap(({ slot, copy }) => {
-			const key = own.get(slot);
+			const key = ofGoal.get(slot);
 			return key === undefined ? [] : [{ slot: key, copy }];
 		}),
 		missing: joint.missing.flatMap(({ slot, quantity }) => {
-			const key = own.get(slot);
+			const key = ofGoal.get(slot);
 			return key === undefined ? [] : [{ slot: key, quantity }];
 		}),
 		spares: joint.spares.filter(({ copy }) => isOurs(copy)),

@@ -55,7 +55,7 @@ function bestByTrying(slots: readonly Slot[], copies: readonly Copy[]): Score {
 			if (!fitsSlot(slot, copy)) continue;
 			visit(
 				at + 1,
-				free.filter((one) => one !== slot),
+				free.filter((other) => other !== slot),
 				[...pairs, [slot, copy]]
 			);
 		}
@@ -233,13 +233,11 @@ describe('fillGoals', () => {
 			'x',
 			'x'
 		]);
-		const own = fillGoals(goals(true), copies);
-		expect([...own.values()].map(({ placements }) => placements.map((one) => one.copy))).toEqual([
-			['x'],
-			['y'],
-			[]
-		]);
-		expect(own.get('three')?.missing).toEqual([{ slot: '1', quantity: 1 }]);
+		const apart = fillGoals(goals(true), copies);
+		expect(
+			[...apart.values()].map(({ placements }) => placements.map((placement) => placement.copy))
+		).toEqual([['x'], ['y'], []]);
+		expect(apart.get('three')?.missing).toEqual([{ slot: '1', quantity: 1 }]);
 	});
 
 	test('a goal that keeps its own gives way where only so both are filled', () => {

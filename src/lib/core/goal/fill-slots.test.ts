@@ -22,8 +22,8 @@ const copy = (key: string, version: string, rest: Partial<Copy> = {}): Copy => (
 function bestByTrying(slots: readonly Slot[], copies: readonly Copy[]): number[] {
 	let best: number[] = [];
 	const visit = (at: number, left: readonly number[], ranks: readonly number[]): void => {
-		const one = copies[at];
-		if (!one) {
+		const tried = copies[at];
+		if (!tried) {
 			const score = [
 				ranks.length,
 				...[18, 14, 10, 6, 4, 2].map((rank) => ranks.filter((r) => r === rank).length)
@@ -34,8 +34,8 @@ function bestByTrying(slots: readonly Slot[], copies: readonly Copy[]): number[]
 		}
 		visit(at + 1, left, ranks);
 		slots.forEach(({ versions, leastCondition }, s) => {
-			const rank = conditionRank(one.condition);
-			const fits = versions.includes(one.version) && rank >= conditionRank(leastCondition);
+			const rank = conditionRank(tried.condition);
+			const fits = versions.includes(tried.version) && rank >= conditionRank(leastCondition);
 			if (fits && (left[s] ?? 0) > 0) {
 				visit(
 					at + 1,
@@ -126,7 +126,7 @@ describe('fillSlots', () => {
 				const allCopies = copyParts.map((part, i) => ({ ...part, key: `c${i}`, quantity: 1 }));
 				const { placements, missing, spares, outside } = fillSlots(allSlots, allCopies);
 				const ranks = placements.map(({ copy: key }) =>
-					conditionRank(allCopies.find((one) => one.key === key)?.condition)
+					conditionRank(allCopies.find((known) => known.key === key)?.condition)
 				);
 				const score = [
 					ranks.length,

@@ -44,13 +44,13 @@ export function fillSlots(slots: readonly Slot[], copies: readonly Copy[]): Fill
 	const taken = new Map<number, Map<string, number>>();
 	const given: number[][] = slots.map(() => []);
 	const fitting = new Set<number>();
-	for (const { slots: own, copies: there } of clusters) {
-		const able = there.filter((c) => {
+	for (const { slots: slotsHere, copies: copiesHere } of clusters) {
+		const able = copiesHere.filter((c) => {
 			const copy = copies[c] as Copy;
 			return (wanting.get(copy.version) ?? []).some((slot) => fitsSlot(slot, copy));
 		});
 		for (const c of able) fitting.add(c);
-		for (const [slot, copy, units] of fill(own, able, slots, copies)) {
+		for (const [slot, copy, units] of fill(slotsHere, able, slots, copies)) {
 			const use = countsForOf(slots[slot] as Slot, copies[copy] as Copy);
 			const uses = taken.get(copy) ?? new Map<string, number>();
 			taken.set(copy, uses.set(use, (uses.get(use) ?? 0) + units));
@@ -98,21 +98,21 @@ export function slotsByVersion(slots: readonly Slot[]): ReadonlyMap<string, read
 }
 
 function fill(
-	own: readonly number[],
-	there: readonly number[],
+	slotsHere: readonly number[],
+	copiesHere: readonly number[],
 	slots: readonly Slot[],
 	copies: readonly Copy[]
 ): readonly Given[] {
-	const [only] = own;
-	return own.length === 1 && only !== undefined
-		? fillOne(only, there, slots, copies)
-		: fillCluster(own, there, slots, copies);
+	const [only] = slotsHere;
+	return slotsHere.length === 1 && only !== undefined
+		? fillOne(only, copiesHere, slots, copies)
+		: fillCluster(slotsHere, copiesHere, slots, copies);
 }
 
 /** A slot that shares its versions with no other one: the best copies go in. */
 function fillOne(
 	slot: number,
-	there: readonly number[],
+	copiesHere: readonly number[],
 	slots: readonly Slot[],
 	copies: readonly Copy[]
 ): readonly Given[] {
@@ -120,7 +120,7 @@ function fillOne(
 	const held = (c: number) => (copies[c]?.heldIn === wanted.key ? 0 : 1);
 	const rank = (c: number) => qualityRank(copies[c] as Copy);
 	const preference = (c: number) => wanted.versions.indexOf(copies[c]?.version ?? '');
-	const best = there
+	const best = copiesHere
 		.filter((c) => fitsSlot(wanted, copies[c] as Copy))
 		.sort(
 			(a, b) => rank(b) - rank(a) || held(a) - held(b) || preference(a) - preference(b) || a - b

@@ -167,7 +167,7 @@ describe('for all holdings', () => {
 						keepsOwn,
 						slots: slots.map((versions, s) => ({ key: `s${s}`, versions, quantity: 1 }))
 					}));
-					const copies = piles.map((one, c) => ({ ...one, key: `c${c}` }));
+					const copies = piles.map((drawnPile, c) => ({ ...drawnPile, key: `c${c}` }));
 					const filled = fillGoals(goals, copies);
 					const used = new Map<string, number>();
 					for (const { key, keepsOwn } of goals) {
@@ -218,8 +218,8 @@ describe('assign', () => {
 			for (let units = 0; units <= most; units++) {
 				visit(
 					at + 1,
-					left.map((one, i) => (i === fit.supply ? one - units : one)),
-					open.map((one, i) => (i === fit.demand ? one - units : one)),
+					left.map((supply, i) => (i === fit.supply ? supply - units : supply)),
+					open.map((demand, i) => (i === fit.demand ? demand - units : demand)),
 					[
 						(score[0] ?? 0) + units,
 						...fit.cost.map((part, i) => (score[i + 1] ?? 0) + units * part)
@@ -252,7 +252,7 @@ describe('assign', () => {
 					supplies.forEach((most, i) => expect(given('supply', i)).toBeLessThanOrEqual(most));
 					demands.forEach((most, i) => expect(given('demand', i)).toBeLessThanOrEqual(most));
 					const score = [
-						flow.reduce((sum, one) => sum + one, 0),
+						flow.reduce((sum, sent) => sum + sent, 0),
 						...[0, 1].map((p) =>
 							fits.reduce((sum, { cost }, f) => sum + (cost[p] ?? 0) * (flow[f] ?? 0), 0)
 						)

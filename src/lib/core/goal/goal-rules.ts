@@ -129,9 +129,9 @@ export type GoalChoice = {
 } & Partial<GoalRules>;
 
 /** Decides what a choice leaves open by its preset. */
-export function resolveRules({ preset, parallel, ...own }: GoalChoice): GoalRules {
+export function resolveRules({ preset, parallel, ...decided }: GoalChoice): GoalRules {
 	const given = Object.fromEntries(
-		Object.entries<unknown>(own).filter(([, value]) => value !== undefined)
+		Object.entries<unknown>(decided).filter(([, value]) => value !== undefined)
 	);
 	return {
 		kinds: [...SECTION_KINDS],

@@ -196,13 +196,13 @@ describe('the number wall', () => {
 	});
 
 	test('a run of tiles is filled or emptied as a whole', () => {
-		const [one, two, three, four] = wallTiles(wallFaces(release, numbering, null), { owned });
-		if (!one || !two || !three || !four) throw new RangeError('the sample has four tiles');
-		expect(fillTiles([one, two, three, four], true)).toEqual([
+		const [first, two, three, four] = wallTiles(wallFaces(release, numbering, null), { owned });
+		if (!first || !two || !three || !four) throw new RangeError('the sample has four tiles');
+		expect(fillTiles([first, two, three, four], true)).toEqual([
 			{ version: 'r-1994/base-3', quantity: 1 },
 			{ version: 'r-1994/base-4', quantity: 1 }
 		]);
-		expect(fillTiles([one, two, three], false)).toEqual([
+		expect(fillTiles([first, two, three], false)).toEqual([
 			{ version: 'r-1994/base-1', quantity: 0 },
 			{ version: 'r-1994/base-2', quantity: 0 }
 		]);

@@ -90,7 +90,7 @@ function foldMissing(missing: readonly MissingCard[]): string {
 	const quantities = [...new Set(regular.map(({ quantity }) => quantity))].sort((a, b) => a - b);
 	const runs = quantities.flatMap((quantity) => {
 		const text = foldCards(
-			regular.filter((one) => one.quantity === quantity).map(({ card }) => card)
+			regular.filter((entry) => entry.quantity === quantity).map(({ card }) => card)
 		);
 		return quantity === 1 ? [text] : [text.replace(/, |$/g, (end) => ` x${quantity}${end}`)];
 	});

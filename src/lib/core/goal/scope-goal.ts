@@ -71,10 +71,10 @@ export function scopeGoals(releases: readonly Release[], choice: GoalChoice): Sc
 	// What all sets share is made once: there may be a hundred of them.
 	const shared = single.map(({ section, version, versions, panels, release }) => {
 		const place = `${release}/${section.key}`;
-		const own = Object.hasOwn(rules.sectionConditions, place)
+		const ofSection = Object.hasOwn(rules.sectionConditions, place)
 			? rules.sectionConditions[place]
 			: undefined;
-		const least = own ?? rules.leastCondition;
+		const least = ofSection ?? rules.leastCondition;
 		return {
 			versions,
 			...(panels ? { panels } : {}),
@@ -176,13 +176,13 @@ function slotsOf(
 		if (list) list.push(version);
 		else byFinish.set(version.parallelKey, [version]);
 	}
-	return [...byFinish].flatMap(([parallel, own]) => {
+	return [...byFinish].flatMap(([parallel, ofFinish]) => {
 		if (!isFinishIn(parallel, rules)) return [];
-		const regular = own.find(({ variantKey }) => variantKey === null);
+		const regular = ofFinish.find(({ variantKey }) => variantKey === null);
 		const kindOf = ({ variantKey }: Version) => kinds.get(variantKey ?? '');
-		const errors = own.filter((version) => kindOf(version) === 'error');
-		const corrected = own.filter((version) => kindOf(version) === 'corrected');
-		const others = own.filter(
+		const errors = ofFinish.filter((version) => kindOf(version) === 'error');
+		const corrected = ofFinish.filter((version) => kindOf(version) === 'corrected');
+		const others = ofFinish.filter(
 			(version) => version !== regular && ![...errors, ...corrected].includes(version)
 		);
 		// Where the correction is recorded as a variant, the regular card is the error.
@@ -197,7 +197,7 @@ function slotsOf(
 			...(rules.variants === 'each' ? others : []),
 			...(rules.errors === 'both' ? [...errors, ...corrected] : [])
 		];
-		return inOrderOf(own, [[first, ...sameSlot], ...ownSlots.map((version) => [version])]);
+		return inOrderOf(ofFinish, [[first, ...sameSlot], ...ownSlots.map((version) => [version])]);
 	});
 }
 

@@ -61,8 +61,9 @@ export function wallFaces(
 			title: card.title,
 			subset: section.key === numbering.key ? null : section.name,
 			version:
-				versions.find((one) => one.parallelKey === parallelKey && one.variantKey === null)?.key ??
-				null,
+				versions.find(
+					(version) => version.parallelKey === parallelKey && version.variantKey === null
+				)?.key ?? null,
 			versions: versions.map(({ key, variantKey }) => ({ key, isVariant: variantKey !== null }))
 		};
 	});
@@ -79,7 +80,7 @@ export function wallTiles(faces: readonly WallFace[], holdings: Holdings): reado
 			owned: count,
 			isNeeded: version !== null && (needed === undefined || needed.has(version)),
 			state: stateOf(version, count, holdings),
-			ladder: versions.map((one) => ({ ...one, owned: (owned.get(one.key) ?? 0) > 0 }))
+			ladder: versions.map((shown) => ({ ...shown, owned: (owned.get(shown.key) ?? 0) > 0 }))
 		};
 	});
 }

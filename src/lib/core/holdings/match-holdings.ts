@@ -182,12 +182,12 @@ function cardFinder(release: Release): (row: HoldingRow) => Found {
 		const variant = meant.find(({ meaning }) => meaning?.kind === 'variant')?.meaning;
 		const variantKey =
 			made.find(
-				(one) =>
-					one.parallelKey === parallel &&
-					one.variantKey !== null &&
+				(candidate) =>
+					candidate.parallelKey === parallel &&
+					candidate.variantKey !== null &&
 					release.variants.some(
 						({ key, name, kind }) =>
-							key === one.variantKey && (name === variant?.name || kind === variant?.name)
+							key === candidate.variantKey && (name === variant?.name || kind === variant?.name)
 					)
 			)?.variantKey ?? null;
 		const version = formatVersionKey({

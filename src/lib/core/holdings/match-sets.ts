@@ -40,10 +40,10 @@ export function matchSet(
 	const year = named.year || inName;
 	const wanted = wordsOf(`${named.set} ${named.set.includes(year) ? '' : year}`);
 	return releases
-		.map(({ key, name, maker, year: own }) => {
-			const words = wordsOf(`${name} ${name.includes(own) ? '' : own}`);
+		.map(({ key, name, maker, year: releaseYear }) => {
+			const words = wordsOf(`${name} ${name.includes(releaseYear) ? '' : releaseYear}`);
 			const likeness = Math.max(diceOf(wanted, words), diceOf(wordsOf(named.set), wordsOf(name)));
-			const isOtherYear = year !== '' && !year.startsWith(own.slice(0, 4));
+			const isOtherYear = year !== '' && !year.startsWith(releaseYear.slice(0, 4));
 			const isSameMaker = named.maker !== '' && diceOf(wordsOf(named.maker), wordsOf(maker)) > 0.6;
 			const score = likeness * (isOtherYear ? 0.6 : 1) + (isSameMaker ? 0.05 : 0);
 			return { key, score: Math.min(1, Math.round(score * 1000) / 1000) };

@@ -61,5 +61,5 @@ export function complete(
 	return [...words.filter(({ text }) => begins(text)), ...titles]
 		.filter(({ text }) => !seen.has(text) && seen.add(text))
 		.slice(0, MOST)
-		.map((one) => ({ ...one, ...place }));
+		.map((word) => ({ ...word, ...place }));
 }

@@ -149,18 +149,18 @@ function findRange(index: CardIndex, from: string, to: string, place: SearchPlac
 			`Write ${from}-${end}.`
 		);
 	}
-	const own = section ? cards.filter((card) => card.section.key === section.key) : cards;
-	if (section && own.length === 0) {
+	const meant = section ? cards.filter((card) => card.section.key === section.key) : cards;
+	if (section && meant.length === 0) {
 		return no(`${section.name} has none of ${from} to ${last}`, `Leave ${section.name} out.`);
 	}
 	const notes = [
 		...gapNote(low, high, cards, last),
-		...alongNote(low, high, own),
-		...(own.length < cards.length
-			? [`${cards.length - own.length} of ${from} to ${last} are not of ${section?.name ?? ''}`]
+		...alongNote(low, high, meant),
+		...(meant.length < cards.length
+			? [`${cards.length - meant.length} of ${from} to ${last} are not of ${section?.name ?? ''}`]
 			: [])
 	];
-	return { ok: true, cards: own, ...(notes.length > 0 ? { note: notes.join('; ') } : {}) };
+	return { ok: true, cards: meant, ...(notes.length > 0 ? { note: notes.join('; ') } : {}) };
 }
 
 type Parsed = ReturnType<typeof parseCardNumber>;

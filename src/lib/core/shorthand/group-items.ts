@@ -38,7 +38,7 @@ export function groupItems(
 		const forPart = p === 0 ? [] : first;
 		const rest = part.slice(first.length);
 		if (rest.length === 0 && p > 0) problems.push(...first.map((word) => saidOfNone(word, true)));
-		for (const { items: own, words: behind } of stretchesOf(rest)) {
+		for (const { items: named, words: behind } of stretchesOf(rest)) {
 			// The narrower word counts: behind the cards, before their part, before the line.
 			const merged = new Map<string, Quality>();
 			for (const words of [forAll, forPart, behind]) {
@@ -47,7 +47,7 @@ export function groupItems(
 			for (const word of merged.values()) said.add(word);
 			groups.push({
 				...qualitiesOf([...merged.values()]),
-				items: own,
+				items: named,
 				words: [...new Set(merged.values())].map(({ start, end }) => ({ start, end }))
 			});
 		}

@@ -176,12 +176,12 @@ function variantNamed(
 	parallelKey: string | null,
 	{ section, card }: IndexedCard
 ): string | null | undefined {
-	const own = variantsOf(release.variants, section, card).filter(
+	const deviations = variantsOf(release.variants, section, card).filter(
 		({ name, kind }) => normalPhrase(name) === normalPhrase(word) || kind === word
 	);
-	const [added] = addedVariants(own, parallelKey);
+	const [added] = addedVariants(deviations, parallelKey);
 	if (added) return added.key;
-	return own.some(({ kind }) => !VARIANT_KINDS[kind].addsVersion || kind === 'corrected')
+	return deviations.some(({ kind }) => !VARIANT_KINDS[kind].addsVersion || kind === 'corrected')
 		? null
 		: undefined;
 }

@@ -14,8 +14,8 @@ function sheetOf() {
 	const written: { font: string; size: number; text: string; x: number; y: number }[] = [];
 	let [name, size] = ['', 0];
 	const doc = {
-		font: (one: string) => ((name = one), doc),
-		fontSize: (one: number) => ((size = one), doc),
+		font: (fontName: string) => ((name = fontName), doc),
+		fontSize: (fontSize: number) => ((size = fontSize), doc),
 		fillColor: () => doc,
 		widthOfString: (text: string) => [...text].length * size,
 		text: (text: string, x: number, y: number) => written.push({ font: name, size, text, x, y })

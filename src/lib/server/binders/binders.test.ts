@@ -95,7 +95,7 @@ describe('cards kept elsewhere', () => {
 		expect(lying?.copy).toBe(before);
 		// A better one takes its place: the old one comes out, the new one goes in.
 		await addCopy(at.collection, 'r/base-1', { condition: 'mint' });
-		expect((await at.slip()).map((one) => one.split(' | ')[0])).toEqual(['take out', 'put in']);
+		expect((await at.slip()).map((step) => step.split(' | ')[0])).toEqual(['take out', 'put in']);
 	});
 });
 

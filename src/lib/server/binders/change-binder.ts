@@ -68,14 +68,14 @@ export function changeBinder(
 export function swapPockets(
 	collection: Collection,
 	id: number,
-	one: PagePocket,
+	first: PagePocket,
 	other: PagePocket
 ): Promise<Outcome<{ readonly id: number }>> {
 	return makeChange(collection, async (record, tx) => {
 		const state = await readBinder(tx, id);
 		if (!state) return refused([noBinder]);
 		const { binder, layout, plan } = state;
-		const ownOrder = swapInOrder(plan.pages, layout.pageKind, one, other);
+		const ownOrder = swapInOrder(plan.pages, layout.pageKind, first, other);
 		if (!ownOrder) {
 			return refused([
 				{
@@ -114,14 +114,14 @@ async function unknownKinds(
 	tx: Transaction,
 	layout: Pick<LayoutChoice, 'pageKind' | 'binderKind'>
 ): Promise<readonly Problem[]> {
-	const own = await readOwnKinds(tx);
+	const added = await readOwnKinds(tx);
 	const isKnown = (key: string | undefined, kinds: readonly { readonly key: string }[]) =>
 		kinds.some((kind) => kind.key === key);
 	return [
-		...(isKnown(layout.pageKind, [...PAGE_KINDS, ...own.pageKinds])
+		...(isKnown(layout.pageKind, [...PAGE_KINDS, ...added.pageKinds])
 			? []
 			: [{ field: 'pageKind', message: `there is no page kind "${layout.pageKind}"` }]),
-		...(isKnown(layout.binderKind, [...BINDER_KINDS, ...own.binderKinds])
+		...(isKnown(layout.binderKind, [...BINDER_KINDS, ...added.binderKinds])
 			? []
 			: [{ field: 'binderKind', message: `there is no binder kind "${layout.binderKind ?? ''}"` }])
 	];

@@ -86,13 +86,13 @@ describe('moves', () => {
 	test('what is known to lie is corrected: two cards, or a card and nothing', async () => {
 		await at.log('1 2');
 		await lieAsPlanned(at.collection, at.binder);
-		const [one, two, free] = ['1/1/2x2/1', '1/1/2x2/2', '1/1/2x2/3'];
-		await swapLying(at.collection, at.binder, one, two);
+		const [first, two, free] = ['1/1/2x2/1', '1/1/2x2/2', '1/1/2x2/3'];
+		await swapLying(at.collection, at.binder, first, two);
 		expect(await lies()).toEqual(['1 in 1/1/2x2/2', '2 in 1/1/2x2/1']);
-		await swapLying(at.collection, at.binder, free, one);
+		await swapLying(at.collection, at.binder, free, first);
 		expect(await lies()).toEqual(['1 in 1/1/2x2/2', '2 in 1/1/2x2/3']);
-		for (const other of [one, 'x']) {
-			expect(await swapLying(at.collection, at.binder, one, other)).toMatchObject({ ok: false });
+		for (const other of [first, 'x']) {
+			expect(await swapLying(at.collection, at.binder, first, other)).toMatchObject({ ok: false });
 		}
 		await undo(at.collection);
 		await undo(at.collection);

@@ -68,7 +68,7 @@ export function lieAsPlanned(collection: Collection, binderId: number): Promise<
 			);
 			await record.insert(
 				binderPockets,
-				state.target.map((one) => asRow(binderId, one))
+				state.target.map((item) => asRow(binderId, item))
 			);
 		}
 		return {
@@ -82,7 +82,7 @@ export function lieAsPlanned(collection: Collection, binderId: number): Promise<
 export function swapLying(
 	collection: Collection,
 	binderId: number,
-	one: string,
+	from: string,
 	other: string
 ): Promise<Outcome<{ readonly swapped: number }>> {
 	return makeChange(collection, async (record, tx) => {
@@ -91,11 +91,11 @@ export function swapLying(
 			.select()
 			.from(binderPockets)
 			.where(
-				and(eq(binderPockets.binderId, binderId), inArray(binderPockets.pocket, [one, other]))
+				and(eq(binderPockets.binderId, binderId), inArray(binderPockets.pocket, [from, other]))
 			);
 		const [first, second] = rows;
-		const areNamed = parsePocketName(one) !== null && parsePocketName(other) !== null;
-		if (!binder || !first || !areNamed || one === other) {
+		const areNamed = parsePocketName(from) !== null && parsePocketName(other) !== null;
+		if (!binder || !first || !areNamed || from === other) {
 			const problem = {
 				message: 'nothing is known to lie in these pockets',
 				remedy: 'Reload the page and choose two pockets, one with a card.'
@@ -104,7 +104,7 @@ export function swapLying(
 		}
 		// Two rows may never name the same pocket: the second waits outside.
 		if (second) await record.remove(binderPockets, [second.id]);
-		await record.update(binderPockets, first.id, { pocket: first.pocket === one ? other : one });
+		await record.update(binderPockets, first.id, { pocket: first.pocket === from ? other : from });
 		if (second) await record.insert(binderPockets, [{ ...second, pocket: first.pocket }]);
 		return {
 			value: good({ swapped: rows.length }),
@@ -121,7 +121,7 @@ async function recordSteps(
 	steps: readonly MoveStep[]
 ): Promise<void> {
 	const lies = new Map(now.map(({ item, pocket }) => [item, pocket]));
-	const wanted = new Map(target.map((one) => [one.item, one]));
+	const wanted = new Map(target.map((item) => [item.item, item]));
 	const rowIn = async (pocket: string): Promise<number> => {
 		const [row] = await tx
 			.select({ id: binderPockets.id })

@@ -17,7 +17,7 @@ export async function pocketFaces(
 	const found = new Map(
 		releases.flatMap((release) =>
 			cardsOf(release).map(
-				(one) => [`${release.key}/${one.card.key}`, { release, ...one }] as const
+				(listed) => [`${release.key}/${listed.card.key}`, { release, ...listed }] as const
 			)
 		)
 	);
@@ -32,9 +32,9 @@ export async function pocketFaces(
 		if (!photos.has(String(copyId))) photos.set(String(copyId), hash);
 	}
 	return slots.map(({ key, release: home, version }) => {
-		const one = found.get(`${home}/${version.cardKey}`);
-		if (!one) throw new RangeError(`pocketFaces: no card "${version.cardKey}" in ${home}`);
-		const { card, section, release } = one;
+		const listed = found.get(`${home}/${version.cardKey}`);
+		if (!listed) throw new RangeError(`pocketFaces: no card "${version.cardKey}" in ${home}`);
+		const { card, section, release } = listed;
 		const pocket = cards.get(key);
 		const photo = photos.get(pocket?.inPocket ?? '');
 		const variant = variants.get(`${release.key} ${version.variantKey}`);

@@ -75,9 +75,9 @@ function pageIndex(state: StoredBinder, faces: ReadonlyMap<string, PocketFace>, 
 			{ title: 'Missing', share: 4 }
 		],
 		rows: shown.map((page) => {
-			const own = page.pockets.flatMap((slot) => faces.get(slot ?? '') ?? []);
-			const missing = own.filter(({ state: of }) => of === 'missing');
-			return [pageName(page, state), page.blocks.join(', '), listed(own), listed(missing)];
+			const onPage = page.pockets.flatMap((slot) => faces.get(slot ?? '') ?? []);
+			const missing = onPage.filter(({ state: of }) => of === 'missing');
+			return [pageName(page, state), page.blocks.join(', '), listed(onPage), listed(missing)];
 		})
 	};
 }
@@ -95,15 +95,15 @@ function spines(state: StoredBinder, faces: ReadonlyMap<string, PocketFace>) {
 	const volumes = plan.volumes.length > 0 ? plan.volumes : [{ volume: 1 }];
 	return volumes.map(({ volume }) => {
 		const pages = plan.pages.filter((page) => page.volume === volume);
-		const own = pages.flatMap(({ pockets }) =>
+		const shown = pages.flatMap(({ pockets }) =>
 			pockets.flatMap((slot) => faces.get(slot ?? '') ?? [])
 		);
-		const have = own.filter(({ state: of }) => of !== 'missing').length;
+		const have = shown.filter(({ state: of }) => of !== 'missing').length;
 		return {
 			title: binder.name,
 			volume: volumes.length > 1 ? `Volume ${volume} of ${volumes.length}` : '',
 			contents: [...new Set(pages.flatMap(({ blocks }) => blocks))].slice(0, 6).join(', '),
-			count: `${have} of ${own.length}`
+			count: `${have} of ${shown.length}`
 		};
 	});
 }

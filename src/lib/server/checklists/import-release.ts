@@ -19,7 +19,7 @@ export async function findSameRelease(
 	{ key, name, maker, year }: Release,
 	isTable: boolean
 ): Promise<StoredRelease | null> {
-	const [there] = await db
+	const [same] = await db
 		.select({ key: releases.key })
 		.from(releases)
 		.where(
@@ -31,7 +31,7 @@ export async function findSameRelease(
 				: eq(releases.key, key)
 		)
 		.limit(1);
-	return there ? loadRelease(db, there.key) : null;
+	return same ? loadRelease(db, same.key) : null;
 }
 
 /** Adds a release whole, or not at all. */
@@ -40,11 +40,11 @@ export async function importRelease(
 	release: Release
 ): Promise<Outcome<{ readonly key: string }>> {
 	return makeChange(collection, async (record, tx) => {
-		const there = await findSameRelease(tx, release, false);
-		if (there) {
+		const same = await findSameRelease(tx, release, false);
+		if (same) {
 			const problem: Problem = {
 				field: 'release',
-				message: `"${there.release.name}" is already in the collection under the key ${there.release.key}`,
+				message: `"${same.release.name}" is already in the collection under the key ${same.release.key}`,
 				remedy: 'Replace its checklist, or give this one another name, year or key.'
 			};
 			return refused([problem]);

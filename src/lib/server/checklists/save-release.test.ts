@@ -82,8 +82,8 @@ describe('for all releases', () => {
 				const before = await counts();
 				// Every section renamed and the rules written anew: keys stay.
 				const sheet = writeRuleSheet(release);
-				const renamed = sheet.sections.map(({ key: own, cells }) => ({
-					key: own,
+				const renamed = sheet.sections.map(({ key: old, cells }) => ({
+					key: old,
 					cells: { ...cells, name: `${cells['name'] ?? ''} II` }
 				}));
 				const saved = await saveRelease(collection, key, 'rename', (now) =>

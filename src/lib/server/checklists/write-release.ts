@@ -68,12 +68,12 @@ interface KeyedRow {
 type StoredRow = KeyedRow & { readonly id: number };
 
 function planRows(old: readonly StoredRow[], wanted: readonly KeyedRow[]) {
-	const there = new Map(old.map((row) => [row.key, row]));
+	const oldRows = new Map(old.map((row) => [row.key, row]));
 	const kept = new Set(wanted.map(({ key }) => key));
 	return {
-		fresh: wanted.filter(({ key }) => !there.has(key)),
+		fresh: wanted.filter(({ key }) => !oldRows.has(key)),
 		changed: wanted.flatMap((row) => {
-			const before = there.get(row.key);
+			const before = oldRows.get(row.key);
 			return before && differs(before, row) ? [{ id: before.id, row }] : [];
 		}),
 		gone: old.filter(({ key }) => !kept.has(key)).map(({ id }) => id)

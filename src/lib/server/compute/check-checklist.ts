@@ -13,7 +13,9 @@ export const checkChecklist = defineComputation({
 	run({ checklist }: CheckRequest) {
 		const { release, problems } = completeDraft(asDraft(checklist));
 		if (problems.length > 0) {
-			return bad(problems.map((one) => ({ ...one, pointer: `/checklist${one.pointer ?? ''}` })));
+			return bad(
+				problems.map((problem) => ({ ...problem, pointer: `/checklist${problem.pointer ?? ''}` }))
+			);
 		}
 		return good({ findings: examine(release) });
 	}

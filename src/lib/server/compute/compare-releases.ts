@@ -14,12 +14,12 @@ export const compareReleasesComputation = defineComputation({
 	input: CompareInput,
 	output: CompareOutput,
 	run({ left, right }: CompareRequest) {
-		const one = resolveChecklist(left, '/left');
-		if (!one.ok) return one;
+		const first = resolveChecklist(left, '/left');
+		if (!first.ok) return first;
 		const other = resolveChecklist(right, '/right');
 		if (!other.ok) return other;
 		return good({
-			sections: compareReleases(one.value, other.value).map((pair) => ({
+			sections: compareReleases(first.value, other.value).map((pair) => ({
 				left: pair.left?.key ?? null,
 				right: pair.right?.key ?? null,
 				pairs: pair.pairs.map(({ left: a, right: b, by }) => ({

@@ -12,11 +12,11 @@ export const fillSlotsComputation = defineComputation({
 	run({ slots, copies }: FillRequest) {
 		const problems = [...repeated('slots', slots), ...repeated('copies', copies)];
 		if (problems.length > 0) return bad(problems);
-		return good(fillSlots(slots.map(one), copies.map(one)));
+		return good(fillSlots(slots.map(single), copies.map(single)));
 	}
 });
 
-function one<Thing extends { readonly quantity?: number }>(thing: Thing) {
+function single<Thing extends { readonly quantity?: number }>(thing: Thing) {
 	return { ...thing, quantity: thing.quantity ?? 1 };
 }
 

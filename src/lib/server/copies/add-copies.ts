@@ -13,14 +13,14 @@ import type { StoredCopy } from './read-copies.ts';
 export async function addCopies(
 	record: Recorder,
 	stored: StoredRelease,
-	there: readonly StoredCopy[],
+	present: readonly StoredCopy[],
 	additions: readonly EntryAddition[],
 	loggedAt: string
 ): Promise<void> {
 	const pileName = (version: string, condition: string | undefined) =>
 		`${version} ${condition ?? ''}`;
 	const piles = new Map(
-		there.filter(isPlain).map((copy) => [pileName(copy.version, copy.condition), copy])
+		present.filter(isPlain).map((copy) => [pileName(copy.version, copy.condition), copy])
 	);
 	const more = new Map<string, { readonly addition: EntryAddition; quantity: number }>();
 	const fresh: (typeof copies.$inferInsert)[] = [];

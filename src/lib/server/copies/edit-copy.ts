@@ -84,11 +84,11 @@ export function splitCopy(collection: Collection, id: number): Promise<Done> {
 		}
 		const { id: _, ...same } = row;
 		await record.update(copies, id, { quantity: row.quantity - 1 });
-		const [one] = await record.insert(copies, [{ ...same, quantity: 1 }]);
-		if (!one) throw new RangeError(`splitCopy: ${id} was not split`);
-		await passOn(record, tx, id, one.id);
+		const [single] = await record.insert(copies, [{ ...same, quantity: 1 }]);
+		if (!single) throw new RangeError(`splitCopy: ${id} was not split`);
+		await passOn(record, tx, id, single.id);
 		return {
-			value: good({ id: one.id }),
+			value: good({ id: single.id }),
 			label: `Split a card off a pile`
 		};
 	});
@@ -133,8 +133,8 @@ async function warningsOf(
 	releaseId: number,
 	version: string
 ): Promise<readonly Problem[]> {
-	const own = (await readCopies(tx, releaseId)).filter((copy) => copy.version === version);
-	return repeatedSerials(own).map(({ serial, copies: count }) => ({
+	const ofVersion = (await readCopies(tx, releaseId)).filter((copy) => copy.version === version);
+	return repeatedSerials(ofVersion).map(({ serial, copies: count }) => ({
 		field: 'serial',
 		message: `${count} copies bear the serial number ${serial}`,
 		remedy: 'One of them may be misread, or not genuine.'

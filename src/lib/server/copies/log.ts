@@ -47,16 +47,16 @@ export async function logLine(
 		async (record, tx) => {
 			const stored = await loadRelease(tx, releaseKey);
 			if (!stored) return refused([noRelease]);
-			const there = await readCopies(tx, stored.id);
+			const present = await readCopies(tx, stored.id);
 			const context = await entryContext(tx, stored.release, {
 				numberingKey: request.numbering,
 				parallelKey: request.parallel,
 				condition: request.condition,
-				owned: countOwned(there)
+				owned: countOwned(present)
 			});
 			const reading = readShorthand(request.line, context);
 			if (reading.problems.length > 0) return refused(reading.problems);
-			await addCopies(record, stored, there, reading.additions, collection.now());
+			await addCopies(record, stored, present, reading.additions, collection.now());
 			const cards = reading.additions.reduce((sum, { quantity }) => sum + quantity, 0);
 			if (request.pile !== undefined && cards > 0) {
 				await movePile(record, tx, request.pile, cards, collection.now());
@@ -106,12 +106,12 @@ export function logOwned(
 			});
 		}
 		if (problems.length > 0) return refused(problems);
-		const there = await readCopies(tx, stored.id);
-		const owned = countOwned(there);
+		const present = await readCopies(tx, stored.id);
+		const owned = countOwned(present);
 		const changed = wanted.filter(
 			({ version, quantity }) => (owned.get(version) ?? 0) !== quantity
 		);
-		await setOwned(record, tx, stored, there, changed, { condition, loggedAt: collection.now() });
+		await setOwned(record, tx, stored, present, changed, { condition, loggedAt: collection.now() });
 		const cards = changed.reduce(
 			(sum, { version, quantity }) => sum + quantity - (owned.get(version) ?? 0),
 			0

@@ -23,20 +23,20 @@ export async function setOwned(
 	record: Recorder,
 	tx: Transaction,
 	stored: StoredRelease,
-	there: readonly StoredCopy[],
+	present: readonly StoredCopy[],
 	wanted: readonly OwnedChange[],
 	how: { readonly condition?: Condition; readonly loggedAt: string }
 ): Promise<void> {
 	const piles = new Map<string, StoredCopy[]>();
-	for (const copy of there.filter(({ status }) => status !== 'incoming'))
+	for (const copy of present.filter(({ status }) => status !== 'incoming'))
 		piles.set(copy.version, [...(piles.get(copy.version) ?? []), copy]);
 	const fresh: (typeof copies.$inferInsert)[] = [];
 	const gone: number[] = [];
 	for (const { version, quantity } of wanted) {
-		const own = piles.get(version) ?? [];
-		const before = own.reduce((sum, pile) => sum + pile.quantity, 0);
+		const sameVersion = piles.get(version) ?? [];
+		const before = sameVersion.reduce((sum, pile) => sum + pile.quantity, 0);
 		if (quantity > before) {
-			const pile = own.find((one) => one.condition === how.condition && isPlain(one));
+			const pile = sameVersion.find((same) => same.condition === how.condition && isPlain(same));
 			const added = quantity - before;
 			if (pile) await record.update(copies, pile.id, { quantity: pile.quantity + added });
 			else
@@ -46,7 +46,7 @@ export async function setOwned(
 					condition: how.condition ?? null,
 					loggedAt: how.loggedAt
 				});
-		} else gone.push(...(await takeAway(record, own, before - quantity)));
+		} else gone.push(...(await takeAway(record, sameVersion, before - quantity)));
 	}
 	await record.insert(copies, fresh);
 	await removeCopyRows(record, tx, gone);

@@ -34,10 +34,10 @@ export function setSynonym(
 			const problem = { field: 'word', message: 'this defines nothing', remedy };
 			return refused([problem]);
 		}
-		const [there] = await tx.select().from(synonyms).where(eq(synonyms.word, word));
+		const [known] = await tx.select().from(synonyms).where(eq(synonyms.word, word));
 		const values = { word, means: means.trim() };
-		if (there) await record.update(synonyms, there.id, values);
-		const [fresh] = there ? [there] : await record.insert(synonyms, [values]);
+		if (known) await record.update(synonyms, known.id, values);
+		const [fresh] = known ? [known] : await record.insert(synonyms, [values]);
 		return {
 			value: good({ id: fresh?.id ?? 0 }),
 			label: `Let ${word} mean ${values.means}`
@@ -47,9 +47,9 @@ export function setSynonym(
 
 export function removeSynonym(collection: Collection, id: number): Promise<boolean> {
 	return makeChange(collection, async (record, tx) => {
-		const [there] = await tx.select().from(synonyms).where(eq(synonyms.id, id));
-		if (!there) return { value: false, label: '' };
+		const [known] = await tx.select().from(synonyms).where(eq(synonyms.id, id));
+		if (!known) return { value: false, label: '' };
 		await record.remove(synonyms, [id]);
-		return { value: true, label: `Forget the word ${there.word}` };
+		return { value: true, label: `Forget the word ${known.word}` };
 	});
 }

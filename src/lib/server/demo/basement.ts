@@ -56,7 +56,7 @@ export function basementSteps(basement: Basement): readonly DemoStep[] {
 
 async function placeBinders(then: Collection, { unit, level }: Basement['binders']): Promise<void> {
 	const shelves = await readShelves(then.db);
-	const shelf = shelves.find((one) => one.unit === unit && one.level === level);
+	const shelf = shelves.find((known) => known.unit === unit && known.level === level);
 	for (const { id } of await listBinders(then.db)) {
 		must(await placeBinder(then, id, shelf?.id ?? null));
 	}

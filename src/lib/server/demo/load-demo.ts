@@ -150,7 +150,8 @@ async function lay(
 	const id = await makeBinder(collection, { goalId, name, layout });
 	if (id === null) throw new RangeError(`loadDemo: goal ${goalId} is not there`);
 	if (laid !== undefined) await lieAsPlanned(collection, id);
-	for (const [one = '', other = ''] of misfiled) must(await swapLying(collection, id, one, other));
+	for (const [first = '', other = ''] of misfiled)
+		must(await swapLying(collection, id, first, other));
 }
 
 /** A document of the demo, checked against its schema. */

@@ -20,7 +20,7 @@ export async function goalOptions(db: Reader, releaseKey: string) {
 		.orderBy(asc(cards.group))
 		.limit(5000);
 	const variants = new Set(release.variants.map(({ kind }) => kind));
-	const own = cardsOf(release);
+	const listed = cardsOf(release);
 	return {
 		release: { key: release.key, name: release.name },
 		releases: await listReleaseNames(db),
@@ -32,7 +32,7 @@ export async function goalOptions(db: Reader, releaseKey: string) {
 			cards: held.length
 		})),
 		parallels: release.parallels.map(({ key, name }) => ({ key, name })),
-		cards: own.map(({ section, card: { key, number, title } }) => ({
+		cards: listed.map(({ section, card: { key, number, title } }) => ({
 			key: `${release.key}/${key}`,
 			number,
 			title,
@@ -44,7 +44,7 @@ export async function goalOptions(db: Reader, releaseKey: string) {
 		hasVariations: ['image variation', 'print variation', 'quirk', 'piece'].some((kind) =>
 			variants.has(kind as never)
 		),
-		hasPanels: own.some(({ card }) => card.panelOf.length > 0),
+		hasPanels: listed.some(({ card }) => card.panelOf.length > 0),
 		hasStrips: release.sections.some(({ arrangement }) => arrangement?.kind === 'strip')
 	};
 }

@@ -46,11 +46,11 @@ export async function releasesOf(
 /** Ids of releases with sections that count in one of these as well, with the keys of those sections. */
 async function sharedWith(
 	db: Reader,
-	own: readonly StoredRelease[]
+	loaded: readonly StoredRelease[]
 ): Promise<ReadonlyMap<number, readonly string[]>> {
 	const shared = new Map<number, string[]>();
-	const ids = own.map(({ id }) => id);
-	const keys = new Set(own.map(({ release }) => release.key));
+	const ids = loaded.map(({ id }) => id);
+	const keys = new Set(loaded.map(({ release }) => release.key));
 	const rows = await db
 		.select({ releaseId: sections.releaseId, key: sections.key, alsoIn: sections.alsoIn })
 		.from(sections)
@@ -76,13 +76,13 @@ export async function loadGoalReleases(
 		loadReleases(db, ids)
 ): Promise<GoalReleases> {
 	const ids = await releasesOf(db, place);
-	const own = await load(ids);
-	const shared = await sharedWith(db, own);
+	const loaded = await load(ids);
+	const shared = await sharedWith(db, loaded);
 	const guests = (await load([...shared.keys()])).map(({ id, release }) =>
 		onlySections(release, shared.get(id) ?? [])
 	);
 	return {
-		releases: [...own.map(({ release }) => release), ...guests],
+		releases: [...loaded.map(({ release }) => release), ...guests],
 		ids: [...ids, ...shared.keys()]
 	};
 }

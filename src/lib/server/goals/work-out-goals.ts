@@ -41,7 +41,7 @@ export async function workOutGoals(
 	const asked = all.filter(({ goal, ids }) => isAsked(goal, ids));
 	const reach = new Set(asked.flatMap(({ ids }) => ids));
 	const taking = all.filter(
-		(one) => asked.includes(one) || (one.keepsOwn && one.ids.some((id) => reach.has(id)))
+		(goal) => asked.includes(goal) || (goal.keepsOwn && goal.ids.some((id) => reach.has(id)))
 	);
 	const load = keepLoaded(db);
 	const scoped = await Promise.all(
@@ -87,8 +87,8 @@ function keepLoaded(db: Reader) {
 	const releases = new Map<number, Promise<StoredRelease | undefined>>();
 	const copies = new Map<number, Promise<readonly StoredCopy[]>>();
 	const once = <Value>(map: Map<number, Value>, id: number, make: () => Value): Value => {
-		const there = map.get(id);
-		if (there !== undefined) return there;
+		const known = map.get(id);
+		if (known !== undefined) return known;
 		const made = make();
 		map.set(id, made);
 		return made;

@@ -90,11 +90,11 @@ export async function turn(
 	const staying = new Map(to.map((row) => [row.id, row]));
 	const gone = from.filter(({ id }) => !staying.has(id)).map(({ id }) => id);
 	await deleteRows(tx, target, gone);
-	const there = new Set(from.map(({ id }) => id));
-	for (const row of to.filter(({ id }) => there.has(id))) {
+	const present = new Set(from.map(({ id }) => id));
+	for (const row of to.filter(({ id }) => present.has(id))) {
 		const { id, ...values } = row;
 		await tx.update(target).set(values).where(eq(target.id, id));
 	}
-	const fresh = to.filter(({ id }) => !there.has(id));
+	const fresh = to.filter(({ id }) => !present.has(id));
 	for (const some of chunks(fresh, 500)) await insertRows(tx, target, some);
 }

@@ -27,15 +27,15 @@ export function addKind(
 	{ sort, kind }: NewKind
 ): Promise<Outcome<{ readonly key: string }>> {
 	return makeChange(collection, async (record, tx) => {
-		const own = await tx.select().from(ownKinds).where(eq(ownKinds.sort, sort));
-		const known = [...COMES_WITH[sort], ...own.map((row) => row.kind)];
+		const added = await tx.select().from(ownKinds).where(eq(ownKinds.sort, sort));
+		const known = [...COMES_WITH[sort], ...added.map((row) => row.kind)];
 		const name = kind.name.trim();
-		if (known.some((one) => one.name.toLowerCase() === name.toLowerCase())) {
+		if (known.some((other) => other.name.toLowerCase() === name.toLowerCase())) {
 			return refused([
 				{ field: 'name', message: `"${name}" is there already`, remedy: 'Give it another name.' }
 			]);
 		}
-		const key = freeKey(`own-${slug(name)}`, new Set(known.map((one) => one.key)));
+		const key = freeKey(`own-${slug(name)}`, new Set(known.map((other) => other.key)));
 		await record.insert(ownKinds, [{ sort, key, kind: { ...kind, name, key } }]);
 		return { value: good({ key }), label: `Add ${sort} kind ${name}` };
 	});
@@ -49,7 +49,7 @@ export function removeKind(
 ): Promise<Outcome<{ readonly key: string }>> {
 	return makeChange(collection, async (record, tx) => {
 		const rows = await tx.select().from(ownKinds).where(eq(ownKinds.key, key));
-		const row = rows.find((one) => one.sort === sort);
+		const row = rows.find((kind) => kind.sort === sort);
 		if (!row) return refused([{ message: 'there is no such kind', remedy: 'Reload the page.' }]);
 		const users = await usersOf(tx, sort, key);
 		if (users.length > 0) {
@@ -68,8 +68,8 @@ export function removeKind(
 /** Names of the binders, or boxes, that use a kind. */
 async function usersOf(tx: Transaction, sort: Sort, key: string): Promise<readonly string[]> {
 	if (sort === 'box') {
-		const own = await tx.select({ name: boxes.name }).from(boxes).where(eq(boxes.kind, key));
-		return own.map(({ name }) => name);
+		const users = await tx.select({ name: boxes.name }).from(boxes).where(eq(boxes.kind, key));
+		return users.map(({ name }) => name);
 	}
 	return (await tx.select().from(binders))
 		.filter(({ layout }) => (sort === 'page' ? layout.pageKind : layout.binderKind) === key)

@@ -77,11 +77,11 @@ export async function addPhoto(
 		const problem: Problem = { message: 'there is no such copy' };
 		if (!copy) return refused([problem]);
 		await tx.insert(media).values(prepared.value).onConflictDoNothing();
-		const [there] = await tx
+		const [known] = await tx
 			.select({ photos: count() })
 			.from(photos)
 			.where(eq(photos.copyId, copyId));
-		await record.insert(photos, [{ copyId, hash, position: there?.photos ?? 0 }]);
+		await record.insert(photos, [{ copyId, hash, position: known?.photos ?? 0 }]);
 		return { value: good({ hash }), label: 'Add a photo' };
 	});
 }

@@ -84,13 +84,14 @@ export async function placesOfCards(
 		of.map(({ copyId }) => copyId),
 		5000
 	)) {
-		for (const [id, own] of await placesOf(db, inArray(copies.id, [...ids]))) places.set(id, own);
+		for (const [id, placesOfCopy] of await placesOf(db, inArray(copies.id, [...ids])))
+			places.set(id, placesOfCopy);
 	}
 	const byCard = group(of, ({ cardId }) => cardId);
 	return new Map(
-		[...byCard].map(([id, own]) => [
+		[...byCard].map(([id, pairs]) => [
 			id,
-			namedOnce(own.flatMap(({ copyId }) => places.get(copyId) ?? []))
+			namedOnce(pairs.flatMap(({ copyId }) => places.get(copyId) ?? []))
 		])
 	);
 }

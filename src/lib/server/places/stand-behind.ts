@@ -14,8 +14,8 @@ export async function standBehind(
 	cards: readonly (CardBulk & { readonly copyId: number; readonly quantity: number })[]
 ): Promise<void> {
 	if (cards.length === 0) return;
-	const there = await tx.select().from(boxCards).where(eq(boxCards.dividerId, dividerId));
-	const rowOf = new Map(there.map((row) => [row.copyId, row]));
+	const standing = await tx.select().from(boxCards).where(eq(boxCards.dividerId, dividerId));
+	const rowOf = new Map(standing.map((row) => [row.copyId, row]));
 	for (const [copyId, same] of group(cards, (card) => card.copyId)) {
 		const quantity = sum(same, (card) => card.quantity);
 		const row = rowOf.get(copyId);

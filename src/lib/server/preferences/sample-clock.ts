@@ -36,6 +36,6 @@ export async function clockFor(db: Reader, now: string): Promise<(since: string)
 	const sample = await readPreference(db, SAMPLE_CLOCK);
 	if (!sample) return () => now;
 	const passed = Math.max(0, Date.parse(now) - Date.parse(sample.loadedAt));
-	const there = new Date(Date.parse(sample.now) + passed).toISOString();
-	return (since) => (since <= sample.now ? there : now);
+	const sampleTime = new Date(Date.parse(sample.now) + passed).toISOString();
+	return (since) => (since <= sample.now ? sampleTime : now);
 }

@@ -17,7 +17,7 @@ async function loadFonts(): Promise<PdfFonts> {
 	const ranges = JSON.parse(
 		await readFile(require.resolve(`${OWN}/unicode.json`), 'utf8')
 	) as Readonly<Record<'latin' | 'latin-ext', string>>;
-	const own = async (subset: 'latin' | 'latin-ext', weight: number): Promise<PdfFont> => ({
+	const load = async (subset: 'latin' | 'latin-ext', weight: number): Promise<PdfFont> => ({
 		name: `own ${subset} ${weight}`,
 		bytes: await readFile(
 			require.resolve(`${OWN}/files/atkinson-hyperlegible-next-${subset}-${weight}-normal.woff`)
@@ -30,7 +30,7 @@ async function loadFonts(): Promise<PdfFonts> {
 		covers: () => true
 	});
 	return {
-		regular: [await own('latin', 400), await own('latin-ext', 400), await rest('DejaVuSans')],
-		bold: [await own('latin', 600), await own('latin-ext', 600), await rest('DejaVuSans-Bold')]
+		regular: [await load('latin', 400), await load('latin-ext', 400), await rest('DejaVuSans')],
+		bold: [await load('latin', 600), await load('latin-ext', 600), await rest('DejaVuSans-Bold')]
 	};
 }

@@ -13,15 +13,15 @@ import {
 /** Works out anew what lists show of some releases; those that are gone are passed over. */
 export async function refreshTotals(tx: Transaction, releaseIds: readonly number[]): Promise<void> {
 	for (const ids of chunks([...new Set(releaseIds)], 500)) {
-		const there = await tx
+		const present = await tx
 			.select({ id: releases.id })
 			.from(releases)
 			.where(inArray(releases.id, [...ids]));
 		const counted = await countsOf(
 			tx,
-			there.map(({ id }) => id)
+			present.map(({ id }) => id)
 		);
-		for (const { id } of there) {
+		for (const { id } of present) {
 			const totals = counted(id);
 			await tx
 				.insert(releaseTotals)

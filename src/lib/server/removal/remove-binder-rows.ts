@@ -26,13 +26,13 @@ export async function removeBindersOf(
 	tx: Transaction,
 	goalIds: readonly number[]
 ): Promise<void> {
-	const own = await tx
+	const rows = await tx
 		.select({ id: binders.id })
 		.from(binders)
 		.where(inArray(binders.goalId, [...goalIds]));
 	await removeBinderRows(
 		record,
 		tx,
-		own.map(({ id }) => id)
+		rows.map(({ id }) => id)
 	);
 }

@@ -22,13 +22,13 @@ export async function removeCopyRows(
 ): Promise<void> {
 	for (const some of chunks(ids, 5000)) {
 		for (const table of HANGS_ON_A_COPY) {
-			const own = await tx
+			const rows = await tx
 				.select({ id: table.id })
 				.from(table)
 				.where(inArray(table.copyId, [...some]));
 			await record.remove(
 				table,
-				own.map(({ id }) => id)
+				rows.map(({ id }) => id)
 			);
 		}
 	}

@@ -10,13 +10,13 @@ export async function removeDividerRows(
 	ids: readonly number[]
 ): Promise<void> {
 	for (const table of [discrepancies, boxCards] as const) {
-		const own = await tx
+		const rows = await tx
 			.select({ id: table.id })
 			.from(table)
 			.where(inArray(table.dividerId, [...ids]));
 		await record.remove(
 			table,
-			own.map(({ id }) => id)
+			rows.map(({ id }) => id)
 		);
 	}
 	await record.remove(dividers, ids);

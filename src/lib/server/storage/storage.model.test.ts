@@ -120,7 +120,7 @@ async function checkRoom() {
 	// The plan, which sums in the database, knows of as many cards without a place as a count one by one.
 	const homeless = await homelessCopies(db, await readValuable(db));
 	const plan = await plannedStorage(db);
-	const sum = (counts: readonly number[]) => counts.reduce((total, one) => total + one, 0);
+	const sum = (counts: readonly number[]) => counts.reduce((total, count) => total + count, 0);
 	expect(sum(plan.sets.map(({ cards }) => cards))).toBe(sum(homeless.map(({ free }) => free)));
 	const um = sum(plan.sets.map(({ cards, stockPt = 0 }) => cards * stockPt * 25.4));
 	expect(um).toBeCloseTo(sum(homeless.map((copy) => copy.free * copy.um)), 3);

@@ -98,10 +98,10 @@
 	</div>
 	{#if offered.length > 0}
 		<ul class="mt-1.5 flex flex-wrap gap-1.5" aria-label="Completions">
-			{#each offered as one, i (one.text)}
+			{#each offered as offer, i (offer.text)}
 				<li>
-					<button type="button" class="btn btn-sm" title={one.what} onclick={() => take(one)}
-						>{one.text}{#if i === 0}<kbd class="kbd kbd-xs max-sm:hidden">Tab</kbd>{/if}</button
+					<button type="button" class="btn btn-sm" title={offer.what} onclick={() => take(offer)}
+						>{offer.text}{#if i === 0}<kbd class="kbd kbd-xs max-sm:hidden">Tab</kbd>{/if}</button
 					>
 				</li>
 			{/each}

@@ -31,7 +31,7 @@ describe('the keys of a view', () => {
 		]) {
 			const keys = does(path);
 			for (const key of ['/', 's', 'Ctrl Z', 'Ctrl Shift Z', '?']) {
-				expect(keys.filter((one) => one === key)).toHaveLength(1);
+				expect(keys.filter((other) => other === key)).toHaveLength(1);
 			}
 		}
 	});

@@ -16,7 +16,7 @@
 		/** Height of what stands above and below, so that a spread fits the screen. */
 		chromeRem?: number;
 		open: (face: PocketFace) => void;
-		swap?: (one: PagePocket, other: PagePocket) => void;
+		swap?: (first: PagePocket, second: PagePocket) => void;
 		/** The spread that lies open; bound where two leaf together. */
 		index?: number;
 		/** Whether arrow keys leaf it wherever the focus is. */

@@ -10,7 +10,7 @@ interface HandOptions {
 	kindOf: (page: number) => PageKind;
 	open: (slot: string) => void;
 	/** Two pockets change places; left out: nothing is moved by hand here. */
-	swap?: (one: PagePocket, other: PagePocket) => void;
+	swap?: (first: PagePocket, other: PagePocket) => void;
 	say: (words: string) => void;
 }
 

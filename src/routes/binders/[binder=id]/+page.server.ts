@@ -19,18 +19,18 @@ export const actions = {
 	},
 	swap: async ({ params, request }) => {
 		const form = await request.formData();
-		const [one, other] = ['one', 'other'].map((field) => readPocket(textOf(form, field)));
+		const [first, second] = ['first', 'second'].map((field) => readPocket(textOf(form, field)));
 		const done =
-			one && other
-				? await swapPockets(await theCollection(), Number(params.binder), one, other)
+			first && second
+				? await swapPockets(await theCollection(), Number(params.binder), first, second)
 				: null;
 		if (done?.ok) return { done: true };
 		return fail(400, { problems: done?.problems ?? [{ message: 'name two pockets' }] });
 	},
 	correct: async ({ params, request }) => {
 		const form = await request.formData();
-		const [one = '', other = ''] = ['one', 'other'].map((field) => textOf(form, field));
-		const done = await swapLying(await theCollection(), Number(params.binder), one, other);
+		const [first = '', second = ''] = ['first', 'second'].map((field) => textOf(form, field));
+		const done = await swapLying(await theCollection(), Number(params.binder), first, second);
 		return done.ok ? { done: true } : fail(400, { problems: done.problems });
 	},
 	remove: async ({ params }) => {

@@ -25,9 +25,9 @@
 		void goto(resolve('/releases/[release]/cards/[card]', { release: releaseKey, card: cardKey }));
 	}
 
-	async function swap(one: PagePocket, other: PagePocket) {
+	async function swap(first: PagePocket, second: PagePocket) {
 		const body = new FormData();
-		for (const [field, at] of Object.entries({ one, other })) {
+		for (const [field, at] of Object.entries({ first, second })) {
 			const page = pages[at.page - 1];
 			const name = page ? pocketName({ ...page, pocket: at.pocket }) : '';
 			body.set(field, asItLies ? name : `${at.page}/${at.pocket}`);

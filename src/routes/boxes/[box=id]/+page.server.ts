@@ -31,12 +31,12 @@ export const load = async ({ params, depends }) => {
 			/** Sets behind it: of strays there may be several. */
 			releases: [...new Set(standing.map(({ release }) => release))].map((key) => ({
 				key,
-				name: releases.find((one) => one.key === key)?.name ?? key
+				name: releases.find((release) => release.key === key)?.name ?? key
 			})),
 			numbers: [...group(standing, ({ release }) => release)]
-				.map(([key, own]) => {
-					const runs = foldRuns(own.flatMap(({ number }) => number ?? []));
-					const name = releases.find((one) => one.key === key)?.name ?? key;
+				.map(([key, cards]) => {
+					const runs = foldRuns(cards.flatMap(({ number }) => number ?? []));
+					const name = releases.find((release) => release.key === key)?.name ?? key;
 					return divider.releaseId === null && runs ? `${name}: ${runs}` : runs;
 				})
 				.join('; '),
@@ -53,7 +53,7 @@ const answer = (done: Outcome<unknown>) =>
 export const actions = {
 	save: async ({ params, request }) => {
 		const { word, id } = formFields(await request.formData());
-		const use = BOX_USES.find((one) => one === word('use')) ?? 'sets';
+		const use = BOX_USES.find((choice) => choice === word('use')) ?? 'sets';
 		const fields = { name: word('name'), kind: word('kind'), use, shelfId: id('shelf') || null };
 		return answer(await saveBox(await theCollection(), fields, Number(params.box)));
 	},

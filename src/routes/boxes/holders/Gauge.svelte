@@ -26,7 +26,7 @@
 	<label class="block"
 		><span class="block text-sm quiet">in</span>
 		<select class="select w-20 select-sm" bind:value={unit}>
-			{#each THICKNESS_UNITS as one (one)}<option value={one}>{one}</option>{/each}
+			{#each THICKNESS_UNITS as known (known)}<option value={known}>{known}</option>{/each}
 		</select></label
 	>
 	<label class="block"

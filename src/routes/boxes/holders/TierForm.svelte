@@ -75,7 +75,9 @@
 					value={tier}
 					aria-label="Tier of word {i + 1}"
 				>
-					{#each rules.tiers as one (one.name)}<option value={one.name}>{one.name}</option>{/each}
+					{#each rules.tiers as choice (choice.name)}<option value={choice.name}
+							>{choice.name}</option
+						>{/each}
 				</select>
 			</li>
 		{/each}

@@ -6,7 +6,7 @@ import { pageTask } from '$lib/server/workers/file-task';
 export const load = async ({ url, depends, request }) => {
 	depends('jade:copies');
 	const { db, now } = await theCollection();
-	const sort = LABEL_SORTS.find((one) => one === url.searchParams.get('what')) ?? 'boxes';
+	const sort = LABEL_SORTS.find((known) => known === url.searchParams.get('what')) ?? 'boxes';
 	const boxIds = url.searchParams.getAll('box').map(Number).filter(Number.isInteger);
 	const all = await readBoxes(db);
 	const choice = { sort, boxIds, address: url.origin, date: now().slice(0, 10) };

@@ -29,16 +29,16 @@
 	aria-label="Planned boxes"
 >
 	{#each boxes as box (box.box)}
-		{@const own = kindOf(box.kind)}
-		{#if own}
+		{@const kind = kindOf(box.kind)}
+		{#if kind}
 			<li>
 				<button
 					class={[
 						'relative block overflow-hidden border-2 border-b-0 bg-base-100 text-left',
 						open?.box === box.box ? 'border-primary' : 'border-base-content/40'
 					]}
-					style:width="{own.lengthMm * PX_A_MM}px"
-					style:height="{own.heightMm * PX_A_MM + 8}px"
+					style:width="{kind.lengthMm * PX_A_MM}px"
+					style:height="{kind.heightMm * PX_A_MM + 8}px"
 					aria-label={nameOf(box)}
 					aria-pressed={open?.box === box.box}
 					title={nameOf(box)}

@@ -10,24 +10,24 @@ export function createPlanDesk() {
 
 	async function run(query: string) {
 		control?.abort();
-		const own = new AbortController();
-		control = own;
+		const running = new AbortController();
+		control = running;
 		progress = { done: 0, total: 0 };
 		problem = '';
 		try {
-			const response = await fetch(`/api/boxes/plan?${query}`, { signal: own.signal });
+			const response = await fetch(`/api/boxes/plan?${query}`, { signal: running.signal });
 			for await (const line of linesOf(response)) {
 				const told = JSON.parse(line) as { view?: StorageView; done: number; total: number };
 				if (told.view) view = told.view;
 				else progress = told;
 			}
 		} catch {
-			if (control !== own) return;
-			problem = own.signal.aborted
+			if (control !== running) return;
+			problem = running.signal.aborted
 				? 'The plan was cancelled: what is shown is the one before.'
 				: 'The server does not answer; nothing was changed.';
 		}
-		if (control === own) progress = null;
+		if (control === running) progress = null;
 	}
 
 	return {

@@ -14,9 +14,9 @@ export const load = async ({ depends }) => {
 		questions.map(({ version }) => version)
 	);
 	return {
-		questions: questions.map((one) => ({
-			...one,
-			...(names.get(one.version) ?? { card: one.version, release: '' })
+		questions: questions.map((question) => ({
+			...question,
+			...(names.get(question.version) ?? { card: question.version, release: '' })
 		}))
 	};
 };

@@ -51,7 +51,7 @@ export const actions = {
 	},
 	box: async ({ request }) => {
 		const { word, id } = formFields(await request.formData());
-		const use = BOX_USES.find((one) => one === word('use')) ?? 'sets';
+		const use = BOX_USES.find((choice) => choice === word('use')) ?? 'sets';
 		const fields = { name: word('name'), kind: word('kind'), use, shelfId: id('shelf') || null };
 		return answer('box', await saveBox(await theCollection(), fields));
 	},
@@ -75,8 +75,8 @@ export const actions = {
 		};
 		const problems = checkAgainst(BoxKindSchema, { ...kind, key: 'own' });
 		if (problems.length > 0) return answer('kind', bad(problems));
-		const own = kind as Omit<BoxKind, 'key'>;
-		return answer('kind', await addKind(await theCollection(), { sort: 'box', kind: own }));
+		const described = kind as Omit<BoxKind, 'key'>;
+		return answer('kind', await addKind(await theCollection(), { sort: 'box', kind: described }));
 	},
 	dropKind: async ({ request }) => {
 		const { word } = formFields(await request.formData());

@@ -17,7 +17,7 @@
 		const byFinish = new Map<string, string[]>();
 		for (const key of limits.bottlenecks) {
 			const version = parseVersionKey(key);
-			const parallel = release.parallels.find((one) => one.key === version?.parallel);
+			const parallel = release.parallels.find(({ key }) => key === version?.parallel);
 			const finish = parallel?.name ?? 'base finish';
 			byFinish.set(finish, [...(byFinish.get(finish) ?? []), version?.card ?? key]);
 		}

@@ -18,7 +18,9 @@
 	let chosen = $state<string | null | undefined>(undefined);
 	const finish = $derived(chosen === undefined ? (finishes[0] ?? null) : chosen);
 	const nameOf = (key: string | null) =>
-		key === null ? 'Base finish' : (release.parallels.find((one) => one.key === key)?.name ?? key);
+		key === null
+			? 'Base finish'
+			: (release.parallels.find((parallel) => parallel.key === key)?.name ?? key);
 </script>
 
 <div class="mb-4 flex flex-wrap items-center justify-between gap-3">

@@ -34,7 +34,7 @@
 			const chart = new Chart(canvas, {
 				type: 'line',
 				data: {
-					labels: history.map((one) => day.format(new Date(one.day))),
+					labels: history.map((entry) => day.format(new Date(entry.day))),
 					datasets: [
 						line(
 							history.map(({ have }) => have),
@@ -74,8 +74,8 @@
 		<table class="sr-only">
 			<caption>Cards had and needed by day</caption>
 			<tbody>
-				{#each history as one (one.day)}
-					<tr><th scope="row">{one.day}</th><td>{one.have}</td><td>{one.need}</td></tr>
+				{#each history as entry (entry.day)}
+					<tr><th scope="row">{entry.day}</th><td>{entry.have}</td><td>{entry.need}</td></tr>
 				{/each}
 			</tbody>
 		</table>

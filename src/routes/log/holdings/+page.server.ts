@@ -31,7 +31,7 @@ async function readForm(request: Request) {
 		: new TextEncoder().encode(given('text'));
 	const columns = form
 		.getAll('column')
-		.map((word) => HOLDING_COLUMNS.find((one) => one === word) ?? null);
+		.map((word) => HOLDING_COLUMNS.find((column) => column === word) ?? null);
 	const choice = {
 		sheet: given('sheet'),
 		...(given('currency') ? { currency: given('currency').toUpperCase().slice(0, 3) } : {}),

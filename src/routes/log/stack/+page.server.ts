@@ -15,6 +15,6 @@ export const load = async ({ parent, url }) => {
 		owned: id === null ? [] : [...countOwned(await readCopies(db, id))],
 		slots: id === null ? [] : await stackSlots(db, id),
 		synonyms: await listSynonyms(db),
-		pile: (await listTrays(db)).find((one) => one.id === wanted && one.tray === 'to log') ?? null
+		pile: (await listTrays(db)).find((tray) => tray.id === wanted && tray.tray === 'to log') ?? null
 	};
 };

@@ -8,7 +8,8 @@
 
 	/** Errors and variations by card, with what to look for and how sure it is. */
 	let { release, problems }: { release: Release; problems: readonly Problem[] } = $props();
-	const sectionName = (key: string) => release.sections.find((one) => one.key === key)?.name ?? key;
+	const sectionName = (key: string) =>
+		release.sections.find((section) => section.key === key)?.name ?? key;
 
 	function coverOf({ sections, from, to, cards }: Variant): string {
 		const where = sections?.map(sectionName).join(', ') ?? '';

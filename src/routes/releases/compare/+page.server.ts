@@ -5,11 +5,11 @@ import { loadRelease } from '$lib/server/releases/load-release';
 
 /** The release that looks most like this one: of the same maker, and the nearest in years. */
 function likeliest(releases: readonly ReleaseSummary[], key: string): string {
-	const own = releases.find((release) => release.key === key);
+	const named = releases.find((release) => release.key === key);
 	const yearsApart = ({ year }: ReleaseSummary) =>
-		Math.abs(parseInt(year, 10) - parseInt(own?.year ?? year, 10));
+		Math.abs(parseInt(year, 10) - parseInt(named?.year ?? year, 10));
 	const distance = (release: ReleaseSummary) =>
-		(release.maker === own?.maker ? 0 : 1000) + yearsApart(release);
+		(release.maker === named?.maker ? 0 : 1000) + yearsApart(release);
 	const others = releases.filter((release) => release.key !== key);
 	return others.sort((a, b) => distance(a) - distance(b))[0]?.key ?? '';
 }

@@ -29,7 +29,7 @@ async function readForm(request: Request) {
 		: new TextEncoder().encode(given('text'));
 	const columns = form
 		.getAll('column')
-		.map((word) => CSV_COLUMNS.find((one) => one === word) ?? null);
+		.map((word) => CSV_COLUMNS.find((column) => column === word) ?? null);
 	const choice = {
 		name: given('name'),
 		maker: given('maker'),
@@ -80,19 +80,19 @@ function refused(
 	problems: readonly Problem[],
 	notes: readonly Problem[]
 ) {
-	return fail(400, { source, table, problems, notes, preview: null, there: null });
+	return fail(400, { source, table, problems, notes, preview: null, same: null });
 }
 
 /** What becomes of the release that is there already; null where there is none. */
 async function replacedBy(imported: Release, isTable: boolean) {
 	const { db } = await theCollection();
-	const there = await findSameRelease(db, imported, isTable);
-	if (!there) return null;
-	const after = replacement(there.release, imported, isTable);
+	const same = await findSameRelease(db, imported, isTable);
+	if (!same) return null;
+	const after = replacement(same.release, imported, isTable);
 	return {
-		key: there.release.key,
-		changes: releaseChanges(there.release, after),
-		orphans: await findOrphans(db, there.id, after),
+		key: same.release.key,
+		changes: releaseChanges(same.release, after),
+		orphans: await findOrphans(db, same.id, after),
 		release: after
 	};
 }
@@ -101,26 +101,26 @@ export const actions = {
 	preview: async ({ request }) => {
 		const { source, outcome, table } = await readForm(request);
 		if (!outcome.ok) return refused(source, table, outcome.problems, outcome.notes);
-		const there = await replacedBy(outcome.value, table !== null);
-		const preview = previewOf(there?.release ?? outcome.value);
-		if (!there) return { source, table, problems: [], notes: outcome.notes, preview, there };
-		const { key, changes, orphans } = there;
+		const same = await replacedBy(outcome.value, table !== null);
+		const preview = previewOf(same?.release ?? outcome.value);
+		if (!same) return { source, table, problems: [], notes: outcome.notes, preview, same };
+		const { key, changes, orphans } = same;
 		return {
 			source,
 			table,
 			problems: orphans,
 			notes: outcome.notes,
 			preview,
-			there: { key, changes }
+			same: { key, changes }
 		};
 	},
 	create: async ({ request }) => {
 		const { source, outcome, table } = await readForm(request);
 		if (!outcome.ok) return refused(source, table, outcome.problems, outcome.notes);
 		const collection = await theCollection();
-		const there = await findSameRelease(collection.db, outcome.value, table !== null);
-		const stored = there
-			? await replaceRelease(collection, there.release.key, outcome.value, table !== null)
+		const same = await findSameRelease(collection.db, outcome.value, table !== null);
+		const stored = same
+			? await replaceRelease(collection, same.release.key, outcome.value, table !== null)
 			: await importRelease(collection, outcome.value);
 		if (!stored.ok) return refused(source, table, stored.problems, outcome.notes);
 		redirect(303, `/releases/${encodeURIComponent(stored.value.key)}`);

@@ -163,7 +163,7 @@
 				class="btn btn-primary"
 				formaction="?/create"
 				disabled={busy || isStale || form.problems.length > 0}
-				>{form.there ? 'Replace the checklist of' : 'Create'} {form.preview.name}</button
+				>{form.same ? 'Replace the checklist of' : 'Create'} {form.preview.name}</button
 			>
 		{/if}
 		<span role="status" class="flex items-center gap-3">
@@ -188,7 +188,7 @@
 		<h2 class="mt-6 mb-3">Good to know</h2>
 		<ProblemList problems={form.notes} tone="note" />
 	{/if}
-	{#if form?.preview}<ImportPreview preview={form.preview} there={form.there} />{/if}
+	{#if form?.preview}<ImportPreview preview={form.preview} same={form.same} />{/if}
 </section>
 
 <details class="mt-10 max-w-3xl">

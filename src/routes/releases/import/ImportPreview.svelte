@@ -26,9 +26,9 @@
 			}[];
 		};
 		/** The release that is there already, and what becomes of it. */
-		there: { readonly key: string; readonly changes: readonly ChangeCount[] } | null;
+		same: { readonly key: string; readonly changes: readonly ChangeCount[] } | null;
 	}
-	let { preview, there }: Props = $props();
+	let { preview, same }: Props = $props();
 	const figures = ({ kind, added, changed, removed }: ChangeCount) =>
 		`${kind}: ${[
 			added ? `${added} added` : '',
@@ -42,11 +42,11 @@
 <h2 class="mb-1">{preview.name}</h2>
 <p class="mb-4">
 	{preview.maker}, {preview.year}.
-	{#if there}
+	{#if same}
 		It is in the collection already. Replacing its checklist keeps every copy you own;
 		<strong
-			>{there.changes.length > 0
-				? there.changes.map(figures).join('; ')
+			>{same.changes.length > 0
+				? same.changes.map(figures).join('; ')
 				: 'nothing would change'}</strong
 		>. It would have {countOf(preview.cards, 'card')} and {countOf(preview.versions, 'version')}.
 	{:else}

@@ -106,13 +106,13 @@ function findStrays(release: Release, { owner, cards }: Numbering): Finding[] {
 	});
 	const sections = new Set(strays.map(({ section }) => section));
 	return [...sections].map((section) => {
-		const own = strays.filter((stray) => stray.section === section);
+		const inSection = strays.filter((stray) => stray.section === section);
 		return {
 			code: 'outside its numbering',
 			weight: 'wrong',
-			message: `${section.name} has ${numbersOf(own)}, outside the numbers of ${owner.name}`,
+			message: `${section.name} has ${numbersOf(inSection)}, outside the numbers of ${owner.name}`,
 			pointer: `/sections/${release.sections.findIndex(({ key }) => key === section.key)}`,
-			cards: own.map(({ card }) => card.key)
+			cards: inSection.map(({ card }) => card.key)
 		};
 	});
 }

@@ -93,19 +93,21 @@ function findTwoSwatches(release: Release, cards: readonly Found[]): Finding[] {
 	if (levels.length < 2) return [];
 	const torn = new Map<string, { levels: readonly string[]; cards: Card[] }>();
 	for (const { section, card } of cards) {
-		const own = levels.filter((level) => runRuleFor(level, section, card)?.swatch === 'with');
-		if (own.length < 2) continue;
-		const names = own.map(({ name }) => name);
+		const withSwatch = levels.filter(
+			(level) => runRuleFor(level, section, card)?.swatch === 'with'
+		);
+		if (withSwatch.length < 2) continue;
+		const names = withSwatch.map(({ name }) => name);
 		const known = torn.get(names.join('\n'));
 		if (known) known.cards.push(card);
 		else torn.set(names.join('\n'), { levels: names, cards: [card] });
 	}
-	return [...torn.values()].map(({ levels: names, cards: own }) => ({
+	return [...torn.values()].map(({ levels: names, cards: tornCards }) => ({
 		code: 'swatch or not',
 		weight: 'wrong',
-		message: `${foldCards(own)} ${own.length === 1 ? 'has' : 'have'} a swatch in ${names.join(' and in ')}; a card has it on one level only`,
+		message: `${foldCards(tornCards)} ${tornCards.length === 1 ? 'has' : 'have'} a swatch in ${names.join(' and in ')}; a card has it on one level only`,
 		pointer: `/parallels/${release.parallels.findIndex(({ name }) => name === names[1])}/runs`,
-		cards: own.map(({ key }) => key)
+		cards: tornCards.map(({ key }) => key)
 	}));
 }
 

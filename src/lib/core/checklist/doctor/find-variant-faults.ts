@@ -8,10 +8,10 @@ export function findVariantFaults(release: Release): readonly Finding[] {
 	const cards = cardsOf(release);
 	return release.variants.flatMap((variant, v): Finding[] => {
 		const pointer = `/variants/${v}`;
-		const own = cards.filter(
+		const meant = cards.filter(
 			({ section, card }) => variantsOf([variant], section, card).length > 0
 		);
-		if (own.length === 0) {
+		if (meant.length === 0) {
 			return [
 				{
 					code: 'variant covers nothing',
@@ -26,7 +26,7 @@ export function findVariantFaults(release: Release): readonly Finding[] {
 		const { mirrors } = variant;
 		const other =
 			mirrors === undefined ? undefined : cards.find(({ card }) => isNamed(card, mirrors));
-		const [half] = own;
+		const [half] = meant;
 		if (mirrors === undefined || !half) return [];
 		const otherHalf =
 			other &&
@@ -42,7 +42,7 @@ export function findVariantFaults(release: Release): readonly Finding[] {
 				weight: 'wrong',
 				message: `"${name}" of ${halfName} mirrors ${mirrors}, which has no record of it`,
 				pointer,
-				cards: own.map(({ card }) => card.key),
+				cards: meant.map(({ card }) => card.key),
 				...(other
 					? {
 							mend: {

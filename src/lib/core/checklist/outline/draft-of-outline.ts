@@ -162,13 +162,13 @@ function seriesUnder(line: SectionLine, lines: readonly PlacedLine[]) {
 	const end = following.findIndex(({ kind }) => kind === 'section');
 	return following
 		.slice(0, end < 0 ? following.length : end)
-		.flatMap((one) =>
-			one.kind === 'series' ? [{ name: one.name, from: one.from, to: one.to }] : []
+		.flatMap((entry) =>
+			entry.kind === 'series' ? [{ name: entry.name, from: entry.from, to: entry.to }] : []
 		);
 }
 
 function findOverlap(line: SectionLine, all: readonly SectionLine[], problems: Problem[]): void {
-	const own = new Set(numbersOf(line.runs, line.line, []).map(normalCardNumber));
+	const listed = new Set(numbersOf(line.runs, line.line, []).map(normalCardNumber));
 	const parent = all.find(({ name }) => slug(name) === slug(line.numberedIn ?? ''));
 	for (const other of all) {
 		if (
@@ -178,7 +178,7 @@ function findOverlap(line: SectionLine, all: readonly SectionLine[], problems: P
 		)
 			continue;
 		const both = numbersOf(other.runs, other.line, []).filter((number) =>
-			own.has(normalCardNumber(number))
+			listed.has(normalCardNumber(number))
 		);
 		if (both.length > 0) {
 			problems.push({
@@ -190,7 +190,7 @@ function findOverlap(line: SectionLine, all: readonly SectionLine[], problems: P
 	}
 	if (!parent || parent.runs.length === 0) return;
 	const inside = new Set(numbersOf(parent.runs, parent.line, []).map(normalCardNumber));
-	const outside = [...own].filter((number) => !inside.has(number));
+	const outside = [...listed].filter((number) => !inside.has(number));
 	if (outside.length > 0) {
 		problems.push({
 			line: line.line,

@@ -279,7 +279,7 @@ describe('a variant in one line', () => {
 		const outcome = addVariantLine(release, line);
 		if (!outcome.ok) throw new RangeError(JSON.stringify(outcome.problems));
 		const kindOf = (key: string | null) =>
-			outcome.value.variants.find((one) => one.key === key)?.kind ?? '';
+			outcome.value.variants.find((variant) => variant.key === key)?.kind ?? '';
 		const versions = expand(outcome.value).filter(({ variantKey }) => variantKey);
 		expect(
 			versions.map(({ variantKey, cardKey }) => `${kindOf(variantKey)} ${variantKey} ${cardKey}`)

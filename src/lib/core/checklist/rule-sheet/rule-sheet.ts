@@ -93,8 +93,8 @@ export function readRuleSheet(release: Release, sheet: RuleSheet): Outcome<Relea
 	const parallels = read<ParallelRules>('parallels', PARALLEL_COLUMNS).map(
 		(fields, i): Parallel => {
 			const key = parallelKeys[i] ?? '';
-			const own = runs.filter(({ parallel }) => parallel === key);
-			return { ...fields, key, name: fields.name ?? '', runs: own.map(toRule) };
+			const ofParallel = runs.filter(({ parallel }) => parallel === key);
+			return { ...fields, key, name: fields.name ?? '', runs: ofParallel.map(toRule) };
 		}
 	);
 	const variantKeys = keysOf(sheet.variants, release.variants);

@@ -38,7 +38,7 @@ const seriesColumn: Column<SectionRules> = {
 						remedy: 'Write its name and numbers, for example Series 1: 1–160.'
 					}
 				])
-			: good(series.length > 0 ? { series: series.map(({ entry: _, ...one }) => one) } : {});
+			: good(series.length > 0 ? { series: series.map(({ entry: _, ...part }) => part) } : {});
 	}
 };
 

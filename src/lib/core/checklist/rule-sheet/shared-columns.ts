@@ -12,7 +12,7 @@ export const oddsColumn: Column<{ readonly odds?: readonly Odds[] }> = {
 	hint: 'Hobby 1:6; Retail 1:12',
 	width: 12,
 	write: ({ odds = [] }, { packTypes }) =>
-		formatListCell(odds.map((one) => `${nameOf(packTypes, one.packType)} ${formatOdds(one)}`)),
+		formatListCell(odds.map((each) => `${nameOf(packTypes, each.packType)} ${formatOdds(each)}`)),
 	read: (text, { packTypes }) => {
 		const odds: Odds[] = [];
 		for (const entry of parseListCell(text)) {

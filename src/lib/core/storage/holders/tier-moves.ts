@@ -40,7 +40,7 @@ export interface TierMove {
 /** The tier that a name rule gives a card: of several the first; null: none does. */
 function tierByName(words: readonly string[], rules: readonly NameRule[]): string | null {
 	const text = words.map((word) => word.toLowerCase());
-	const rule = rules.find(({ word }) => text.some((one) => one.includes(word.toLowerCase())));
+	const rule = rules.find(({ word }) => text.some((phrase) => phrase.includes(word.toLowerCase())));
 	return rule?.tier ?? null;
 }
 

@@ -71,8 +71,8 @@ function kind(
  *
  * @throws RangeError for an unknown key
  */
-export function boxKindOf(key: string, own: readonly BoxKind[] = []): BoxKind {
-	const found = [...own, ...BOX_KINDS].find((known) => known.key === key);
+export function boxKindOf(key: string, added: readonly BoxKind[] = []): BoxKind {
+	const found = [...added, ...BOX_KINDS].find((known) => known.key === key);
 	if (!found) throw new RangeError(`boxKindOf: no box kind "${key}"`);
 	return found;
 }

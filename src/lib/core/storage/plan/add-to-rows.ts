@@ -36,7 +36,7 @@ export function addToRows(
 	const placed: AddedRun[] = [];
 	const left: MarkedRun[] = [];
 	for (const run of [...added].sort((a, b) => compareMarks(a.marks, b.marks))) {
-		const before = (one: MarkedRun) => compareMarks(one.marks, run.marks) <= 0;
+		const before = (other: MarkedRun) => compareMarks(other.marks, run.marks) <= 0;
 		const last = standing.findLastIndex(({ runs }) => runs.some(before));
 		const at = last < 0 ? 0 : (standing[last]?.runs.findLastIndex(before) ?? -1) + 1;
 		const isAtEnd = last >= 0 && at === standing[last]?.runs.length;
@@ -45,14 +45,14 @@ export function addToRows(
 			...(isAtEnd ? [{ row: last + 1, at: 0 }] : [])
 		];
 		const choice = choices.find(({ row }) => (standing[row]?.free ?? -1) >= run.um);
-		const there = choice && standing[choice.row];
-		if (!choice || !there) {
+		const standingRow = choice && standing[choice.row];
+		if (!choice || !standingRow) {
 			left.push(run);
 			continue;
 		}
-		there.runs.splice(choice.at, 0, run);
-		there.free -= run.um;
-		placed.push({ run: run.key, row: there.key, at: choice.at });
+		standingRow.runs.splice(choice.at, 0, run);
+		standingRow.free -= run.um;
+		placed.push({ run: run.key, row: standingRow.key, at: choice.at });
 	}
 	return { placed, left };
 }

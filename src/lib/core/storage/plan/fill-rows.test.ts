@@ -79,8 +79,8 @@ describe('fillRows', () => {
 					// Everything stands, in order, and no row is too full.
 					const stood = filled.rows.flat();
 					for (const { key, um } of all) {
-						const own = stood.filter((part) => part.key === key);
-						expect(own.reduce((sum, part) => sum + part.um, 0)).toBe(um);
+						const parts = stood.filter((part) => part.key === key);
+						expect(parts.reduce((sum, part) => sum + part.um, 0)).toBe(um);
 					}
 					expect(stood.map(({ key }) => Number(key))).toEqual(
 						[...stood.map(({ key }) => Number(key))].sort((a, b) => a - b)

@@ -106,11 +106,11 @@ describe('chooseBox', () => {
 		['larger than any box of one row', set(900, 900), 'shared', null],
 		['two lone cards', set(2, 400), 'stray', null],
 		['three are no strays', set(3, 400), 'shared', null]
-	])('%s', (_, one, choice, kind) => {
-		const found = chooseBox(one);
+	])('%s', (_, boxed, choice, kind) => {
+		const found = chooseBox(boxed);
 		expect(found).toMatchObject({ choice, kind });
 		expect(found.rule).not.toBe('');
-		if (kind) expect(completeUm(one)).toBeLessThanOrEqual(boxKindOf(kind).rowMm * 1000);
+		if (kind) expect(completeUm(boxed)).toBeLessThanOrEqual(boxKindOf(kind).rowMm * 1000);
 	});
 
 	test('thresholds are the user’s', () => {
@@ -191,16 +191,16 @@ describe('planBoxes', () => {
 				const sets = parts.map((part, i) => set(`s${i}`, part.cards, part.cards, part));
 				const { boxes } = planBoxes(sets);
 				const weighed = weighBoxes(boxes, sets);
-				const sum = (values: readonly number[]) => values.reduce((all, one) => all + one, 0);
+				const sum = (values: readonly number[]) => values.reduce((all, value) => all + value, 0);
 				// A set broken over boxes is shared out by length, rounded to whole cards in each part.
 				const rounding = sum(boxes.flatMap(({ rows }) => rows.map((row) => row.entries.length)));
-				const cards = sum(sets.map((one) => one.cards));
-				expect(Math.abs(sum(weighed.map((one) => one.cards)) - cards)).toBeLessThanOrEqual(
+				const cards = sum(sets.map((part) => part.cards));
+				expect(Math.abs(sum(weighed.map((part) => part.cards)) - cards)).toBeLessThanOrEqual(
 					rounding
 				);
 				const tare = sum(boxes.map(({ kind }) => boxKindOf(kind).tareG));
 				const grams = sum(sets.map(({ cards: count, stockPt = 18 }) => count * cardG({ stockPt })));
-				const off = Math.abs(sum(weighed.map((one) => one.grams)) - tare - grams);
+				const off = Math.abs(sum(weighed.map((part) => part.grams)) - tare - grams);
 				expect(off).toBeLessThanOrEqual(4 * rounding + boxes.length);
 			}),
 			{ numRuns: 50 }

@@ -83,13 +83,13 @@ export function planBoxes(sets: readonly ShelvedSet[], options: BoxPlanOptions =
 	const brokenOverRows: string[] = [];
 	const boxes: Omit<PlannedBox, 'box'>[] = [];
 	for (const isApart of [false, true]) {
-		const own = ordered.filter((set) => (set.isApart ?? false) === isApart);
-		for (const set of own) {
+		const together = ordered.filter((set) => (set.isApart ?? false) === isApart);
+		for (const set of together) {
 			const kind = kindOf.get(chosen.get(set.key)?.kind ?? '');
 			if (kind) boxes.push(ownBox(set, kind, isApart));
 		}
-		const entries = entriesOf(own, chosen, school, growth);
-		const rowUm = usableRowUm(shared, own);
+		const entries = entriesOf(together, chosen, school, growth);
+		const rowUm = usableRowUm(shared, together);
 		if (entries.length === 0) continue;
 		const runs = entries.map((entry, i): RowRun => ({ key: String(i), um: entry.um }));
 		const filled = fillRows(runs, rowUm, shared.rows);
@@ -173,11 +173,16 @@ function entriesOf(
 	const entries: Entry[] = [];
 	const strays = new Map<string, ShelvedSet[]>();
 	const flush = () => {
-		for (const [key, own] of strays) {
+		for (const [key, strayEntries] of strays) {
 			const um = Math.round(
-				own.reduce((sum, { cards, stockPt }) => sum + cards * cardUm(stockPt), DIVIDER_UM)
+				strayEntries.reduce((sum, { cards, stockPt }) => sum + cards * cardUm(stockPt), DIVIDER_UM)
 			);
-			entries.push({ sets: own.map((set) => set.key), label: strayLabel(key), straysOf: key, um });
+			entries.push({
+				sets: strayEntries.map((set) => set.key),
+				label: strayLabel(key),
+				straysOf: key,
+				um
+			});
 		}
 		strays.clear();
 	};

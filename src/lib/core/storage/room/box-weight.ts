@@ -66,6 +66,6 @@ export function shelfLoad(
 	boxG: readonly number[],
 	ratingG: number | null
 ): { readonly grams: number; readonly isOver: boolean | null } {
-	const grams = boxG.reduce((sum, one) => sum + one, 0);
+	const grams = boxG.reduce((sum, weight) => sum + weight, 0);
 	return { grams, isOver: ratingG === null ? null : grams > ratingG };
 }

@@ -14,33 +14,35 @@ const runs = fc.array(
 describe('rows that stand', () => {
 	test('for all new runs: they stand in order, fit, move nothing, and none with room is left', () => {
 		fc.assert(
-			fc.property(runs, runs, (there, fresh) => {
-				const named = (some: typeof there, name: string): MarkedRun[] =>
+			fc.property(runs, runs, (old, fresh) => {
+				const named = (some: typeof old, name: string): MarkedRun[] =>
 					some.map(({ um, mark }, i) => ({ key: `${name}${i}`, um, marks: [String(mark)] }));
-				const standing = named(there, 'old').sort((a, b) => compareMarks(a.marks, b.marks));
+				const standing = named(old, 'old').sort((a, b) => compareMarks(a.marks, b.marks));
 				const rows = [standing.slice(0, 4), standing.slice(4, 8), standing.slice(8)].map(
-					(own, i) => ({
+					(inRow, i) => ({
 						key: `r${i}`,
 						rowUm: Math.max(
 							100,
-							own.reduce((sum, { um }) => sum + um, 0)
+							inRow.reduce((sum, { um }) => sum + um, 0)
 						),
-						runs: own
+						runs: inRow
 					})
 				);
 				const added = named(fresh, 'new');
 				const { placed, left } = addToRows(rows, added);
 				expect(placed.length + left.length).toBe(added.length);
-				const after = rows.map(({ key, runs: own }) => ({ key, own: [...own] }));
+				const after = rows.map(({ key, runs }) => ({ key, standing: [...runs] }));
 				for (const { run, row, at } of placed) {
 					const found = added.find(({ key }) => key === run);
-					if (found) after.find(({ key }) => key === row)?.own.splice(at, 0, found);
+					if (found) after.find(({ key }) => key === row)?.standing.splice(at, 0, found);
 				}
-				after.forEach(({ own }, i) => {
-					expect(own.reduce((sum, { um }) => sum + um, 0)).toBeLessThanOrEqual(rows[i]?.rowUm ?? 0);
-					expect(own.filter(({ key }) => key.startsWith('old'))).toEqual(rows[i]?.runs);
+				after.forEach(({ standing }, i) => {
+					expect(standing.reduce((sum, { um }) => sum + um, 0)).toBeLessThanOrEqual(
+						rows[i]?.rowUm ?? 0
+					);
+					expect(standing.filter(({ key }) => key.startsWith('old'))).toEqual(rows[i]?.runs);
 				});
-				const marks = after.flatMap(({ own }) => own.map((run) => Number(run.marks[0])));
+				const marks = after.flatMap(({ standing }) => standing.map((run) => Number(run.marks[0])));
 				expect(marks).toEqual([...marks].sort((a, b) => a - b));
 			})
 		);
@@ -57,10 +59,10 @@ describe('rows that stand', () => {
 				fc.array(fc.integer({ min: 1, max: 10 }), { minLength: 1, maxLength: 4 }),
 				(cards, shares) => {
 					const length = cards.reduce((sum, { quantity, um }) => sum + quantity * um, 0);
-					const all = shares.reduce((sum, one) => sum + one, 0);
+					const all = shares.reduce((sum, share) => sum + share, 0);
 					// As much room as there are cards, and one card more in each part: what the plan keeps free.
-					const room = shares.map((one) => (length * one) / all + 1457);
-					const named = cards.map((one, key) => ({ ...one, key }));
+					const room = shares.map((share) => (length * share) / all + 1457);
+					const named = cards.map((drawnCard, key) => ({ ...drawnCard, key }));
 					const parts = standCards(named, room);
 					const dealt = parts
 						.flat()
@@ -69,7 +71,7 @@ describe('rows that stand', () => {
 						named.flatMap(({ key, quantity }) => Array<number>(quantity).fill(key))
 					);
 					parts.forEach((part, i) => {
-						const um = part.reduce((sum, one) => sum + one.quantity * one.um, 0);
+						const um = part.reduce((sum, each) => sum + each.quantity * each.um, 0);
 						expect(um).toBeLessThanOrEqual((room[i] ?? 0) + 1e-6);
 					});
 				}
@@ -108,12 +110,12 @@ describe('rows that stand', () => {
 				}),
 				(sizes) => {
 					let n = 0;
-					const rows = sizes.map((own) => own.map((count) => run(`r${n++}-`, count)));
+					const rows = sizes.map((counts) => counts.map((count) => run(`r${n++}-`, count)));
 					const slip = respaceSlip(rows, 120);
 					if (!slip) return;
 					const place = new Map(
-						rows.flatMap((own, row) =>
-							own.flatMap(({ cards }) => cards.map(({ key }) => [key, row] as const))
+						rows.flatMap((inRow, row) =>
+							inRow.flatMap(({ cards }) => cards.map(({ key }) => [key, row] as const))
 						)
 					);
 					for (const { cards, from, to } of slip.steps) {
@@ -125,8 +127,8 @@ describe('rows that stand', () => {
 					// No row is too full then, and a run pays its divider in every row it stands in.
 					const used = rows.map(() => 0);
 					for (const { key, dividerUm, cards } of rows.flat()) {
-						const own = new Set(cards.map((card) => place.get(card.key) ?? 0));
-						for (const row of own) used[row] = (used[row] ?? 0) + dividerUm;
+						const rowsOfRun = new Set(cards.map((card) => place.get(card.key) ?? 0));
+						for (const row of rowsOfRun) used[row] = (used[row] ?? 0) + dividerUm;
 						for (const card of cards) {
 							const row = place.get(card.key) ?? 0;
 							used[row] = (used[row] ?? 0) + card.um;

@@ -40,7 +40,7 @@ export function respaceSlip(
 	const overUm = (lengths[row] ?? 0) - rowUm;
 	const cardsUm = rows
 		.flat()
-		.reduce((sum, { cards }) => sum + cards.reduce((own, { um }) => own + um, 0), 0);
+		.reduce((sum, { cards }) => sum + cards.reduce((width, { um }) => width + um, 0), 0);
 	if (cardsUm > rowUm * rows.length) return undefined;
 	for (let size = 2; size <= rows.length; size++) {
 		const ways = Array.from({ length: size }, (_, i) => row - i)
@@ -95,10 +95,10 @@ function mergeParts(window: readonly (readonly StandingRun[])[], first: number):
 	const merged: (MergedRun & { cards: MergedRun['cards'][number][] })[] = [];
 	window.forEach((row, r) => {
 		for (const { key, dividerUm, cards } of row) {
-			const own = cards.map((card) => ({ ...card, from: first + r }));
+			const moved = cards.map((card) => ({ ...card, from: first + r }));
 			const last = merged.at(-1);
-			if (last?.key === key) last.cards.push(...own);
-			else merged.push({ key, dividerUm, cards: own });
+			if (last?.key === key) last.cards.push(...moved);
+			else merged.push({ key, dividerUm, cards: moved });
 		}
 	});
 	return merged;
@@ -157,17 +157,17 @@ function dealTo<Card extends { readonly um: number }>(
 	first: number,
 	begin: number
 ): readonly { readonly card: Card; readonly to: number }[] {
-	const own = partsUm
+	const byLength = partsUm
 		.map((um, i) => ({ um, row: first + i }))
 		.filter(({ um, row }) => um > 0 || row === first + begin);
 	let part = 0;
-	let left = own[0]?.um ?? 0;
+	let left = byLength[0]?.um ?? 0;
 	return cards.map((card) => {
-		while (left < card.um - 1e-6 && part < own.length - 1) {
+		while (left < card.um - 1e-6 && part < byLength.length - 1) {
 			part++;
-			left = own[part]?.um ?? 0;
+			left = byLength[part]?.um ?? 0;
 		}
 		left -= card.um;
-		return { card, to: own[part]?.row ?? first };
+		return { card, to: byLength[part]?.row ?? first };
 	});
 }

@@ -33,7 +33,7 @@ export function homeFinder<Divider extends HomeDivider>(
 	among: ReadonlyMap<number, ReadonlySet<string>> = new Map()
 ): (head: HomelessHead) => readonly Divider[] {
 	const isOfSet = dividers.filter(({ run }) => run !== null);
-	const own = group(isOfSet, ({ use, run }) => `${use} ${run === null ? '' : runKey(run)}`);
+	const byUse = group(isOfSet, ({ use, run }) => `${use} ${run === null ? '' : runKey(run)}`);
 	const whole = group(
 		isOfSet.filter(({ run }) => run?.section === null),
 		({ use, run }) => `${use} ${run?.release ?? ''}`
@@ -50,7 +50,7 @@ export function homeFinder<Divider extends HomeDivider>(
 		}
 	}
 	return ({ run, use, year, isFew }) =>
-		own.get(`${use} ${runKey(run)}`) ??
+		byUse.get(`${use} ${runKey(run)}`) ??
 		(run.set === 1 ? guests.get(`${use} ${runKeyOfAnySet(run)}`) : undefined) ??
 		whole.get(`${use} ${run.release}`) ??
 		(isFew ? strays.get(`${use} ${year}`) : undefined) ??

@@ -56,7 +56,7 @@ describe('a run', () => {
 			run('fresnel', 'brass', 2),
 			run('base', null, DOUBLES)
 		];
-		expect(runs.map((one) => nameRun(one, sample()))).toEqual([
+		expect(runs.map((each) => nameRun(each, sample()))).toEqual([
 			'',
 			'Fresnel',
 			'Brass',
@@ -64,7 +64,7 @@ describe('a run', () => {
 			'Fresnel, Brass, set 2',
 			'doubles'
 		]);
-		const order = runs.map((one) => runOrder(one, sample()));
+		const order = runs.map((each) => runOrder(each, sample()));
 		expect([...order].sort()).toEqual(order);
 	});
 });
@@ -81,12 +81,12 @@ test('for all stacks: each set gets a version once, the best first, and no card 
 			fc.integer({ min: 0, max: 3 }),
 			fc.integer({ min: 1, max: 4 }),
 			(stack, standing, sets) => {
-				const copies = stack.map((one, copyId) => ({ ...one, copyId }));
+				const copies = stack.map((piece, copyId) => ({ ...piece, copyId }));
 				const dealt = dealSets(copies, new Map([['a', standing]]), sets);
 				for (const version of ['a', 'b']) {
 					// By brute force: card by card, the best first, into the first set that lacks it.
 					const cards = copies
-						.filter((one) => one.version === version)
+						.filter((piece) => piece.version === version)
 						.sort((a, b) => b.rank - a.rank || a.copyId - b.copyId)
 						.flatMap(({ copyId, quantity }) => Array<number>(quantity).fill(copyId));
 					const free = Array.from({ length: sets }, (_, i) => i + 1).slice(

@@ -88,16 +88,19 @@ describe('shelves', () => {
 		});
 		fc.assert(
 			fc.property(rooms, ({ shelves, boxes }) => {
-				const all = shelves.map((one, i) => ({ ...shelf(i + 1, one) }));
+				const all = shelves.map((rating, i) => ({ ...shelf(i + 1, rating) }));
 				const { advice } = adviseShelves(
 					boxes.map((grams, i) => box(`b${i}`, grams, null)),
 					all
 				);
 				for (const { key, ratingG, lengthMm } of all) {
-					const own = advice.filter(({ to }) => to === key);
-					const load = own.reduce((sum, one) => sum + (boxes[Number(one.box.slice(1))] ?? 0), 0);
+					const arriving = advice.filter(({ to }) => to === key);
+					const load = arriving.reduce(
+						(sum, step) => sum + (boxes[Number(step.box.slice(1))] ?? 0),
+						0
+					);
 					expect(load).toBeLessThanOrEqual(ratingG ?? Infinity);
-					expect(own.length * 465).toBeLessThanOrEqual(Math.max(lengthMm, 0));
+					expect(arriving.length * 465).toBeLessThanOrEqual(Math.max(lengthMm, 0));
 				}
 			})
 		);
@@ -132,7 +135,7 @@ describe('shelves', () => {
 		});
 		fc.assert(
 			fc.property(rooms, ({ shelves, boxes }) => {
-				const all = shelves.map((one, i) => shelf(i + 1, one));
+				const all = shelves.map((rating, i) => shelf(i + 1, rating));
 				const standing = boxes.map(({ grams, on }, i) =>
 					box(`b${i}`, grams, `s${(on % shelves.length) + 1}`)
 				);
@@ -142,7 +145,7 @@ describe('shelves', () => {
 					expect(place.get(key)).toBe(from);
 					place.set(key, to);
 				}
-				const on = (key: string) => standing.filter((one) => place.get(one.key) === key);
+				const on = (key: string) => standing.filter((heavy) => place.get(heavy.key) === key);
 				const loadOf = (key: string) => on(key).reduce((sum, { grams }) => sum + grams, 0);
 				const over = all.flatMap(({ key, ratingG }) =>
 					loadOf(key) > (ratingG ?? Infinity)
@@ -151,11 +154,11 @@ describe('shelves', () => {
 				);
 				expect(overloaded).toEqual(over);
 				for (const { shelf: key } of over) {
-					for (const one of on(key)) {
+					for (const heavy of on(key)) {
 						const takers = all.filter(
 							(other) =>
 								other.key !== key &&
-								loadOf(other.key) + one.grams <= (other.ratingG ?? Infinity) &&
+								loadOf(other.key) + heavy.grams <= (other.ratingG ?? Infinity) &&
 								(on(other.key).length + 1) * 465 <= other.lengthMm
 						);
 						expect(takers).toEqual([]);

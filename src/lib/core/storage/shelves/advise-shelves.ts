@@ -47,13 +47,13 @@ interface Load {
 export function adviseShelves(boxes: readonly HeavyBox[], shelves: readonly Shelf[]): ShelfAdvices {
 	const loads = new Map(
 		shelves.map(({ key }): [string, Load] => {
-			const own = boxes.filter(({ shelf }) => shelf === key);
+			const onShelf = boxes.filter(({ shelf }) => shelf === key);
 			return [
 				key,
 				{
-					grams: own.reduce((sum, { grams }) => sum + grams, 0),
-					mm: own.reduce((sum, { lengthMm }) => sum + lengthMm, 0),
-					boxes: own
+					grams: onShelf.reduce((sum, { grams }) => sum + grams, 0),
+					mm: onShelf.reduce((sum, { lengthMm }) => sum + lengthMm, 0),
+					boxes: onShelf
 				}
 			];
 		})
@@ -63,24 +63,24 @@ export function adviseShelves(boxes: readonly HeavyBox[], shelves: readonly Shel
 	const overOf = ({ key, ratingG }: Shelf) =>
 		ratingG === null ? 0 : Math.max(0, (loads.get(key)?.grams ?? 0) - ratingG);
 	const bears = ({ key, lengthMm, ratingG }: Shelf, box: HeavyBox) => {
-		const there = loads.get(key);
+		const load = loads.get(key);
 		return (
-			there !== undefined &&
-			there.mm + box.lengthMm <= lengthMm &&
-			(ratingG === null || there.grams + box.grams <= ratingG)
+			load !== undefined &&
+			load.mm + box.lengthMm <= lengthMm &&
+			(ratingG === null || load.grams + box.grams <= ratingG)
 		);
 	};
 	const move = (box: HeavyBox, from: Shelf | undefined, to: Shelf, rule: string) => {
-		const [here, there] = [from && loads.get(from.key), loads.get(to.key)];
+		const [here, target] = [from && loads.get(from.key), loads.get(to.key)];
 		if (here) {
 			here.grams -= box.grams;
 			here.mm -= box.lengthMm;
 			here.boxes.splice(here.boxes.indexOf(box), 1);
 		}
-		if (there) {
-			there.grams += box.grams;
-			there.mm += box.lengthMm;
-			there.boxes.push(box);
+		if (target) {
+			target.grams += box.grams;
+			target.mm += box.lengthMm;
+			target.boxes.push(box);
 		}
 		advice.push({ box: box.key, from: from?.key ?? null, to: to.key, rule });
 	};

@@ -67,19 +67,19 @@ describe('putAway', () => {
 			fc.property(
 				fc.array(number, { maxLength: 30 }),
 				fc.array(number, { maxLength: 15 }),
-				(there, stack) => {
+				(standing, stack) => {
 					const { lines } = putAway(
 						stack.map((n, i) => ({ ...card('a', n), key: `${n}#${i}` })),
-						[place('1', 1, 'a', there)]
+						[place('1', 1, 'a', standing)]
 					);
-					const row = [...there].sort(compareCardNumbers);
+					const row = [...standing].sort(compareCardNumbers);
 					for (const { card: key, after, before } of lines) {
-						const own = key.split('#')[0] ?? '';
+						const placed = key.split('#')[0] ?? '';
 						const at = before === null ? row.length : row.indexOf(before);
 						expect(row[at - 1] ?? null).toBe(after);
-						row.splice(at, 0, own);
+						row.splice(at, 0, placed);
 					}
-					expect(row).toEqual([...there, ...stack].sort(compareCardNumbers));
+					expect(row).toEqual([...standing, ...stack].sort(compareCardNumbers));
 				}
 			)
 		);
@@ -87,9 +87,9 @@ describe('putAway', () => {
 });
 
 /** The rule in plain steps: where its like stands, else behind the nearest before it, else before the first. */
-function placeByForce(own: string, rows: readonly (readonly string[])[]): number {
+function placeByForce(wanted: string, rows: readonly (readonly string[])[]): number {
 	const all = rows.flatMap((row, i) => row.map((number) => ({ number: Number(number), i })));
-	const upTo = all.filter(({ number }) => number <= Number(own));
+	const upTo = all.filter(({ number }) => number <= Number(wanted));
 	const best = Math.max(...upTo.map(({ number }) => number));
 	if (upTo.length > 0) return all.findLast(({ number }) => number === best)?.i ?? 0;
 	const least = Math.min(...all.map(({ number }) => number));

@@ -90,8 +90,8 @@ export function pullList(cards: readonly StackCard[], places: readonly DividerPl
 	return walk(cards, places, (set, card) => {
 		for (const [place, row] of set.rows) {
 			const hand = goOn(hands, row, (standing) => set.compare(standing, card) < 0);
-			const there = row[hand.at];
-			if (there === undefined || set.compare(there, card) !== 0) continue;
+			const neighbour = row[hand.at];
+			if (neighbour === undefined || set.compare(neighbour, card) !== 0) continue;
 			hand.at++;
 			// Doubles beside it are no neighbours to find it by.
 			const next = bisector<Standing, Standing>(set.compare).right(row, card, hand.at);
@@ -158,11 +158,11 @@ function walk(
 }
 
 function standingSet(
-	own: readonly number[],
+	setPlaces: readonly number[],
 	places: readonly DividerPlace[],
 	stack: readonly StackCard[]
 ): StandingSet {
-	const behind = own.map((place): Standing[] => {
+	const behind = setPlaces.map((place): Standing[] => {
 		const { numbers, titles = [] } = places[place] as DividerPlace;
 		return [
 			...numbers.map((number) => ({ number, title: '' })),
@@ -173,9 +173,9 @@ function standingSet(
 	const byNumber = cardNumberOrder(numbers);
 	const compare: Comparison<Standing> = (a, b) =>
 		byNumber(a.number, b.number) || (a.number === null ? compareTitles(a.title, b.title) : 0);
-	const rows = new Map(own.map((place, i) => [place, (behind[i] ?? []).sort(compare)]));
+	const rows = new Map(setPlaces.map((place, i) => [place, (behind[i] ?? []).sort(compare)]));
 	const all =
-		own.length < 2
+		setPlaces.length < 2
 			? []
 			: [...rows]
 					.flatMap(([place, row]) => row.map((card) => ({ card, place })))
@@ -188,7 +188,7 @@ function placeFor({ rows, all, compare }: StandingSet, card: Standing): number {
 	const [only = 0] = rows.keys();
 	if (all.length === 0) return only;
 	const at = bisector<{ readonly card: Standing; readonly place: number }, Standing>(
-		(there, other) => compare(there.card, other)
+		(standing, other) => compare(standing.card, other)
 	).right(all, card);
 	// The last one up to it: its like, or the card before it; with none, the one behind it.
 	return (all[at - 1] ?? all[at])?.place ?? only;

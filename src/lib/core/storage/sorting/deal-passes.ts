@@ -12,7 +12,7 @@ export type Pass = readonly (readonly string[])[];
  */
 export function dealPasses(numbers: readonly string[], piles: readonly number[]): readonly Pass[] {
 	if (piles.length === 0) return [];
-	const product = piles.reduce((all, one) => all * one, 1);
+	const product = piles.reduce((all, count) => all * count, 1);
 	if (product < numbers.length) {
 		throw new RangeError(`dealPasses: ${piles.join(' × ')} piles for ${numbers.length} numbers`);
 	}

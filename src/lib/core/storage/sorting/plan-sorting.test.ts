@@ -37,13 +37,14 @@ describe('bestPasses', () => {
 				(cards, numbers, most, pileS) => {
 					const times = { cardS: 1, pileS };
 					const best = bestPasses(cards, numbers, most, times);
-					const product = (piles: readonly number[]) => piles.reduce((all, one) => all * one, 1);
+					const product = (piles: readonly number[]) =>
+						piles.reduce((all, count) => all * count, 1);
 					const all = allPiles(most, Math.ceil(Math.log2(numbers)))
 						.filter((piles) => product(piles) >= numbers)
 						.map(
-							(piles) => piles.length * cards + pileS * piles.reduce((sum, one) => sum + one, 0)
+							(piles) => piles.length * cards + pileS * piles.reduce((sum, count) => sum + count, 0)
 						);
-					expect(best?.seconds).toBe(all.reduce((least, one) => Math.min(least, one)));
+					expect(best?.seconds).toBe(all.reduce((least, seconds) => Math.min(least, seconds)));
 					expect(product(best?.piles ?? [])).toBeGreaterThanOrEqual(numbers);
 					expect(Math.max(...(best?.piles ?? []))).toBeLessThanOrEqual(most);
 				}
@@ -102,16 +103,16 @@ function orders(n: number): number[][] {
 function countWork(order: readonly number[]) {
 	let [passed, looks, moves] = [0, 0, 0];
 	const sorted: number[] = [];
-	for (const one of order) {
-		passed += sorted.filter((other) => other > one).length;
+	for (const card of order) {
+		passed += sorted.filter((other) => other > card).length;
 		let [low, high] = [0, sorted.length];
 		while (low < high) {
 			const middle = (low + high) >> 1;
 			looks++;
-			if ((sorted[middle] ?? 0) < one) low = middle + 1;
+			if ((sorted[middle] ?? 0) < card) low = middle + 1;
 			else high = middle;
 		}
-		sorted.splice(low, 0, one);
+		sorted.splice(low, 0, card);
 	}
 	for (let runs = order.length; runs > 1; runs = Math.ceil(runs / 2)) moves += order.length;
 	return { passed, looks, moves };
@@ -120,7 +121,7 @@ function countWork(order: readonly number[]) {
 describe('what the ways cost, counted over all orders (brute force)', () => {
 	const times = { cardS: 0, pileS: 0, lookS: 1 };
 	const secondsOf = (way: string, n: number, of: typeof times) =>
-		sortingWays(n, n, 10, of).find((one) => one.way === way)?.seconds ?? NaN;
+		sortingWays(n, n, 10, of).find((plan) => plan.way === way)?.seconds ?? NaN;
 
 	test.each([2, 3, 4, 5, 6, 7])('%i cards', (n) => {
 		const all = orders(n).map(countWork);

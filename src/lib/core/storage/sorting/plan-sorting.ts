@@ -53,7 +53,7 @@ export function bestPasses(
 		if (best !== null && passes * cards * cardS >= best.seconds) break;
 		const piles = leastPiles(numbers, passes, mostPiles);
 		if (!piles) continue;
-		const sum = piles.reduce((total, one) => total + one, 0);
+		const sum = piles.reduce((total, count) => total + count, 0);
 		const seconds = passes * cards * cardS + pileS * sum;
 		if (!best || seconds < best.seconds) best = { piles, seconds };
 	}
@@ -63,7 +63,7 @@ export function bestPasses(
 /** The piles of so many passes with the least sum whose product reaches the numbers; null: none does. */
 function leastPiles(numbers: number, passes: number, most: number): readonly number[] | null {
 	const reaches = (piles: readonly number[]) =>
-		piles.reduce((product, one) => product * one, 1) >= numbers;
+		piles.reduce((product, count) => product * count, 1) >= numbers;
 	let high = Math.max(2, Math.floor(numbers ** (1 / passes)));
 	while (high ** passes < numbers) high++;
 	if (high > most) return null;

@@ -42,8 +42,8 @@ describe('dealPasses', () => {
 					let pile = picks.map((pick) => pick % count);
 					for (const pass of passes) {
 						expect(pass.length).toBeLessThanOrEqual(room);
-						const places = pass.map((own) => own.map((number) => Number(number) - 1));
-						pile = places.flatMap((own) => pile.filter((card) => own.includes(card)));
+						const places = pass.map((dealt) => dealt.map((number) => Number(number) - 1));
+						pile = places.flatMap((dealt) => pile.filter((card) => dealt.includes(card)));
 					}
 					expect(pile).toEqual(picks.map((pick) => pick % count).sort((a, b) => a - b));
 				}

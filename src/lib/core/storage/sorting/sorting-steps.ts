@@ -21,7 +21,7 @@ export function stepPiles(
 	numbers: readonly string[]
 ): readonly Pass[] {
 	const dealt = steps.filter((piles) => piles > 0);
-	const product = dealt.reduce((all, one) => all * one, 1);
+	const product = dealt.reduce((all, count) => all * count, 1);
 	if (way === 'passes' && product >= numbers.length) return dealPasses(numbers, dealt);
 	const [piles] = dealt;
 	if (piles === undefined || numbers.length === 0) return [];

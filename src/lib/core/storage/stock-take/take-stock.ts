@@ -17,16 +17,16 @@ export function takeStock(
 	recorded: readonly StockLine[],
 	found: readonly StockLine[]
 ): readonly StockDifference[] {
-	const there = sumUp(recorded);
+	const expected = sumUp(recorded);
 	const seen = sumUp(found);
 	const differences: StockDifference[] = [];
-	for (const [version, quantity] of there) {
+	for (const [version, quantity] of expected) {
 		const count = seen.get(version) ?? 0;
 		const isConfirmed = count === 1 || count >= quantity;
 		if (!isConfirmed) differences.push({ version, quantity: quantity - count, sort: 'not there' });
 	}
 	for (const [version, quantity] of seen) {
-		const more = quantity - (there.get(version) ?? 0);
+		const more = quantity - (expected.get(version) ?? 0);
 		if (more > 0) differences.push({ version, quantity: more, sort: 'not recorded' });
 	}
 	return differences;

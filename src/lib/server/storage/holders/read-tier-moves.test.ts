@@ -31,8 +31,8 @@ describe('holders', () => {
 		]);
 		await setHolders(storage.collection, moves);
 		expect((await readTierMoves(storage.collection.db, rules)).moves).toEqual([]);
-		const standing = (await readBoxes(storage.collection.db)).flatMap(({ name, rows: own }) =>
-			own.map(({ usedUm }) => [name, usedUm])
+		const standing = (await readBoxes(storage.collection.db)).flatMap(({ name, rows: rows }) =>
+			rows.map(({ usedUm }) => [name, usedUm])
 		);
 		// 457 µm of stock each, and a divider where others may stand; a millimetre for the loader, nine for the case, a tenth for the sleeve.
 		expect(standing.filter(([, um]) => um)).toContainEqual(['Long box 1', 800 + 2 * 457 + 100]);

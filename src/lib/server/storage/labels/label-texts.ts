@@ -53,13 +53,13 @@ export async function labelTexts(
 			)
 		);
 	}
-	const own = group(
+	const byBox = group(
 		await readDividers(db, { boxes: wanted.map(({ id }) => id) }),
 		({ boxId }) => boxId
 	);
 	if (sort === 'dividers') {
 		return wanted.flatMap((box) =>
-			(own.get(box.id) ?? []).map(({ label, row, standing }) =>
+			(byBox.get(box.id) ?? []).map(({ label, row, standing }) =>
 				dividerTab(
 					label,
 					standing.map(({ number, title }) => number ?? title),
@@ -69,7 +69,7 @@ export async function labelTexts(
 		);
 	}
 	const setsOf = (id: number) => {
-		const runs = (own.get(id) ?? []).flatMap((divider) => {
+		const runs = (byBox.get(id) ?? []).flatMap((divider) => {
 			const { releaseId } = divider;
 			const run = runOfDivider(divider, releaseId === null ? null : String(releaseId));
 			return releaseId === null || run === null ? [] : [{ releaseId, run, divider }];

@@ -11,7 +11,7 @@ import { withStorage } from '../storage.fixture.ts';
 
 const NOW = '1996-10-06T09:00:00.000Z';
 const grid = (key: string): LabelGrid => {
-	const found = LABEL_GRIDS.find((one) => one.key === key);
+	const found = LABEL_GRIDS.find((known) => known.key === key);
 	if (!found) throw new RangeError(`no grid ${key}`);
 	return found;
 };
@@ -20,19 +20,19 @@ const print = async (labels: readonly LabelText[], key: string, start = 1) =>
 	readPdf(await printLabels(labels, grid(key), start, NOW));
 const withoutSpaces = (text: string) => text.replace(/\s/g, '');
 
-describe.each(LABEL_GRIDS.map((one) => [one.name, one] as const))('%s', (_, one) => {
+describe.each(LABEL_GRIDS.map((layout) => [layout.name, layout] as const))('%s', (_, layout) => {
 	test('lies on its paper, labels apart; text stays within its label and is never clipped', async () => {
-		const paper = PAPERS.find(({ key }) => key === one.paper);
-		const last = labelPlace(one, one.columns * one.rows - 1);
-		expect(one.leftMm).toBeGreaterThan(0);
-		expect(last.xMm + one.widthMm).toBeLessThan(paper?.widthMm ?? 0);
-		expect(last.yMm + one.heightMm).toBeLessThan(paper?.heightMm ?? 0);
+		const paper = PAPERS.find(({ key }) => key === layout.paper);
+		const last = labelPlace(layout, layout.columns * layout.rows - 1);
+		expect(layout.leftMm).toBeGreaterThan(0);
+		expect(last.xMm + layout.widthMm).toBeLessThan(paper?.widthMm ?? 0);
+		expect(last.yMm + layout.heightMm).toBeLessThan(paper?.heightMm ?? 0);
 		const long = Array.from({ length: 90 }, (_one, i) => String(3 * i + 1)).join(', ');
 		const title =
 			'The Keeper of the Outermost Light, Who Never Once in Forty Winters Let It Go Out 1994';
 		const { pages, raw } = await print(
 			[label(title, '236 of 240', `Missing: ${long}`), label('B')],
-			one.key,
+			layout.key,
 			2
 		);
 		expect(hasOwnFontsOnly(raw)).toBe(true);
@@ -42,26 +42,28 @@ describe.each(LABEL_GRIDS.map((one) => [one.name, one] as const))('%s', (_, one)
 		const text = withoutSpaces(pages.map((page) => page.text).join(' '));
 		expect(text).not.toContain('…');
 		for (const word of ['236of240', ...long.split(', ').slice(-3)]) expect(text).toContain(word);
-		const places = Array.from({ length: one.columns * one.rows }, (_one, i) => labelPlace(one, i));
+		const places = Array.from({ length: layout.columns * layout.rows }, (_one, i) =>
+			labelPlace(layout, i)
+		);
 		for (const { placed, size } of pages) {
 			for (const { at, width } of placed) {
 				const [x, y] = [at[4] ?? 0, (size[1] ?? 0) - (at[5] ?? 0)];
 				const isInside = places.some(
 					({ xMm, yMm }) =>
 						x >= mmToPt(xMm) &&
-						x + width <= mmToPt(xMm + one.widthMm) + 0.01 &&
+						x + width <= mmToPt(xMm + layout.widthMm) + 0.01 &&
 						y >= mmToPt(yMm) &&
-						y <= mmToPt(yMm + one.heightMm)
+						y <= mmToPt(yMm + layout.heightMm)
 				);
 				expect(isInside).toBe(true);
 			}
 		}
 		// The first place is left free.
-		const first = labelPlace(one, 0);
+		const first = labelPlace(layout, 0);
 		const inFirst = pages[0]?.placed.filter(
 			({ at }) =>
-				(at[4] ?? 0) < mmToPt(first.xMm + one.widthMm) &&
-				(pages[0]?.size[1] ?? 0) - (at[5] ?? 0) < mmToPt(first.yMm + one.heightMm)
+				(at[4] ?? 0) < mmToPt(first.xMm + layout.widthMm) &&
+				(pages[0]?.size[1] ?? 0) - (at[5] ?? 0) < mmToPt(first.yMm + layout.heightMm)
 		);
 		expect(inFirst).toEqual([]);
 	});

@@ -38,7 +38,7 @@ export async function readStorageChoice(
 			: last[name];
 	};
 	return {
-		school: BOX_SCHOOLS.find((one) => one === query.get('school')) ?? last.school,
+		school: BOX_SCHOOLS.find((choice) => choice === query.get('school')) ?? last.school,
 		fill: percent('fill'),
 		have: percent('have'),
 		growth: percent('growth')

@@ -34,8 +34,8 @@ describe('boxes as planned', () => {
 		expect(await storage.counts()).toEqual({ standing: 0, homeless: all });
 		expect(await standAsPlanned(storage.collection)).toEqual({ boxes: 2, cards: all });
 		expect(await storage.counts()).toEqual({ standing: all, homeless: 0 });
-		const [own, ...shared] = await storage.rows();
-		expect(own).toMatch(/^BIG 1994 \/ 1: BIG 1994 1 2 3 .* 390$/);
+		const [alone, ...shared] = await storage.rows();
+		expect(alone).toMatch(/^BIG 1994 \/ 1: BIG 1994 1 2 3 .* 390$/);
 		expect(shared).toEqual([
 			'Long box 1 / 1: A 1992, Brass 1 2 3',
 			// Lone cards of the year: the base card, and the double.

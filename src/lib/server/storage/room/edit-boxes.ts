@@ -24,28 +24,28 @@ export function saveBox(
 	id?: number
 ): Promise<Done> {
 	return makeChange(collection, async (record, tx) => {
-		const [there] = id === undefined ? [] : await tx.select().from(boxes).where(eq(boxes.id, id));
-		if (id !== undefined && !there) return refused([gone('box')]);
+		const [known] = id === undefined ? [] : await tx.select().from(boxes).where(eq(boxes.id, id));
+		if (id !== undefined && !known) return refused([gone('box')]);
 		const wanted = {
-			name: (fields.name ?? there?.name ?? '').trim(),
-			kind: fields.kind ?? there?.kind ?? '',
-			use: fields.use ?? there?.use ?? 'sets',
-			shelfId: fields.shelfId === undefined ? (there?.shelfId ?? null) : fields.shelfId
+			name: (fields.name ?? known?.name ?? '').trim(),
+			kind: fields.kind ?? known?.kind ?? '',
+			use: fields.use ?? known?.use ?? 'sets',
+			shelfId: fields.shelfId === undefined ? (known?.shelfId ?? null) : fields.shelfId
 		};
 		const problems = await problemsOf(tx, wanted, id);
 		if (problems.length > 0) return refused(problems);
 		const position =
-			there && there.shelfId === wanted.shelfId
-				? there.position
+			known && known.shelfId === wanted.shelfId
+				? known.position
 				: await nextPosition(tx, wanted.shelfId);
-		if (!there) {
+		if (!known) {
 			const [made] = await record.insert(boxes, [{ ...wanted, position }]);
 			return { value: good({ id: made?.id ?? 0 }), label: `Box ${wanted.name}` };
 		}
-		await record.update(boxes, there.id, { ...wanted, position });
+		await record.update(boxes, known.id, { ...wanted, position });
 		const label =
-			there.shelfId === wanted.shelfId ? `Change ${wanted.name}` : `Move ${wanted.name}`;
-		return { value: good({ id: there.id }), label };
+			known.shelfId === wanted.shelfId ? `Change ${wanted.name}` : `Move ${wanted.name}`;
+		return { value: good({ id: known.id }), label };
 	});
 }
 
@@ -56,10 +56,10 @@ export function moveBoxes(
 ): Promise<Outcome<{ readonly moved: number }>> {
 	return makeChange(collection, async (record, tx) => {
 		for (const { box, shelf } of moves) {
-			const [there] = await tx.select().from(boxes).where(eq(boxes.id, box));
+			const [known] = await tx.select().from(boxes).where(eq(boxes.id, box));
 			const [to] =
 				shelf === null ? [] : await tx.select().from(shelves).where(eq(shelves.id, shelf));
-			if (!there) return refused([gone('box')]);
+			if (!known) return refused([gone('box')]);
 			if (shelf !== null && !to) return refused([gone('shelf')]);
 			await record.update(boxes, box, { shelfId: shelf, position: await nextPosition(tx, shelf) });
 		}
@@ -75,13 +75,13 @@ export function shiftBox(collection: Collection, id: number, by: -1 | 1): Promis
 		if (box?.shelfId == null) return refused([gone('box on a shelf')]);
 		const all = await tx.select().from(boxes).where(eq(boxes.shelfId, box.shelfId));
 		const inOrder = all.sort((a, b) => a.position - b.position || a.id - b.id);
-		const at = inOrder.findIndex((one) => one.id === id);
+		const at = inOrder.findIndex((each) => each.id === id);
 		const other = inOrder[at + by];
 		if (!other) return { value: good({ id }), label: '' };
 		inOrder[at] = other;
 		inOrder[at + by] = box;
-		for (const [position, one] of inOrder.entries()) {
-			if (one.position !== position) await record.update(boxes, one.id, { position });
+		for (const [position, row] of inOrder.entries()) {
+			if (row.position !== position) await record.update(boxes, row.id, { position });
 		}
 		return { value: good({ id }), label: `Move ${box.name}` };
 	});
@@ -92,11 +92,11 @@ export function removeBox(collection: Collection, id: number): Promise<Done> {
 	return makeChange(collection, async (record, tx) => {
 		const [box] = await tx.select().from(boxes).where(eq(boxes.id, id));
 		if (!box) return refused([gone('box')]);
-		const own = await tx.select({ id: dividers.id }).from(dividers).where(eq(dividers.boxId, id));
+		const inBox = await tx.select({ id: dividers.id }).from(dividers).where(eq(dividers.boxId, id));
 		await removeDividerRows(
 			record,
 			tx,
-			own.map((one) => one.id)
+			inBox.map((row) => row.id)
 		);
 		await record.remove(boxes, [id]);
 		return {

@@ -31,11 +31,11 @@ export function addDivider(
 				}
 			]);
 		}
-		const there = await tx
+		const before = await tx
 			.select({ position: dividers.position })
 			.from(dividers)
 			.where(and(eq(dividers.boxId, boxId), eq(dividers.row, row)));
-		const at = Math.max(-1, ...there.map(({ position }) => position)) + 1;
+		const at = Math.max(-1, ...before.map(({ position }) => position)) + 1;
 		const id = await insertDivider(record, tx, {
 			boxId,
 			row,
@@ -49,8 +49,8 @@ export function addDivider(
 
 export function renameDivider(collection: Collection, id: number, label: string): Promise<Done> {
 	return makeChange(collection, async (record, tx) => {
-		const [there] = await tx.select().from(dividers).where(eq(dividers.id, id));
-		if (!there) return refused([gone('divider')]);
+		const [known] = await tx.select().from(dividers).where(eq(dividers.id, id));
+		if (!known) return refused([gone('divider')]);
 		if (label.trim() === '')
 			return refused([{ field: 'label', message: 'a divider needs a name' }]);
 		await record.update(dividers, id, { label: label.trim() });
@@ -61,12 +61,12 @@ export function renameDivider(collection: Collection, id: number, label: string)
 /** Takes a divider out; the cards behind it have no place then. */
 export function removeDivider(collection: Collection, id: number): Promise<Done> {
 	return makeChange(collection, async (record, tx) => {
-		const [there] = await tx.select().from(dividers).where(eq(dividers.id, id));
-		if (!there) return refused([gone('divider')]);
+		const [known] = await tx.select().from(dividers).where(eq(dividers.id, id));
+		if (!known) return refused([gone('divider')]);
 		await removeDividerRows(record, tx, [id]);
 		return {
 			value: good({ id }),
-			label: `Take out ${there.label}: its cards have no place`
+			label: `Take out ${known.label}: its cards have no place`
 		};
 	});
 }

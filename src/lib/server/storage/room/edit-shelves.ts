@@ -38,8 +38,8 @@ export function saveShelf(collection: Collection, shelf: NewShelf, id?: number):
 				label: `Shelf ${nameShelf(shelf)}`
 			};
 		}
-		const [there] = await tx.select().from(shelves).where(eq(shelves.id, id));
-		if (!there) return refused([gone('shelf')]);
+		const [known] = await tx.select().from(shelves).where(eq(shelves.id, id));
+		if (!known) return refused([gone('shelf')]);
 		await record.update(shelves, id, shelf);
 		return { value: good({ id }), label: `Change ${nameShelf(shelf)}` };
 	});
@@ -51,8 +51,8 @@ export function removeShelf(collection: Collection, id: number): Promise<Done> {
 		const [shelf] = await tx.select().from(shelves).where(eq(shelves.id, id));
 		if (!shelf) return refused([gone('shelf')]);
 		for (const table of [boxes, binders] as const) {
-			const own = await tx.select({ id: table.id }).from(table).where(eq(table.shelfId, id));
-			for (const one of own) await record.update(table, one.id, { shelfId: null });
+			const onShelf = await tx.select({ id: table.id }).from(table).where(eq(table.shelfId, id));
+			for (const row of onShelf) await record.update(table, row.id, { shelfId: null });
 		}
 		await record.remove(shelves, [id]);
 		return { value: good({ id }), label: `Remove ${nameShelf(shelf)}` };

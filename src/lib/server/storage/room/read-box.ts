@@ -78,12 +78,12 @@ export async function readDividers(
 		(card) => card.dividerId
 	);
 	return rows.map((row) => {
-		const own = (standing.get(row.id) ?? []).sort(inRow);
+		const cards = (standing.get(row.id) ?? []).sort(inRow);
 		return {
 			...row,
-			standing: own,
-			cards: sum(own, ({ quantity }) => quantity),
-			um: DIVIDER_UM + sum(own, ({ quantity, um }) => quantity * um)
+			standing: cards,
+			cards: sum(cards, ({ quantity }) => quantity),
+			um: DIVIDER_UM + sum(cards, ({ quantity, um }) => quantity * um)
 		};
 	});
 }

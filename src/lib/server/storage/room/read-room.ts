@@ -65,9 +65,9 @@ export async function readRoom(db: Reader) {
 		depthMm: binderKindOf(resolveLayout(row.layout).binderKind, binderKinds).spineDepthMm
 	}));
 	const drawn = shelves.map((shelf): RoomShelf => {
-		const own = boxes.filter(({ shelfId }) => shelfId === shelf.id);
+		const onShelf = boxes.filter(({ shelfId }) => shelfId === shelf.id);
 		const items: RoomItem[] = [
-			...own.map((box) => ({
+			...onShelf.map((box) => ({
 				key: `box ${box.id}`,
 				name: box.name,
 				lengthMm: box.kind.lengthMm,
@@ -104,7 +104,7 @@ export async function readRoom(db: Reader) {
 			boards,
 			tooLong: items.filter(({ key }) => tooLong.includes(key)).map(({ name }) => name),
 			...shelfLoad(
-				own.map(({ grams }) => grams),
+				onShelf.map(({ grams }) => grams),
 				shelf.ratingG
 			)
 		};

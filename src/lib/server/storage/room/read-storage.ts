@@ -98,14 +98,14 @@ export async function readBoxes(
 	const heads = (await readBoxHeads(db)).filter(({ id }) => ids?.includes(id) ?? true);
 	return heads.map(({ kind: key, ...box }): StoredBox => {
 		const kind = boxKindOf(key, kinds);
-		const own = rowsOf.get(box.id) ?? [];
-		const last = Math.max(kind.rows, ...own.map(({ row }) => row));
+		const standing = rowsOf.get(box.id) ?? [];
+		const last = Math.max(kind.rows, ...standing.map(({ row }) => row));
 		const rows = Array.from({ length: last }, (_, i) => {
-			const there = own.find(({ row }) => row === i + 1);
-			const usedUm = there ? Math.round(there.um + dividersUm(kind, there.dividers)) : 0;
-			return { row: i + 1, cards: there?.cards ?? 0, usedUm };
+			const rowUse = standing.find(({ row }) => row === i + 1);
+			const usedUm = rowUse ? Math.round(rowUse.um + dividersUm(kind, rowUse.dividers)) : 0;
+			return { row: i + 1, cards: rowUse?.cards ?? 0, usedUm };
 		});
-		const cardsG = own.reduce((total, { mg }) => total + mg, 0) / 1000;
+		const cardsG = standing.reduce((total, { mg }) => total + mg, 0) / 1000;
 		const { grams, caution } = boxWeight([], kind.tareG + cardsG);
 		return {
 			...box,

@@ -77,16 +77,16 @@ export function respacingOf(box: OpenBox): BoxRespacing | null {
 		box.dividers.flatMap(({ standing }) => standing.map((card) => [String(card.id), card] as const))
 	);
 	const lines = slip.steps.map((step): RespaceLine => {
-		const own = step.cards.flatMap((key) => cardOf.get(key) ?? []);
-		const title = (card: (typeof own)[number] | undefined) => card?.number ?? card?.title ?? '';
+		const moving = step.cards.flatMap((key) => cardOf.get(key) ?? []);
+		const title = (card: (typeof moving)[number] | undefined) => card?.number ?? card?.title ?? '';
 		return {
 			name: nameOf(step),
 			label: box.dividers.find((divider) => runKey(divider) === step.run)?.label ?? step.run,
 			fromRow: step.from + 1,
 			toRow: step.to + 1,
-			cards: own.reduce((total, { quantity }) => total + quantity, 0),
-			first: title(own[0]),
-			last: title(own.at(-1))
+			cards: moving.reduce((total, { quantity }) => total + quantity, 0),
+			first: title(moving[0]),
+			last: title(moving.at(-1))
 		};
 	});
 	return { lines, row: slip.row + 1, overUm: slip.overUm, isHopeless: false };
@@ -112,9 +112,9 @@ export function takeRespaceStep(
 		const to = await dividerIn(record, tx, box, step);
 		const ids = step.cards.map(Number);
 		const moved = await tx.select().from(boxCards).where(inArray(boxCards.id, ids));
-		const there = await tx.select().from(boxCards).where(eq(boxCards.dividerId, to));
+		const standing = await tx.select().from(boxCards).where(eq(boxCards.dividerId, to));
 		for (const row of moved) {
-			const same = there.find(({ copyId }) => copyId === row.copyId);
+			const same = standing.find(({ copyId }) => copyId === row.copyId);
 			if (same) {
 				await record.remove(boxCards, [row.id]);
 				await record.update(boxCards, same.id, { quantity: same.quantity + row.quantity });
@@ -136,9 +136,13 @@ async function dividerIn(
 	step: RespaceStep
 ): Promise<number> {
 	const row = step.to + 1;
-	const there = box.dividers.find((one) => one.row === row && runKey(one) === step.run);
-	if (there) return there.id;
-	const from = box.dividers.find((one) => one.row === step.from + 1 && runKey(one) === step.run);
+	const target = box.dividers.find(
+		(divider) => divider.row === row && runKey(divider) === step.run
+	);
+	if (target) return target.id;
+	const from = box.dividers.find(
+		(divider) => divider.row === step.from + 1 && runKey(divider) === step.run
+	);
 	const others = await tx
 		.select({ position: dividers.position })
 		.from(dividers)
@@ -165,7 +169,9 @@ async function dropEmpty(
 	box: OpenBox,
 	step: RespaceStep
 ): Promise<void> {
-	const from = box.dividers.find((one) => one.row === step.from + 1 && runKey(one) === step.run);
+	const from = box.dividers.find(
+		(divider) => divider.row === step.from + 1 && runKey(divider) === step.run
+	);
 	if (!from) return;
 	const [left] = await tx.select().from(boxCards).where(eq(boxCards.dividerId, from.id)).limit(1);
 	if (!left) await removeDividerRows(record, tx, [from.id]);

@@ -43,16 +43,16 @@ export async function homelessRuns(
 	const placedOf = await placedNumbers(db, [...new Set(loose.map(({ copy }) => copy.releaseId))]);
 	const headOf = new Map(heads.map((head) => [head.id, head]));
 	const parts = group(loose, ({ copy, run }) => `${copy.use} ${runKey(run)}`);
-	return [...parts].flatMap(([key, own]): StoredHomelessRun[] => {
-		const [first] = own;
+	return [...parts].flatMap(([key, ofRun]): StoredHomelessRun[] => {
+		const [first] = ofRun;
 		const head = headOf.get(first?.copy.releaseId ?? 0);
 		if (!first || !head) return [];
 		const { run } = first;
 		const { use } = first.copy;
 		const { name, year, maker, theme, id } = head;
 		const names = namesOf(id);
-		const count = sum(own, ({ quantity }) => quantity);
-		const numbers = new Set(own.map(({ copy }) => copy.cardKey)).size;
+		const count = sum(ofRun, ({ quantity }) => quantity);
+		const numbers = new Set(ofRun.map(({ copy }) => copy.cardKey)).size;
 		const isSet = run.section !== null && run.set !== DOUBLES;
 		const placed = isSet ? placedOf(id, run) : 0;
 		const need = isSet ? Math.max(numbers, (needOf(id, run) ?? numbers) - placed) : numbers;
@@ -62,7 +62,7 @@ export async function homelessRuns(
 				...(theme === null ? {} : { theme }),
 				...(isKeptApart(use) ? {} : { part: nameRun(run, names), order: runOrder(run, names) }),
 				have: Math.min(numbers, count),
-				stockPt: sum(own, ({ copy, quantity }) => quantity * copy.um) / count / UM_A_PT
+				stockPt: sum(ofRun, ({ copy, quantity }) => quantity * copy.um) / count / UM_A_PT
 			}
 		];
 	});
@@ -100,7 +100,7 @@ async function runSizes(
 		({ copy, run }) => `${copy.releaseId} ${runKey(run)}`
 	);
 	const inFinish = [...finishes.values()].filter(
-		(own) => sum(own, ({ quantity }) => quantity) > mostStrays
+		(same) => sum(same, ({ quantity }) => quantity) > mostStrays
 	);
 	const stored = new Map(
 		(

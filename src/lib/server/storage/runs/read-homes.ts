@@ -85,9 +85,9 @@ export async function readAmong(
 		}
 	}
 	return new Map(
-		[...group(found, ({ divider }) => divider)].map(([id, own]) => [
+		[...group(found, ({ divider }) => divider)].map(([id, rows]) => [
 			id,
-			new Set(own.map(({ key }) => key))
+			new Set(rows.map(({ key }) => key))
 		])
 	);
 }

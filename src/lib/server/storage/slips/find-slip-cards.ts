@@ -89,22 +89,22 @@ async function housedCards(tx: Transaction, valuable: Valuable): Promise<readonl
 	const loose = await looseCards(tx, valuable);
 	const runs = [...group(loose, ({ copy, run }) => `${copy.use} ${runKey(run)}`).values()];
 	const homes = await readHomes(tx);
-	const asHead = (own: readonly LooseCards[]) => {
-		const { copy, run, year } = at(own, 0);
-		const cards = sum(own, ({ quantity }) => quantity);
+	const asHead = (ofRun: readonly LooseCards[]) => {
+		const { copy, run, year } = at(ofRun, 0);
+		const cards = sum(ofRun, ({ quantity }) => quantity);
 		return { run, use: copy.use, year, isFew: cards <= USUAL_BOX_RULES.mostStrays };
 	};
 	const findOwn = homeFinder(homes);
-	const lost = runs.filter((own) => findOwn(asHead(own)).length === 0);
+	const lost = runs.filter((ofRun) => findOwn(asHead(ofRun)).length === 0);
 	const findHome = homeFinder(
 		homes,
 		await readAmong(
 			tx,
-			lost.map((own) => at(own, 0).copy.releaseId)
+			lost.map((ofRun) => at(ofRun, 0).copy.releaseId)
 		)
 	);
 	return runs
-		.filter((own) => findHome(asHead(own)).length > 0)
+		.filter((ofRun) => findHome(asHead(ofRun)).length > 0)
 		.flat()
 		.sort((a, b) => a.copy.id - b.copy.id);
 }

@@ -25,7 +25,7 @@ export function answerDiscrepancy(
 ): Promise<Outcome<{ readonly id: number }>> {
 	return makeChange(collection, async (record, tx) => {
 		const [row] = await tx.select().from(discrepancies).where(eq(discrepancies.id, id));
-		const answer = row && DISCREPANCY_ANSWERS[row.sort].find((one) => one.key === key);
+		const answer = row && DISCREPANCY_ANSWERS[row.sort].find((choice) => choice.key === key);
 		if (!row || !answer) {
 			return refused([{ message: 'there is no such question', remedy: 'Reload the page.' }]);
 		}
@@ -99,13 +99,15 @@ async function moveHere(
 		.innerJoin(copies, eq(boxCards.copyId, copies.id))
 		.where(and(eq(copies.releaseId, releaseId), eq(copies.cardKey, cardKey)))
 		.orderBy(asc(boxCards.id));
-	for (const one of elsewhere) {
+	for (const place of elsewhere) {
 		const isIt =
-			one.dividerId !== row.dividerId && one.parallel === parallelKey && one.variant === variantKey;
-		const count = isIt ? Math.min(left, one.quantity) : 0;
+			place.dividerId !== row.dividerId &&
+			place.parallel === parallelKey &&
+			place.variant === variantKey;
+		const count = isIt ? Math.min(left, place.quantity) : 0;
 		if (count === 0) continue;
-		await takeOut(record, tx, one.copyId, count, one.dividerId);
-		await stand(record, tx, row, one.copyId, count);
+		await takeOut(record, tx, place.copyId, count, place.dividerId);
+		await stand(record, tx, row, place.copyId, count);
 		left -= count;
 	}
 	return left;
@@ -127,6 +129,6 @@ async function stand(
 		.where(eq(copies.id, copyId));
 	if (!found) throw new RangeError(`stand: no copy ${copyId}`);
 	const swatchOf = await readSwatches(tx, [found.releaseId]);
-	const one = cardBulk(formatOf(found, swatchOf(found)), found.holder);
-	await standBehind(record, tx, row.dividerId, [{ copyId, quantity, ...one }]);
+	const bulk = cardBulk(formatOf(found, swatchOf(found)), found.holder);
+	await standBehind(record, tx, row.dividerId, [{ copyId, quantity, ...bulk }]);
 }

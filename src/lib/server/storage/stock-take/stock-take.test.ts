@@ -21,7 +21,8 @@ describe('stock-take', () => {
 			value: { notThere: 1, notRecorded: 2 }
 		});
 		const open = await listDiscrepancies(storage.collection.db);
-		const idOf = (version: string) => open.find((one) => one.version === version)?.id ?? 0;
+		const idOf = (version: string) =>
+			open.find((question) => question.version === version)?.id ?? 0;
 		// 21 has no copy anywhere: it cannot be one that had another place.
 		const none = await answerDiscrepancy(storage.collection, idOf('a/base-21'), 'h');
 		expect(none).toMatchObject({ ok: false });

@@ -30,18 +30,18 @@ export function checkDivider(
 		if (!divider) {
 			return refused([{ message: 'there is no such divider', remedy: 'Undo brings it back.' }]);
 		}
-		const own = divider.standing.filter((card) => release === null || card.release === release);
+		const cards = divider.standing.filter((card) => release === null || card.release === release);
 		const found =
-			line === null ? null : await readEntry(tx, release ?? own[0]?.release ?? '', line);
+			line === null ? null : await readEntry(tx, release ?? cards[0]?.release ?? '', line);
 		if (found && !found.ok) return refused(found.problems);
-		const differences = found ? takeStock(own, found.value.additions) : [];
+		const differences = found ? takeStock(cards, found.value.additions) : [];
 		const before = await tx
 			.select({ id: discrepancies.id })
 			.from(discrepancies)
 			.where(eq(discrepancies.dividerId, id));
 		await record.remove(
 			discrepancies,
-			before.map((one) => one.id)
+			before.map((row) => row.id)
 		);
 		await record.insert(
 			discrepancies,
@@ -50,7 +50,7 @@ export function checkDivider(
 				if (sort === 'not recorded') return [{ ...row, copyId: null, quantity }];
 				// What is missing of a version is missing of its copies, the last recorded first.
 				let left = quantity;
-				return [...own]
+				return [...cards]
 					.filter((card) => card.version === version)
 					.reverse()
 					.flatMap((card) => {
@@ -63,7 +63,7 @@ export function checkDivider(
 		await record.update(dividers, id, { checkedAt: collection.now() });
 		const count = (sort: string) =>
 			sum(
-				differences.filter((one) => one.sort === sort),
+				differences.filter((difference) => difference.sort === sort),
 				({ quantity }) => quantity
 			);
 		const value = { notThere: count('not there'), notRecorded: count('not recorded') };

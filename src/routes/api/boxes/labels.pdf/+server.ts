@@ -12,7 +12,7 @@ import type { RequestHandler } from './$types';
  */
 export const GET: RequestHandler = async ({ url, request }) => {
 	const query = url.searchParams;
-	const sort = LABEL_SORTS.find((one) => one === (query.get('what') ?? 'boxes'));
+	const sort = LABEL_SORTS.find((known) => known === (query.get('what') ?? 'boxes'));
 	const grid = LABEL_GRIDS.find(({ key }) => key === (query.get('grid') ?? 'a4-3x7'));
 	const start = Number(query.get('start') ?? 1);
 	const most = grid ? grid.columns * grid.rows : 1;

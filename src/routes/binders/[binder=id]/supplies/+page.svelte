@@ -31,7 +31,7 @@
 			volumes: data.plan.volumes.length,
 			supplies: list
 		},
-		...tried.map((one) => ({ ...one, name: wordsOf(one.change) }))
+		...tried.map((asked) => ({ ...asked, name: wordsOf(asked.change) }))
 	]);
 	const most = $derived(Math.max(1, ...rows.map(({ leaves }) => leaves)));
 </script>

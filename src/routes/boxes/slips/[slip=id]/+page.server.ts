@@ -32,7 +32,7 @@ export const load = async ({ params, url, depends }) => {
 export const actions = {
 	answer: async ({ params, request }) => {
 		const { word, id } = formFields(await request.formData());
-		const state = SLIP_STATES.find((one) => one === word('state'));
+		const state = SLIP_STATES.find((known) => known === word('state'));
 		if (!state) return fail(400, { problems: [{ message: 'say done, skipped or not there' }] });
 		const collection = await theCollection();
 		const divider = id('divider') || null;

@@ -36,7 +36,7 @@ export function createCardSheet(release: () => Release) {
 	const rows = $derived.by((): SheetRow[] => {
 		const gone = new Set(removed);
 		const picked = new Set(chosen);
-		const own = (section?.cards ?? []).map((card) => {
+		const listed = (section?.cards ?? []).map((card) => {
 			const draft = drafts[card.key];
 			return {
 				key: card.key,
@@ -65,7 +65,7 @@ export function createCardSheet(release: () => Release) {
 				state: 'added' as const,
 				isChosen: picked.has(key)
 			}));
-		return [...own, ...fresh];
+		return [...listed, ...fresh];
 	});
 	const addedKeys = $derived(new Set(added.map(({ key }) => key)));
 	const changedKeys = $derived(
@@ -78,7 +78,7 @@ export function createCardSheet(release: () => Release) {
 			const { subjects, ...rest } = drafts[key] ?? {};
 			const list = subjects
 				?.split(';')
-				.map((one) => one.trim())
+				.map((subject) => subject.trim())
 				.filter(Boolean);
 			return { card: key, ...rest, ...(list ? { subjects: list } : {}) };
 		}),
@@ -146,7 +146,7 @@ export function createCardSheet(release: () => Release) {
 				const run = keys.slice(Math.min(from, to), Math.max(from, to) + 1);
 				chosen = [...new Set([...chosen, ...run])];
 			} else {
-				chosen = chosen.includes(key) ? chosen.filter((one) => one !== key) : [...chosen, key];
+				chosen = chosen.includes(key) ? chosen.filter((other) => other !== key) : [...chosen, key];
 				anchor = key;
 			}
 		},
@@ -164,7 +164,7 @@ export function createCardSheet(release: () => Release) {
 			const marksOf = new Map(rows.map(({ key, marks }) => [key, marks]));
 			const isOnAll = chosen.every((key) => marksOf.get(key)?.includes(mark));
 			const next = (key: string) => {
-				const marks = (marksOf.get(key) ?? []).filter((one) => one !== mark);
+				const marks = (marksOf.get(key) ?? []).filter((other) => other !== mark);
 				return isOnAll ? marks : [...marks, mark];
 			};
 			drafts = {

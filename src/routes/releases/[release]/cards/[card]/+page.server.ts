@@ -23,16 +23,16 @@ export const load = async ({ params, depends }) => {
 	if (!stored || !numbering || !found) error(404, 'This card is not in the checklist.');
 	const { release } = stored;
 	const { card, section } = found;
-	const own = (await readCopies(db, stored.id)).filter(
+	const ofCard = (await readCopies(db, stored.id)).filter(
 		({ version }) => parseVersionKey(version)?.card === card.key
 	);
 	const photos = await photosOf(
 		db,
-		own.map(({ id }) => id)
+		ofCard.map(({ id }) => id)
 	);
 	const placeOf = await placesOfCopies(
 		db,
-		own.map(({ id }) => id)
+		ofCard.map(({ id }) => id)
 	);
 	const neighbour = (step: 1 | -1) => numbering.cards[at + step]?.card ?? null;
 	return {
@@ -46,13 +46,13 @@ export const load = async ({ params, depends }) => {
 			variant: release.variants.find(({ key }) => key === version.variantKey)?.name ?? ''
 		})),
 		variants: variantsOf(release.variants, section, card),
-		copies: own.map((copy) => ({
+		copies: ofCard.map((copy) => ({
 			...copy,
 			photos: photos.filter(({ copyId }) => copyId === copy.id),
 			/** Boxes and binders it is in. */
 			places: placeOf.get(copy.id) ?? []
 		})),
-		repeated: repeatedSerials(own),
+		repeated: repeatedSerials(ofCard),
 		/** What goals make of it, slot by slot. */
 		wanted: (await stackSlots(db, stored.id))
 			.filter(({ versions }) =>

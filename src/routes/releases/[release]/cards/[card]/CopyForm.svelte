@@ -83,7 +83,7 @@
 			source: text('source'),
 			attributes: (text('attributes') ?? '')
 				.split(/[;,]/)
-				.map((one) => one.trim())
+				.map((word) => word.trim())
 				.filter(Boolean),
 			status: text('status') ?? 'kept',
 			costMinor,
