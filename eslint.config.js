@@ -30,6 +30,8 @@ export default ts.config(
 		languageOptions: { globals: { ...globals.browser, ...globals.node } },
 		rules: {
 			'no-undef': 'off',
+			// Nouns name things: a pronoun says nothing of what it stands for.
+			'id-denylist': ['error', 'one', 'own', 'there'],
 			'@typescript-eslint/no-explicit-any': 'error',
 			'@typescript-eslint/ban-ts-comment': 'error',
 			'@typescript-eslint/consistent-type-imports': 'error',

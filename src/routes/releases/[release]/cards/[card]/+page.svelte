@@ -84,7 +84,7 @@
 <h2 class="mb-1">Versions and copies</h2>
 <ul>
 	{#each data.versions as version (version.key)}
-		{@const own = data.copies.filter((copy) => copy.version === version.key)}
+		{@const copies = data.copies.filter((copy) => copy.version === version.key)}
 		<li class="border-t border-base-300 py-3">
 			<div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
 				<strong class="text-lg"
@@ -96,7 +96,7 @@
 					>Record a copy</button
 				>
 			</div>
-			{#each own as copy (copy.id)}
+			{#each copies as copy (copy.id)}
 				<CopyEntry {copy} {desk} />
 			{:else}
 				<p class="quiet">none</p>
