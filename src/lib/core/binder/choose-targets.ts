@@ -1,3 +1,4 @@
+import { at } from '../at.ts';
 /**
  * Chooses pockets for cards that must lie in a given order, where blanks may stand anywhere, so that
  * most cards stay. Kept cards are a longest non-decreasing subsequence of pocket − rank within
@@ -44,7 +45,7 @@ function longestNonDecreasing(values: readonly (number | null)[]): readonly numb
 		let high = ends.length;
 		while (low < high) {
 			const middle = (low + high) >> 1;
-			if ((values[ends[middle] ?? 0] ?? 0) <= value) low = middle + 1;
+			if ((at(values, at(ends, middle)) ?? 0) <= value) low = middle + 1;
 			else high = middle;
 		}
 		before[i] = ends[low - 1];

@@ -1,3 +1,4 @@
+import { at } from '../at.ts';
 import type { BinderPage } from './binder-page.ts';
 
 /** A pocket of a plan: its page's running number, and the pocket from 0. */
@@ -24,7 +25,7 @@ export function swapInOrder(
 	const order = [...orderOf(pages, kind)];
 	const [a, b] = [placeOf(pages, kind, first), placeOf(pages, kind, other)];
 	if (a === null || b === null || (order[a] === '' && order[b] === '')) return null;
-	[order[a], order[b]] = [order[b] ?? '', order[a] ?? ''];
+	[order[a], order[b]] = [at(order, b), at(order, a)];
 	return order;
 }
 

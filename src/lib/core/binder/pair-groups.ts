@@ -1,3 +1,4 @@
+import { at } from '../at.ts';
 /** All versions of one subject, which shall lie on one page. */
 export interface SubjectGroup {
 	readonly key: string;
@@ -187,7 +188,7 @@ function openShelf(taken: ReadonlySet<Waiting>): Shelf {
 			let high = groups.length;
 			while (low < high) {
 				const middle = (low + high) >> 1;
-				if ((groups[middle]?.order ?? 0) < order) low = middle + 1;
+				if (at(groups, middle).order < order) low = middle + 1;
 				else high = middle;
 			}
 			const [before, after] = [groups[skip(low - 1, -1)], groups[skip(low, 1)]];

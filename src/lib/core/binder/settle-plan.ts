@@ -1,3 +1,4 @@
+import { at } from '../at.ts';
 import type { BinderLayout } from './binder-layout.ts';
 import type { BinderPage, PocketMark } from './binder-page.ts';
 import { pocketName } from './pocket-name.ts';
@@ -58,7 +59,7 @@ function runsOf(pages: readonly OpenPage[]): readonly (readonly Place[])[] {
 			const run = last?.name === name ? last : { name, places: [] };
 			if (run !== last) runs.push(run);
 			const end = page.opens[i + 1] ?? page.pockets.length;
-			for (let pocket = page.opens[i] ?? 0; pocket < end; pocket++) {
+			for (let pocket = at(page.opens, i); pocket < end; pocket++) {
 				const isTitle = page.marks.some((mark) => mark.pocket === pocket && mark.use === 'title');
 				if (!isTitle) run.places.push({ page, pocket });
 			}
@@ -89,7 +90,7 @@ function layRun(
 		page.marks.filter((mark) => mark.pocket === pocket).map(({ use }) => use)
 	);
 	places.forEach(({ page, pocket }, i) => {
-		const slot = slotIn.get(pockets[i] ?? '') ?? null;
+		const slot = slotIn.get(at(pockets, i)) ?? null;
 		page.pockets[pocket] = slot;
 		page.marks = page.marks.filter((mark) => mark.pocket !== pocket);
 		const use = slot === null ? uses.shift() : undefined;

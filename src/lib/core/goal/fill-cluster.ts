@@ -1,3 +1,4 @@
+import { at } from '../at.ts';
 import { assign, type Fit } from './assign.ts';
 import { conditionRank, qualityRank } from '../copies/condition.ts';
 import type { Copy } from '../copies/copy.ts';
@@ -47,7 +48,7 @@ export function fillCluster(
 	const tiers = [...new Set(slotClasses.map(({ slot }) => slot.tier ?? 0))].sort((a, b) => a - b);
 	const classOfSlot = new Map(
 		slotClasses.flatMap(({ members }, s) =>
-			members.map((slot) => [slots[slot]?.key ?? '', s] as const)
+			members.map((slot) => [at(slots, slot).key, s] as const)
 		)
 	);
 	const fits: (Fit & { readonly isHeld: boolean })[] = [];
@@ -72,7 +73,7 @@ export function fillCluster(
 		}
 	});
 	const unitsOf = (members: readonly number[], of: readonly { readonly quantity: number }[]) =>
-		members.reduce((sum, i) => sum + (of[i]?.quantity ?? 0), 0);
+		members.reduce((sum, i) => sum + at(of, i).quantity, 0);
 	const flow = assign(
 		copyClasses.map(({ members }) => unitsOf(members, copies)),
 		slotClasses.map(({ members }) => unitsOf(members, slots)),
@@ -90,9 +91,9 @@ export function fillCluster(
 
 	/** Gives the units of classes to their members: what stays first, the others in their order. */
 	function deal(): readonly Given[] {
-		const open = new Map(slotsHere.map((s) => [s, slots[s]?.quantity ?? 0]));
+		const open = new Map(slotsHere.map((s) => [s, at(slots, s).quantity]));
 		const left = copyClasses.map(
-			({ members }) => new Map(members.map((c) => [c, copies[c]?.quantity ?? 0]))
+			({ members }) => new Map(members.map((c) => [c, at(copies, c).quantity]))
 		);
 		const given: Given[] = [];
 		const give = (slot: number, copy: number, of: Map<number, number>, most: number): number => {
@@ -107,8 +108,8 @@ export function fillCluster(
 			if (!isHeld) return;
 			const of = left[supply] as Map<number, number>;
 			const members = slotClasses[demand]?.members ?? [];
-			const named = new Map(members.map((s) => [slots[s]?.key ?? '', s]));
-			let units = flow[f] ?? 0;
+			const named = new Map(members.map((s) => [at(slots, s).key, s]));
+			let units = at(flow, f);
 			for (const copy of copyClasses[supply]?.members ?? []) {
 				const slot = named.get(copies[copy]?.heldIn ?? '');
 				if (slot !== undefined) units -= give(slot, copy, of, units);
@@ -121,9 +122,9 @@ export function fillCluster(
 			const of = left[supply] as Map<number, number>;
 			const slotMembers = slotClasses[demand]?.members ?? [];
 			const copyMembers = copyClasses[supply]?.members ?? [];
-			for (let units = flow[f] ?? 0; units > 0;) {
-				const slot = slotMembers[nextSlot[demand] ?? 0];
-				const copy = copyMembers[nextCopy[supply] ?? 0];
+			for (let units = at(flow, f); units > 0;) {
+				const slot = slotMembers[at(nextSlot, demand)];
+				const copy = copyMembers[at(nextCopy, supply)];
 				if (slot === undefined || copy === undefined) {
 					throw new RangeError('fillCluster: units without a slot or a copy');
 				}

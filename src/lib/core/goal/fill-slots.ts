@@ -1,3 +1,4 @@
+import { at } from '../at.ts';
 import { conditionRank, qualityRank } from '../copies/condition.ts';
 import type { Copy } from '../copies/copy.ts';
 import { countsForOf, fillCluster, hasNeeds, type Given } from './fill-cluster.ts';
@@ -61,7 +62,7 @@ export function fillSlots(slots: readonly Slot[], copies: readonly Copy[]): Fill
 	const unfit = copies.flatMap(({ key }, c) => (fitting.has(c) ? [] : [key]));
 	return {
 		placements: slots.flatMap(({ key }, s) =>
-			(given[s] ?? []).map((c) => ({ slot: key, copy: copies[c]?.key ?? '' }))
+			(given[s] ?? []).map((c) => ({ slot: key, copy: at(copies, c).key }))
 		),
 		missing: slots.flatMap(({ key, quantity }, s) => {
 			const short = quantity - (given[s]?.length ?? 0);
@@ -119,7 +120,7 @@ function fillOne(
 	const wanted = slots[slot] as Slot;
 	const held = (c: number) => (copies[c]?.heldIn === wanted.key ? 0 : 1);
 	const rank = (c: number) => qualityRank(copies[c] as Copy);
-	const preference = (c: number) => wanted.versions.indexOf(copies[c]?.version ?? '');
+	const preference = (c: number) => wanted.versions.indexOf(at(copies, c).version);
 	const best = copiesHere
 		.filter((c) => fitsSlot(wanted, copies[c] as Copy))
 		.sort(
@@ -127,7 +128,7 @@ function fillOne(
 		);
 	let open = wanted.quantity;
 	return best.flatMap((c): Given[] => {
-		const units = Math.min(open, copies[c]?.quantity ?? 0);
+		const units = Math.min(open, at(copies, c).quantity);
 		open -= units;
 		return units > 0 ? [[slot, c, units]] : [];
 	});

@@ -1,3 +1,4 @@
+import { at } from '../at.ts';
 import { rollup } from 'd3-array';
 import { normalCardNumber } from '../checklist/card-number.ts';
 import { versionMaker } from '../checklist/expand.ts';
@@ -138,7 +139,7 @@ function cardFinder(release: Release): (row: HoldingRow) => Found {
 		const isLike = names.some((name) => likeness(name, subject) >= LEAST_LIKENESS);
 		return names.length === 0 || isLike
 			? null
-			: `${number} is ${names[0] ?? ''} here, not ${subject}`;
+			: `${number} is ${at(names, 0)} here, not ${subject}`;
 	}
 
 	function candidatesOf({ number, subject }: HoldingRow): readonly IndexedCard[] {

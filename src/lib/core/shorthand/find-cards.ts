@@ -1,3 +1,4 @@
+import { at } from '../at.ts';
 import {
 	formatCardNumber,
 	normalCardNumber,
@@ -58,9 +59,9 @@ function wholeOrRange(
 	const isHere = ({ cards }: Found & { readonly ok: true }) =>
 		cards[0]?.numbering.key === numberingKey;
 	if (isHere(whole) !== isHere(range)) return isHere(whole) ? whole : range;
-	const places = [whole, range].map(({ cards }) => cards[0]?.numbering.name ?? '');
+	const places = [whole, range].map(({ cards }) => at(cards, 0).numbering.name);
 	return no(
-		`this may be one card of ${places[0] ?? ''}, or a run of ${places[1] ?? ''}`,
+		`this may be one card of ${at(places, 0)}, or a run of ${at(places, 1)}`,
 		`Choose the section first, or write ${item.from} to ${item.to} for the run.`
 	);
 }

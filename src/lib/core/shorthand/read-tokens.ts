@@ -107,7 +107,7 @@ function readPhrase(
 		// "2x3" is a card and how many of it, never part of a name.
 		return item?.kind === 'number' && item.quantity === 1 ? item.number : null;
 	};
-	const start = items[at]?.start ?? 0;
+	const start = itemAt(items, at).start;
 	for (let used = vocabulary.longest; used >= 1; used--) {
 		const words = Array.from({ length: used }, (_, i) => wordAt(at + i));
 		if (words.some((word) => word === null)) continue;

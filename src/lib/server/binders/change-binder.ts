@@ -1,3 +1,4 @@
+import { insertOne } from '../database/record.ts';
 import { eq } from 'drizzle-orm';
 import {
 	resolveLayout,
@@ -29,10 +30,13 @@ export function makeBinder(
 		const [goal] = await tx.select().from(goals).where(eq(goals.id, request.goalId));
 		if (!goal) return { value: null, label: '' };
 		const name = request.name.trim() || goal.name;
-		const [binder] = await record.insert(binders, [
-			{ goalId: goal.id, name, layout: request.layout ?? USUAL_LAYOUT, createdAt: collection.now() }
-		]);
-		return { value: binder?.id ?? null, label: `Binder ${name}` };
+		const binder = await insertOne(record, binders, {
+			goalId: goal.id,
+			name,
+			layout: request.layout ?? USUAL_LAYOUT,
+			createdAt: collection.now()
+		});
+		return { value: binder.id, label: `Binder ${name}` };
 	});
 }
 

@@ -1,3 +1,4 @@
+import { insertOne } from '../database/record.ts';
 import { eq } from 'drizzle-orm';
 import { printRunOf } from '../../core/checklist/print-run.ts';
 import { nameVersion } from '../../core/copies/name-version.ts';
@@ -40,8 +41,7 @@ export function addCopy(
 		};
 		const problems = problemsOf(release, version, row);
 		if (problems.length > 0) return refused(problems);
-		const [copy] = await record.insert(copies, [row]);
-		if (!copy) throw new RangeError(`addCopy: ${version} was not stored`);
+		const copy = await insertOne(record, copies, row);
 		return {
 			value: good({ id: copy.id }, await warningsOf(tx, releaseId, version)),
 			label: `Record a copy: ${titleOf(release, version)}`
@@ -84,8 +84,7 @@ export function splitCopy(collection: Collection, id: number): Promise<Done> {
 		}
 		const { id: _, ...same } = row;
 		await record.update(copies, id, { quantity: row.quantity - 1 });
-		const [single] = await record.insert(copies, [{ ...same, quantity: 1 }]);
-		if (!single) throw new RangeError(`splitCopy: ${id} was not split`);
+		const single = await insertOne(record, copies, { ...same, quantity: 1 });
 		await passOn(record, tx, id, single.id);
 		return {
 			value: good({ id: single.id }),

@@ -4,6 +4,7 @@ import { good, type Outcome } from '../../core/problem.ts';
 import type { Collection, Reader } from '../database/open.ts';
 import { synonyms } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
+import { insertOne } from '../database/record.ts';
 
 /** A word of the user's own, and the words of the entry line it stands for. */
 export interface Synonym {
@@ -37,9 +38,9 @@ export function setSynonym(
 		const [known] = await tx.select().from(synonyms).where(eq(synonyms.word, word));
 		const values = { word, means: means.trim() };
 		if (known) await record.update(synonyms, known.id, values);
-		const [fresh] = known ? [known] : await record.insert(synonyms, [values]);
+		const fresh = known ?? (await insertOne(record, synonyms, values));
 		return {
-			value: good({ id: fresh?.id ?? 0 }),
+			value: good({ id: fresh.id }),
 			label: `Let ${word} mean ${values.means}`
 		};
 	});

@@ -3,7 +3,7 @@ import { good, type Outcome } from '../../core/problem.ts';
 import type { Collection, Reader, Transaction } from '../database/open.ts';
 import { trayPiles } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
-import type { Recorder } from '../database/record.ts';
+import { insertOne, type Recorder } from '../database/record.ts';
 
 export const TRAYS = ['to log', 'to sort'] as const;
 export type Tray = (typeof TRAYS)[number];
@@ -25,11 +25,14 @@ export function addPile(
 			const remedy = 'Give it a name, and say how many cards it has, at least roughly.';
 			return refused([{ message: 'this is no pile', remedy }]);
 		}
-		const [pile] = await record.insert(trayPiles, [
-			{ tray, name: name.trim(), cards, since: collection.now() }
-		]);
+		const pile = await insertOne(record, trayPiles, {
+			tray,
+			name: name.trim(),
+			cards,
+			since: collection.now()
+		});
 		return {
-			value: good({ id: pile?.id ?? 0 }),
+			value: good({ id: pile.id }),
 			label: `Put ${name.trim()} in the tray ${tray}`
 		};
 	});

@@ -1,3 +1,4 @@
+import { at } from '../../at.ts';
 import { foldRuns } from '../fold-runs.ts';
 import {
 	formatCardNumber,
@@ -132,7 +133,7 @@ function findRepeatedTitles({ owner, cards }: Numbering, s: number): Finding[] {
 		.map((list) => ({
 			code: 'repeated title',
 			weight: 'odd',
-			message: `"${list[0]?.card.title ?? ''}" stands ${list.length} times in ${owner.name}: ${numbersOf(list) || 'without numbers'}`,
+			message: `"${at(list, 0).card.title}" stands ${list.length} times in ${owner.name}: ${numbersOf(list) || 'without numbers'}`,
 			pointer: `/sections/${s}`,
 			cards: list.map(({ card }) => card.key)
 		}));

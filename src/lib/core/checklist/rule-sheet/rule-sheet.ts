@@ -1,3 +1,4 @@
+import { at } from '../../at.ts';
 import { bad, good, type Outcome, type Problem } from '../../problem.ts';
 import { isNamed } from '../card-selector.ts';
 import { wholeSections } from '../edition.ts';
@@ -74,7 +75,7 @@ export function readRuleSheet(release: Release, sheet: RuleSheet): Outcome<Relea
 
 	const runs = read<PlacedRun>('runs', RUN_COLUMNS);
 	const sections = read<SectionRules>('sections', SECTION_COLUMNS).map((fields, i): Section => {
-		const key = sectionKeys[i] ?? '';
+		const key = at(sectionKeys, i);
 		const before = release.sections.find((section) => section.key === key);
 		const { name = '', kind = 'base', edition, ...rest } = fields;
 		return {
@@ -92,7 +93,7 @@ export function readRuleSheet(release: Release, sheet: RuleSheet): Outcome<Relea
 	});
 	const parallels = read<ParallelRules>('parallels', PARALLEL_COLUMNS).map(
 		(fields, i): Parallel => {
-			const key = parallelKeys[i] ?? '';
+			const key = at(parallelKeys, i);
 			const ofParallel = runs.filter(({ parallel }) => parallel === key);
 			return { ...fields, key, name: fields.name ?? '', runs: ofParallel.map(toRule) };
 		}
@@ -100,7 +101,7 @@ export function readRuleSheet(release: Release, sheet: RuleSheet): Outcome<Relea
 	const variantKeys = keysOf(sheet.variants, release.variants);
 	const variants = read<Variant>('variants', VARIANT_COLUMNS).map((fields, i): Variant => ({
 		...fields,
-		key: variantKeys[i] ?? '',
+		key: at(variantKeys, i),
 		name: fields.name ?? '',
 		kind: fields.kind ?? 'error'
 	}));
@@ -163,7 +164,7 @@ function keysOf(rows: readonly SheetRow[], before: readonly NamedKey[]): readonl
 }
 
 function newNames(rows: readonly SheetRow[], keys: readonly string[]): readonly NamedKey[] {
-	return rows.map(({ cells }, i) => ({ key: keys[i] ?? '', name: (cells['name'] ?? '').trim() }));
+	return rows.map(({ cells }, i) => ({ key: at(keys, i), name: (cells['name'] ?? '').trim() }));
 }
 
 function namesOf(

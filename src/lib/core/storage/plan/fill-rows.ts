@@ -1,3 +1,4 @@
+import { at } from '../../at.ts';
 /** A run of cards that stands together in rows. */
 export interface RowRun {
 	readonly key: string;
@@ -157,7 +158,7 @@ function layOut(
 	const brokenOverBoxes: string[] = [];
 	const brokenOverRows: string[] = [];
 	runs.forEach(({ key, um }, i) => {
-		const begin = begins[i] ?? 0;
+		const begin = at(begins, i);
 		let row = Math.floor((begin + OFF) / rowUm);
 		let used = Math.max(0, begin - row * rowUm);
 		let left = um;

@@ -1,3 +1,4 @@
+import { at } from '../../at.ts';
 import { cardUm } from '../../measuring/stock.ts';
 import { BOX_KINDS, boxKindOf, type BoxKind } from '../kinds/box-kind.ts';
 import {
@@ -93,7 +94,7 @@ export function planBoxes(sets: readonly ShelvedSet[], options: BoxPlanOptions =
 		if (entries.length === 0) continue;
 		const runs = entries.map((entry, i): RowRun => ({ key: String(i), um: entry.um }));
 		const filled = fillRows(runs, rowUm, shared.rows);
-		const name = (i: string) => entries[Number(i)]?.label ?? '';
+		const name = (i: string) => at(entries, Number(i)).label;
 		brokenOverBoxes.push(...filled.brokenOverBoxes.map(name));
 		brokenOverRows.push(...filled.brokenOverRows.map(name));
 		const seen = new Set<string>();

@@ -1,3 +1,4 @@
+import { at } from '../../at.ts';
 /** Cards in the order in which they stand; `um` is the thickness of one. */
 export interface StandingCards {
 	readonly quantity: number;
@@ -27,7 +28,7 @@ export function standCards<Card extends StandingCards>(
 	for (const card of cards) {
 		let count = card.quantity;
 		while (count > 0) {
-			const room = roomUm[part] ?? 0;
+			const room = at(roomUm, part);
 			// Its share, or more where the parts behind it could not take what is left.
 			const planned = Math.floor((room * share - stood) / card.um + 1e-9);
 			const needed = Math.min(
@@ -43,7 +44,7 @@ export function standCards<Card extends StandingCards>(
 			if (count === 0) break;
 			part++;
 			stood = 0;
-			rest -= usable[part] ?? 0;
+			rest -= at(usable, part);
 		}
 	}
 	return parts;

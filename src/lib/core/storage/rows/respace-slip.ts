@@ -1,3 +1,4 @@
+import { at } from '../../at.ts';
 import { fillRows } from '../plan/fill-rows.ts';
 
 /** Cards that stand behind a divider in a row, in their order. */
@@ -37,7 +38,7 @@ export function respaceSlip(
 	const lengths = rows.map((row) => row.reduce((sum, run) => sum + lengthOf(run), 0));
 	const row = lengths.findIndex((length) => length > rowUm);
 	if (row < 0) return null;
-	const overUm = (lengths[row] ?? 0) - rowUm;
+	const overUm = at(lengths, row) - rowUm;
 	const cardsUm = rows
 		.flat()
 		.reduce((sum, { cards }) => sum + cards.reduce((width, { um }) => width + um, 0), 0);
@@ -161,11 +162,11 @@ function dealTo<Card extends { readonly um: number }>(
 		.map((um, i) => ({ um, row: first + i }))
 		.filter(({ um, row }) => um > 0 || row === first + begin);
 	let part = 0;
-	let left = byLength[0]?.um ?? 0;
+	let left = at(byLength, 0).um;
 	return cards.map((card) => {
 		while (left < card.um - 1e-6 && part < byLength.length - 1) {
 			part++;
-			left = byLength[part]?.um ?? 0;
+			left = at(byLength, part).um;
 		}
 		left -= card.um;
 		return { card, to: byLength[part]?.row ?? first };

@@ -1,3 +1,4 @@
+import { at } from '../../at.ts';
 /** What sorting is reckoned with; times in seconds. */
 export interface SortingTimes {
 	/** To take a card and lay it on a pile. */
@@ -155,6 +156,6 @@ export function pileBorders(numbers: readonly string[], piles: number): readonly
 	return Array.from({ length: shares }, (_, i) => {
 		const from = Math.floor((i * numbers.length) / shares);
 		const to = Math.floor(((i + 1) * numbers.length) / shares) - 1;
-		return { from: numbers[from] ?? '', to: numbers[to] ?? '', numbers: to - from + 1 };
+		return { from: at(numbers, from), to: at(numbers, to), numbers: to - from + 1 };
 	});
 }

@@ -1,3 +1,4 @@
+import { insertOne } from '../../database/record.ts';
 import { eq, max } from 'drizzle-orm';
 import type { BoxUse } from '../../../core/storage/kinds/box-use.ts';
 import { good, type Outcome, type Problem } from '../../../core/problem.ts';
@@ -39,8 +40,8 @@ export function saveBox(
 				? known.position
 				: await nextPosition(tx, wanted.shelfId);
 		if (!known) {
-			const [made] = await record.insert(boxes, [{ ...wanted, position }]);
-			return { value: good({ id: made?.id ?? 0 }), label: `Box ${wanted.name}` };
+			const made = await insertOne(record, boxes, { ...wanted, position });
+			return { value: good({ id: made.id }), label: `Box ${wanted.name}` };
 		}
 		await record.update(boxes, known.id, { ...wanted, position });
 		const label =

@@ -1,3 +1,4 @@
+import { insertOne } from '../../database/record.ts';
 import { and, eq } from 'drizzle-orm';
 import { nameShelf } from '../../../core/storage/shelves/shelf.ts';
 import { good, type Outcome } from '../../../core/problem.ts';
@@ -32,9 +33,9 @@ export function saveShelf(collection: Collection, shelf: NewShelf, id?: number):
 			]);
 		}
 		if (id === undefined) {
-			const [made] = await record.insert(shelves, [shelf]);
+			const made = await insertOne(record, shelves, shelf);
 			return {
-				value: good({ id: made?.id ?? 0 }),
+				value: good({ id: made.id }),
 				label: `Shelf ${nameShelf(shelf)}`
 			};
 		}

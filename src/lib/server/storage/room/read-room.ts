@@ -1,3 +1,4 @@
+import { at } from '../../../core/at.ts';
 import { asc, sql } from 'drizzle-orm';
 import { adviseShelves, type HeavyBox } from '../../../core/storage/shelves/advise-shelves.ts';
 import { arrangeShelf } from '../../../core/storage/shelves/arrange-shelf.ts';
@@ -97,8 +98,8 @@ export async function readRoom(db: Reader) {
 			...shelf,
 			items: items.map((item, i) => ({
 				...item,
-				leftMm: places[i]?.leftMm ?? 0,
-				bottomMm: bottomOf(places[i]?.layer ?? 0)
+				leftMm: at(places, i).leftMm,
+				bottomMm: bottomOf(at(places, i).layer)
 			})),
 			heightMm: Math.max(140, bottomOf(layers)),
 			boards,

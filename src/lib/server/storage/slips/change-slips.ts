@@ -1,3 +1,4 @@
+import { insertOne } from '../../database/record.ts';
 import { eq } from 'drizzle-orm';
 import { formatVersionKey } from '../../../core/checklist/version-key.ts';
 import type { SlipSort, SlipState } from '../../../core/storage/slips/slip-line.ts';
@@ -36,21 +37,19 @@ export function makeSlip(
 			]);
 		}
 		const usual = sort === 'put away' ? 'Put away' : 'Pull';
-		const [slip] = await record.insert(slips, [
-			{
-				sort,
-				name: name.trim() || `${usual}, ${collection.now().slice(0, 10)}`,
-				createdAt: collection.now()
-			}
-		]);
-		const slipId = slip?.id ?? 0;
+		const slip = await insertOne(record, slips, {
+			sort,
+			name: name.trim() || `${usual}, ${collection.now().slice(0, 10)}`,
+			createdAt: collection.now()
+		});
+		const slipId = slip.id;
 		await record.insert(
 			slipLines,
 			found.value.map((line) => ({ ...line, slipId, state: 'open' as const }))
 		);
 		return {
 			value: good({ id: slipId }, found.notes),
-			label: `Slip ${slip?.name ?? ''}`
+			label: `Slip ${slip.name}`
 		};
 	});
 }
