@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
+	import Field from '$lib/ui/Field.svelte';
 
 	/** What each column holds: guessed, adjustable, and remembered for files with the same header. */
 	interface Props {
@@ -42,12 +43,11 @@
 
 <div class="lg:col-span-2">
 	{#if table.sheets.length > 1}
-		<label class="mb-3 block max-w-xs">
-			<span class="block text-sm quiet">Sheet</span>
+		<Field label="Sheet" class="mb-3 max-w-xs">
 			<select class="select w-full" name="sheet" value={table.sheet} onchange={changed}>
 				{#each table.sheets as sheet (sheet)}<option value={sheet}>{sheet}</option>{/each}
 			</select>
-		</label>
+		</Field>
 	{/if}
 	<details
 		open={isOpen || table.columns.includes(null)}

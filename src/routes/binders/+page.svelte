@@ -3,7 +3,8 @@
 	import { resolve } from '$app/paths';
 	import EmptyCollection from '$lib/ui/EmptyCollection.svelte';
 	import { countOf } from '$lib/ui/numerals';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
+	import Field from '$lib/ui/Field.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	let { data, form } = $props();
 </script>
@@ -18,9 +19,7 @@
 		<a class="prose-link" href={resolve('/binders/side-by-side')}>Side by side</a>
 		<a class="prose-link" href={resolve('/binders/kinds')}>Pages and binders</a>
 	</div>
-	{#if form?.problems}<div class="mb-6" role="alert">
-			<ProblemList problems={form.problems} />
-		</div>{/if}
+	<ProblemAlert problems={form?.problems} class="mb-6" />
 	<ul class="mb-10 flex flex-wrap gap-8">
 		{#each data.binders as { id, name, goalName, pages, leaves, filled, pockets } (id)}
 			<li class="w-60">
@@ -54,16 +53,14 @@
 		<a class="btn btn-primary" href={resolve('/goals/new')}>Make a goal</a>
 	{:else}
 		<form method="POST" class="flex flex-wrap items-end gap-3" use:enhance>
-			<label class="block"
-				><span class="block text-sm quiet">Plan a binder for</span>
+			<Field label="Plan a binder for">
 				<select class="select w-72" name="goal">
 					{#each data.goals as { id, name } (id)}<option value={id}>{name}</option>{/each}
-				</select></label
-			>
-			<label class="block"
-				><span class="block text-sm quiet">Name, if you like</span>
-				<input class="input w-56" name="name" maxlength="200" /></label
-			>
+				</select>
+			</Field>
+			<Field label="Name, if you like">
+				<input class="input w-56" name="name" maxlength="200" />
+			</Field>
 			<button class="btn btn-primary">Plan it</button>
 		</form>
 	{/if}

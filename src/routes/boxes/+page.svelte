@@ -6,9 +6,9 @@
 	import { nameShelf } from '$lib/core/storage/shelves/shelf';
 	import EmptyCollection from '$lib/ui/EmptyCollection.svelte';
 	import { countOf, formatCount, formatKg } from '$lib/ui/numerals';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import ShelfBox from '$lib/ui/shelf/ShelfBox.svelte';
 	import ShelfUnit from '$lib/ui/shelf/ShelfUnit.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	let { data, form } = $props();
 	const { shelves, loose, boxes, advice, overloaded } = $derived(data.room);
@@ -49,9 +49,7 @@
 			)}, {formatKg(grams)} in all.
 		</p>
 	{/if}
-	{#if form?.problems}<div class="mb-4" role="alert">
-			<ProblemList problems={form.problems} />
-		</div>{/if}
+	<ProblemAlert problems={form?.problems} />
 	{#if full.length > 0}
 		<p class="mb-4 max-w-3xl border-l-3 border-error pl-4">
 			A row is too full in {#each full as { id, name }, i (id)}{i > 0 ? ', ' : ''}<a

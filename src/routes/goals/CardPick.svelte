@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { nameCard, pickCard, type PickableCard } from '$lib/core/goal/pick-card';
 	import type { Problem } from '$lib/core/problem';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	interface Props {
 		cards: readonly PickableCard[];
@@ -44,7 +44,7 @@
 	<datalist id="cards-to-pick">
 		{#each cards as card (card.key)}<option value={nameCard(card)}></option>{/each}
 	</datalist>
-	{#if problems.length > 0}<div class="mt-2" role="alert"><ProblemList {problems} /></div>{/if}
+	<ProblemAlert {problems} class="mt-2" />
 	<ul class="mt-2 flex flex-wrap gap-x-4 gap-y-1">
 		{#each picked as key (key)}
 			<li>

@@ -2,11 +2,12 @@
 	import type { GoalChoice } from '$lib/core/goal/goal-rules';
 	import type { Problem } from '$lib/core/problem';
 	import type { GoalOptions } from '$lib/server/goals/goal-options';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import RuleList from './RuleList.svelte';
 	import SchoolPick from './SchoolPick.svelte';
 	import SlotTally from './SlotTally.svelte';
 	import { createRulesBook } from './rules-book.svelte';
+	import Field from '$lib/ui/Field.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	interface Props {
 		options: GoalOptions;
@@ -41,11 +42,10 @@
 		class="max-lg:sticky max-lg:bottom-14 max-lg:z-10 max-lg:flex max-lg:flex-wrap max-lg:items-end max-lg:gap-x-4 max-lg:gap-y-2 max-lg:border-t max-lg:border-base-300 max-lg:bg-base-100 max-lg:py-2 lg:sticky lg:top-6"
 	>
 		<SlotTally counted={book.counted} lacks={book.lacks} rules={book.rules} />
-		<label class="block max-lg:min-w-0 max-lg:flex-1 lg:mt-5 lg:mb-3">
-			<span class="block text-sm quiet">Name, if you like</span>
+		<Field label="Name, if you like" class="max-lg:min-w-0 max-lg:flex-1 lg:mt-5 lg:mb-3">
 			<input class="input w-full" bind:value={name} maxlength="200" />
-		</label>
-		{#if problems.length > 0}<div class="mb-3" role="alert"><ProblemList {problems} /></div>{/if}
+		</Field>
+		<ProblemAlert {problems} class="mb-3" />
 		<button
 			class="btn btn-primary lg:w-full"
 			disabled={busy || book.counted?.slots === 0 || book.lacks.length > 0}>{saveName}</button

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { formatMoment } from '$lib/ui/numerals';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	let { data, form } = $props();
 </script>
@@ -13,9 +13,7 @@
 	What was done, the latest first. Any step can be taken back, as long as no later one changed the
 	same things.
 </p>
-{#if form?.problems.length}
-	<div class="mb-4" role="alert"><ProblemList problems={form.problems} /></div>
-{/if}
+<ProblemAlert problems={form?.problems} />
 <ol class="divide-y divide-base-300">
 	{#each data.steps as { id, at, label } (id)}
 		<li class="flex flex-wrap items-baseline gap-x-5 gap-y-1 py-2">

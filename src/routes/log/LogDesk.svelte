@@ -3,7 +3,6 @@
 	import { resolve } from '$app/paths';
 	import { CONDITIONS, type Condition } from '$lib/core/copies/condition';
 	import type { Release } from '$lib/core/checklist/release';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import EntryLine from '$lib/ui/entry-line/EntryLine.svelte';
 	import ReleaseWalls from '$lib/ui/number-wall/ReleaseWalls.svelte';
 	import Synonyms from './Synonyms.svelte';
@@ -11,6 +10,8 @@
 	import type { ComponentProps } from 'svelte';
 	import type { Problem } from '$lib/core/problem';
 	import { createLogBook } from '$lib/ui/entry-line/log-book.svelte';
+	import Field from '$lib/ui/Field.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	interface Props {
 		release: Release;
@@ -50,8 +51,7 @@
 </header>
 
 <div class="mb-5 grid grid-cols-2 gap-3 md:grid-cols-4">
-	<label class="block">
-		<span class="block text-sm quiet">Release</span>
+	<Field label="Release">
 		<select
 			class="select w-full"
 			value={release.key}
@@ -60,28 +60,25 @@
 		>
 			{#each releases as { key, name } (key)}<option value={key}>{name}</option>{/each}
 		</select>
-	</label>
-	<label class="block">
-		<span class="block text-sm quiet">Section</span>
+	</Field>
+	<Field label="Section">
 		<select class="select w-full" bind:value={numberingKey}>
 			<option value="">All sections</option>
 			{#each owners as { key, name } (key)}<option value={key}>{name}</option>{/each}
 		</select>
-	</label>
-	<label class="block">
-		<span class="block text-sm quiet">Finish</span>
+	</Field>
+	<Field label="Finish">
 		<select class="select w-full" bind:value={parallelKey}>
 			<option value="">Base finish</option>
 			{#each release.parallels as { key, name } (key)}<option value={key}>{name}</option>{/each}
 		</select>
-	</label>
-	<label class="block">
-		<span class="block text-sm quiet">Condition of what is added</span>
+	</Field>
+	<Field label="Condition of what is added">
 		<select class="select w-full" bind:value={condition}>
 			<option value="">Not looked at</option>
 			{#each CONDITIONS as word (word)}<option value={word}>{word}</option>{/each}
 		</select>
-	</label>
+	</Field>
 </div>
 
 <EntryLine
@@ -90,9 +87,7 @@
 	apply={() => book.applyLine()}
 	completions={book.completions}
 />
-{#if book.problems.length > 0}
-	<div class="mb-6" role="alert"><ProblemList problems={book.problems} /></div>
-{/if}
+<ProblemAlert problems={book.problems} class="mb-6" />
 
 <div class="mb-8 grid gap-x-10 gap-y-4 md:grid-cols-2">
 	<Trays piles={trays} releaseKey={release.key} {problems} />

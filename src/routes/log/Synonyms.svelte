@@ -1,8 +1,8 @@
 <script lang="ts">
 	import type { Problem } from '$lib/core/problem';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import { refreshCopies } from '$lib/ui/refresh';
 	import { send } from '$lib/ui/send';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	/** Words of one's own for the entry line. */
 	interface Props {
@@ -56,5 +56,5 @@
 		/>
 		<button class="btn btn-sm">Define</button>
 	</form>
-	{#if problems.length > 0}<div class="mt-2" role="alert"><ProblemList {problems} /></div>{/if}
+	<ProblemAlert {problems} class="mt-2" />
 </details>

@@ -3,7 +3,7 @@
 	import { resolve } from '$app/paths';
 	import type { Problem } from '$lib/core/problem';
 	import { countOf, formatCount } from '$lib/ui/numerals';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	/** The two trays that are always full. */
 	interface Props {
@@ -79,5 +79,5 @@
 		/>
 		<button class="btn btn-sm">Put in the tray</button>
 	</form>
-	{#if problems.length > 0}<div class="mt-2" role="alert"><ProblemList {problems} /></div>{/if}
+	<ProblemAlert {problems} class="mt-2" />
 </details>

@@ -12,9 +12,9 @@
 
 <script lang="ts">
 	import { onMount } from 'svelte';
-	import ProblemList from '../ProblemList.svelte';
 	import EntryLine from './EntryLine.svelte';
 	import { createLogBook } from './log-book.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	let { ground, change }: { ground: EntryGround; change: (releaseKey: string) => void } = $props();
 	let numberingKey = $state('');
@@ -58,6 +58,4 @@
 	</select>
 </div>
 <EntryLine bind:line={book.line} reading={book.reading} {apply} completions={book.completions} />
-{#if book.problems.length > 0}
-	<div class="mb-4" role="alert"><ProblemList problems={book.problems} /></div>
-{/if}
+<ProblemAlert problems={book.problems} />

@@ -3,6 +3,7 @@
 	import { BOX_USES } from '$lib/core/storage/kinds/box-use';
 	import type { BoxKind } from '$lib/core/storage/kinds/box-kind';
 	import { nameShelf, type Shelf } from '$lib/core/storage/shelves/shelf';
+	import Field from '$lib/ui/Field.svelte';
 
 	interface Props {
 		/** Null: a new one. */
@@ -20,36 +21,32 @@
 </script>
 
 <form method="POST" {action} use:enhance class="flex flex-wrap items-end gap-3">
-	<label class="block"
-		><span class="block text-sm quiet">{box ? 'Name' : 'Name of a new box'}</span>
+	<Field label={box ? 'Name' : 'Name of a new box'}>
 		<input
 			class="input w-52 input-sm"
 			name="name"
 			maxlength="80"
 			value={box?.name ?? ''}
 			required
-		/></label
-	>
-	<label class="block"
-		><span class="block text-sm quiet">Kind</span>
+		/>
+	</Field>
+	<Field label="Kind">
 		<select class="select w-52 select-sm" name="kind" value={box?.kind.key ?? '5000'}>
 			{#each kinds as { key, name } (key)}<option value={key}>{name}</option>{/each}
-		</select></label
-	>
-	<label class="block"
-		><span class="block text-sm quiet">For</span>
+		</select>
+	</Field>
+	<Field label="For">
 		<select class="select w-36 select-sm" name="use" value={box?.use ?? 'sets'}>
 			{#each BOX_USES as use (use)}<option value={use}>{use}</option>{/each}
-		</select></label
-	>
-	<label class="block"
-		><span class="block text-sm quiet">Stands on</span>
+		</select>
+	</Field>
+	<Field label="Stands on">
 		<select class="select w-60 select-sm" name="shelf" value={String(box?.shelfId ?? '')}>
 			<option value="">no shelf</option>
 			{#each shelves as shelf (shelf.id)}
 				<option value={String(shelf.id)}>{shelf.room}: {nameShelf(shelf)}</option>
 			{/each}
-		</select></label
-	>
+		</select>
+	</Field>
 	<button class="btn btn-sm">{box ? 'Save' : 'Add box'}</button>
 </form>

@@ -5,8 +5,9 @@
 	import type { BinderLayout } from '$lib/core/binder/binder-layout';
 	import type { PageKind } from '$lib/core/binder/page-kind';
 	import type { Problem } from '$lib/core/problem';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import { MORE_FIELDS, ORDER_FIELD, START_FIELD, type LayoutField } from './layout-fields';
+	import Field from '$lib/ui/Field.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	interface Props {
 		layout: BinderLayout;
@@ -84,43 +85,40 @@
 	>
 	{#if isOpen}
 		<div class="flex basis-full flex-wrap items-start gap-x-4 gap-y-3">
-			<label class="block w-56"
-				><span class="block text-sm quiet">Name</span>
+			<Field label="Name" class="w-56">
 				<input
 					class="input w-full input-sm"
 					name="name"
 					value={name}
 					maxlength="200"
 					onchange={relay}
-				/></label
-			>
+				/>
+			</Field>
 			{@render choice(binderField, 'w-56')}
 			{#each MORE_FIELDS.filter(({ field }) => !hasNoBlocks || !['variants', 'parallels', 'titlePocket'].includes(field)) as field (field.field)}
 				{@render choice(field, 'w-56')}
 			{/each}
 			{#if layout.missing === 'some' && !hasNoBlocks}
-				<label class="block w-32"
-					><span class="block text-sm quiet">Reserved a section</span>
+				<Field label="Reserved a section" class="w-32">
 					<input
 						class="input w-full input-sm"
 						name="reserve"
 						inputmode="numeric"
 						value={layout.reserve}
 						onchange={relay}
-					/></label
-				>
+					/>
+				</Field>
 			{/if}
 			{#if !hasNoBlocks}
-				<label class="block w-32"
-					><span class="block text-sm quiet">Free besides</span>
+				<Field label="Free besides" class="w-32">
 					<input
 						class="input w-full input-sm"
 						name="slack"
 						inputmode="numeric"
 						value={layout.slack}
 						onchange={relay}
-					/><span class="block text-xs quiet">Pockets a section.</span></label
-				>
+					/><span class="block text-xs quiet">Pockets a section.</span>
+				</Field>
 			{/if}
 			<p class="self-end text-sm">
 				<a class="prose-link" href={resolve('/binders/kinds')}>Own pages and binders</a>
@@ -128,5 +126,5 @@
 		</div>
 	{/if}
 	<noscript><button class="btn btn-sm">Lay out</button></noscript>
-	{#if problems}<div class="basis-full" role="alert"><ProblemList {problems} /></div>{/if}
+	<ProblemAlert {problems} class="basis-full" />
 </form>

@@ -3,7 +3,8 @@
 	import { resolve } from '$app/paths';
 	import { BINDER_KINDS } from '$lib/core/binder/binder-kind';
 	import { PAGE_KINDS } from '$lib/core/binder/page-kind';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
+	import Field from '$lib/ui/Field.svelte';
 
 	let { data, form } = $props();
 	const tallest = Math.max(...PAGE_KINDS.map(({ rows, pocketHeightMm }) => rows * pocketHeightMm));
@@ -27,21 +28,19 @@
 
 {#snippet problems(sort: string)}
 	{#if form?.problems && form.sort === sort}
-		<div class="mb-4" role="alert"><ProblemList problems={form.problems} /></div>
+		<ProblemAlert problems={form.problems} />
 	{/if}
 {/snippet}
 
 {#snippet ask(sort: string, fields: readonly { name: string; label: string; value: string }[])}
 	<input type="hidden" name="sort" value={sort} />
-	<label class="block"
-		><span class="block text-sm quiet">Name of a {sort} of your own</span>
-		<input class="input w-52 input-sm" name="name" maxlength="60" required /></label
-	>
+	<Field label="Name of a {sort} of your own">
+		<input class="input w-52 input-sm" name="name" maxlength="60" required />
+	</Field>
 	{#each fields as { name, label, value } (name)}
-		<label class="block"
-			><span class="block text-sm quiet">{label}</span>
-			<input class="input w-32 input-sm" {name} inputmode="decimal" {value} required /></label
-		>
+		<Field {label}>
+			<input class="input w-32 input-sm" {name} inputmode="decimal" {value} required />
+		</Field>
 	{/each}
 {/snippet}
 
@@ -80,12 +79,11 @@
 	</ul>
 	<form method="POST" action="?/add" use:enhance class="flex flex-wrap items-end gap-3">
 		{@render ask('page', pageFields)}
-		<label class="block"
-			><span class="block text-sm quiet">Opens at the</span>
+		<Field label="Opens at the">
 			<select class="select w-24 select-sm" name="loading"
 				><option value="top">top</option><option value="side">side</option></select
-			></label
-		>
+			>
+		</Field>
 		<button class="btn btn-primary btn-sm">Add page</button>
 	</form>
 </section>

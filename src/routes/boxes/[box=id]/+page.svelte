@@ -3,12 +3,13 @@
 	import { resolve } from '$app/paths';
 	import { nameShelf } from '$lib/core/storage/shelves/shelf';
 	import { countOf, formatKg } from '$lib/ui/numerals';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import BoxForm from '$lib/ui/shelf/BoxForm.svelte';
 	import BoxRow from '$lib/ui/shelf/BoxRow.svelte';
 	import DividerPane from './DividerPane.svelte';
 	import Respacing from './Respacing.svelte';
 	import StockTake from './StockTake.svelte';
+	import Field from '$lib/ui/Field.svelte';
 
 	let { data, form } = $props();
 	const { box, dividers } = $derived(data);
@@ -55,9 +56,7 @@
 		{box.caution} Local rules and the shelf maker's rating take precedence.
 	</p>
 {/if}
-{#if problems.length > 0 && at === null}
-	<div class="mb-4" role="alert"><ProblemList {problems} /></div>
-{/if}
+<ProblemAlert problems={at === null ? problems : []} />
 
 {#if mode === 'stock'}
 	{#if dividers.length === 0}<p class="text-lg">There is no divider in it yet.</p>{/if}
@@ -80,28 +79,25 @@
 	</div>
 	<h2 class="mt-8 mb-2">A divider of your own</h2>
 	<form method="POST" action="?/divider" use:enhance class="flex flex-wrap items-end gap-3">
-		<label class="block"
-			><span class="block text-sm quiet">Behind it</span>
+		<Field label="Behind it">
 			<select class="select w-64 select-sm" name="release">
 				<option value="">cards of several sets</option>
 				{#each data.releases as { key, name } (key)}<option value={key}>{name}</option>{/each}
-			</select></label
-		>
-		<label class="block"
-			><span class="block text-sm quiet">It says</span>
+			</select>
+		</Field>
+		<Field label="It says">
 			<input
 				class="input w-52 input-sm"
 				name="label"
 				maxlength="120"
 				placeholder="the name of the set"
-			/></label
-		>
-		<label class="block"
-			><span class="block text-sm quiet">In row</span>
+			/>
+		</Field>
+		<Field label="In row">
 			<select class="select w-20 select-sm" name="row">
 				{#each box.rows as { row } (row)}<option value={String(row)}>{row}</option>{/each}
-			</select></label
-		>
+			</select>
+		</Field>
 		<button class="btn btn-sm">Add divider</button>
 	</form>
 {:else}

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { countOf, formatMoment } from '$lib/ui/numerals';
+	import Field from '$lib/ui/Field.svelte';
 
 	interface Props {
 		divider: {
@@ -37,15 +38,9 @@
 	<div class="flex flex-wrap items-end gap-3">
 		<form method="POST" action="?/rename" use:enhance class="flex items-end gap-2">
 			<input type="hidden" name="divider" value={divider.id} />
-			<label class="block"
-				><span class="block text-sm quiet">What the divider says</span>
-				<input
-					class="input w-60 input-sm"
-					name="label"
-					maxlength="120"
-					value={divider.label}
-				/></label
-			>
+			<Field label="What the divider says">
+				<input class="input w-60 input-sm" name="label" maxlength="120" value={divider.label} />
+			</Field>
 			<button class="btn btn-sm">Rename</button>
 		</form>
 		<form method="POST" action="?/drop" use:enhance>

@@ -4,7 +4,7 @@
 	import type { Problem } from '$lib/core/problem';
 	import type { SubmitFunction } from '@sveltejs/kit';
 	import { countOf, formatMoment } from '$lib/ui/numerals';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	interface Divider {
 		readonly id: number;
@@ -87,9 +87,7 @@
 					<button class="btn btn-sm">Compare</button>
 				</form>
 			</div>
-			{#if at === id && problems.length > 0}
-				<div class="mt-2" role="alert"><ProblemList {problems} /></div>
-			{/if}
+			<ProblemAlert problems={at === id ? problems : []} class="mt-2" />
 			{#if checked?.divider === id}
 				<p class="mt-2" role="status">
 					{#if checked.notThere + checked.notRecorded === 0}As recorded.{:else}

@@ -3,10 +3,11 @@
 	import { resolve } from '$app/paths';
 	import { HOLDER_KINDS } from '$lib/core/storage/kinds/holder-kind';
 	import { countOf, formatMoney } from '$lib/ui/numerals';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import SupplyTable from '$lib/ui/supplies/SupplyTable.svelte';
 	import Gauge from './Gauge.svelte';
 	import TierForm from './TierForm.svelte';
+	import Field from '$lib/ui/Field.svelte';
 
 	let { data, form } = $props();
 	const HEADS = { count: 'To buy', onHand: 'On hand' };
@@ -24,7 +25,7 @@
 
 {#snippet problems(of: string)}
 	{#if form && 'problems' in form && form.problems && form.form === of}
-		<div class="mb-3" role="alert"><ProblemList problems={form.problems} /></div>
+		<ProblemAlert problems={form.problems} class="mb-3" />
 	{/if}
 {/snippet}
 
@@ -122,15 +123,9 @@
 		>
 			<SupplyTable list={data.list} prices={data.prices} heads={HEADS} {onHand} />
 			<div class="mt-3 flex items-end gap-3">
-				<label class="block"
-					><span class="block text-sm quiet">Currency</span>
-					<input
-						class="input w-20 input-sm"
-						name="currency"
-						maxlength="3"
-						value={data.currency}
-					/></label
-				>
+				<Field label="Currency">
+					<input class="input w-20 input-sm" name="currency" maxlength="3" value={data.currency} />
+				</Field>
 				<button class="btn btn-sm">Save</button>
 			</div>
 		</form>

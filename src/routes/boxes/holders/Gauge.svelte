@@ -3,6 +3,7 @@
 	import { HOLDER_KINDS } from '$lib/core/storage/kinds/holder-kind';
 	import { gaugePt } from '$lib/core/storage/room/stack-height';
 	import { THICKNESS_UNITS, UM_A_PT, type ThicknessUnit } from '$lib/core/measuring/stock';
+	import Field from '$lib/ui/Field.svelte';
 
 	let value = $state(1.8);
 	let unit = $state<ThicknessUnit>('mm');
@@ -19,20 +20,17 @@
 </script>
 
 <div class="flex flex-wrap items-end gap-3">
-	<label class="block"
-		><span class="block text-sm quiet">Height of the stack</span>
-		<input class="input w-24 input-sm" type="number" min="0" step="any" bind:value /></label
-	>
-	<label class="block"
-		><span class="block text-sm quiet">in</span>
+	<Field label="Height of the stack">
+		<input class="input w-24 input-sm" type="number" min="0" step="any" bind:value />
+	</Field>
+	<Field label="in">
 		<select class="select w-20 select-sm" bind:value={unit}>
 			{#each THICKNESS_UNITS as known (known)}<option value={known}>{known}</option>{/each}
-		</select></label
-	>
-	<label class="block"
-		><span class="block text-sm quiet">Equal cards in it</span>
-		<input class="input w-24 input-sm" type="number" min="1" step="1" bind:value={count} /></label
-	>
+		</select>
+	</Field>
+	<Field label="Equal cards in it">
+		<input class="input w-24 input-sm" type="number" min="1" step="1" bind:value={count} />
+	</Field>
 </div>
 <p class="mt-2 text-lg" role="status">
 	{#if stockPt === null}Measure one card, or several equal ones on each other.{:else}

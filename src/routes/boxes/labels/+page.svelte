@@ -3,6 +3,7 @@
 	import { LABEL_GRIDS } from '$lib/core/print/label-grid';
 	import { countOf } from '$lib/ui/numerals';
 	import SheetPlaces from './SheetPlaces.svelte';
+	import Field from '$lib/ui/Field.svelte';
 
 	let { data } = $props();
 	let gridKey = $state('a4-2x4');
@@ -27,20 +28,18 @@
 	class="mb-4 flex flex-wrap items-end gap-4"
 	onchange={(event) => event.currentTarget.requestSubmit()}
 >
-	<label class="block"
-		><span class="block text-sm quiet">What for</span>
+	<Field label="What for">
 		<select class="select w-40 select-sm" name="what" value={data.sort}>
 			{#each Object.entries(SORTS) as [key, name] (key)}<option value={key}>{name}</option>{/each}
-		</select></label
-	>
+		</select>
+	</Field>
 	{#if data.sort !== 'shelves'}
-		<label class="block"
-			><span class="block text-sm quiet">Of</span>
+		<Field label="Of">
 			<select class="select w-60 select-sm" name="box" value={String(data.boxIds[0] ?? '')}>
 				<option value="">all boxes</option>
 				{#each data.boxes as { id, name } (id)}<option value={String(id)}>{name}</option>{/each}
-			</select></label
-		>
+			</select>
+		</Field>
 	{/if}
 </form>
 {#if data.labels.length === 0}
@@ -52,17 +51,15 @@
 {:else if grid}
 	<div class="flex flex-wrap items-start gap-10">
 		<div>
-			<label class="mb-3 block"
-				><span class="block text-sm quiet">Sheet of labels</span>
+			<Field label="Sheet of labels" class="mb-3">
 				<select class="select w-72 select-sm" bind:value={gridKey} onchange={() => (start = 1)}>
 					{#each LABEL_GRIDS as { key, name } (key)}<option value={key}>{name}</option>{/each}
-				</select></label
-			>
+				</select>
+			</Field>
 			{#if data.sort === 'boxes'}
-				<label class="mb-1 block"
-					><span class="block text-sm quiet">Address for the phone</span>
-					<input class="input w-72 input-sm" bind:value={address} maxlength="180" /></label
-				>
+				<Field label="Address for the phone" class="mb-1">
+					<input class="input w-72 input-sm" bind:value={address} maxlength="180" />
+				</Field>
 				<p class="mb-3 max-w-72 text-sm quiet">
 					The QR code opens the box on a phone.{isLocal
 						? ' This address only works on this machine: write its name or number in your network.'

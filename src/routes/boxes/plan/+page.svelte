@@ -9,6 +9,7 @@
 	import ChoiceTable from './ChoiceTable.svelte';
 	import { createPlanDesk } from './plan-desk.svelte';
 	import PlannedBoxes from './PlannedBoxes.svelte';
+	import Field from '$lib/ui/Field.svelte';
 
 	let { data, form } = $props();
 	const desk = createPlanDesk();
@@ -48,17 +49,15 @@
 		class="mb-4 flex flex-wrap items-end gap-4"
 		onchange={(event) => event.currentTarget.requestSubmit()}
 	>
-		<label class="block"
-			><span class="block text-sm quiet">Ordered first by</span>
+		<Field label="Ordered first by">
 			<select class="select w-40 select-sm" name="school" value={data.choice.school}>
 				{#each BOX_SCHOOLS as school (school)}<option value={school}>{school}</option>{/each}
-			</select></label
-		>
+			</select>
+		</Field>
 		{#each fields as { name, label, value } (name)}
-			<label class="block"
-				><span class="block text-sm quiet">{label}, %</span>
-				<input class="input w-24 input-sm" type="number" min="0" max="100" {name} {value} /></label
-			>
+			<Field label="{label}, %">
+				<input class="input w-24 input-sm" type="number" min="0" max="100" {name} {value} />
+			</Field>
 		{/each}
 	</form>
 	{#if desk.progress && desk.progress.total > 0}

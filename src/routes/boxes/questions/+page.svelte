@@ -5,7 +5,7 @@
 	import { DISCREPANCY_ANSWERS } from '$lib/core/storage/stock-take/discrepancy';
 	import { createFormKeys } from '$lib/ui/in-turn';
 	import { countOf } from '$lib/ui/numerals';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	let { data, form } = $props();
 	let list = $state<HTMLElement>();
@@ -36,9 +36,7 @@
 <svelte:head><title>Questions · Jade Binder</title></svelte:head>
 
 <h1 class="mb-2">Questions</h1>
-{#if form?.problems}<div class="mb-4" role="alert">
-		<ProblemList problems={form.problems} />
-	</div>{/if}
+<ProblemAlert problems={form?.problems} />
 {#if data.questions.length === 0}
 	<p class="max-w-xl text-lg">
 		Nothing is open: what is recorded is what was found. A stock-take of a box, or a card that a

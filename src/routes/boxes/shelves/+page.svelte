@@ -3,8 +3,9 @@
 	import { BOX_KINDS } from '$lib/core/storage/kinds/box-kind';
 	import { nameShelf } from '$lib/core/storage/shelves/shelf';
 	import { formatCount, formatKg } from '$lib/ui/numerals';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import BoxForm from '$lib/ui/shelf/BoxForm.svelte';
+	import Field from '$lib/ui/Field.svelte';
 
 	let { data, form } = $props();
 	const last = $derived(data.shelves.at(-1));
@@ -24,21 +25,14 @@
 
 {#snippet problems(of: string)}
 	{#if form && 'problems' in form && form.problems && form.form === of}
-		<div class="mb-3" role="alert"><ProblemList problems={form.problems} /></div>
+		<ProblemAlert problems={form.problems} class="mb-3" />
 	{/if}
 {/snippet}
 
 {#snippet field(name: string, label: string, value: string, width: string, hint = '')}
-	<label class="block"
-		><span class="block text-sm quiet">{label}</span>
-		<input
-			class="input {width} input-sm"
-			{name}
-			{value}
-			placeholder={hint}
-			required={!hint}
-		/></label
-	>
+	<Field {label}>
+		<input class="input {width} input-sm" {name} {value} placeholder={hint} required={!hint} />
+	</Field>
 {/snippet}
 
 <h1 class="mb-4">Shelves and box kinds</h1>
@@ -189,10 +183,9 @@
 		use:enhance
 		class="mt-3 flex flex-wrap items-end gap-3 bg-base-200 p-3"
 	>
-		<label class="block"
-			><span class="block text-sm quiet">Name of a kind of your own</span>
-			<input class="input w-52 input-sm" name="name" maxlength="60" required /></label
-		>
+		<Field label="Name of a kind of your own">
+			<input class="input w-52 input-sm" name="name" maxlength="60" required />
+		</Field>
 		{#each kindFields as { name, label, value } (name)}
 			{@render field(name, label, value, 'w-28')}
 		{/each}

@@ -2,7 +2,8 @@
 	import { enhance } from '$app/forms';
 	import { resolve } from '$app/paths';
 	import { countOf, formatMoment } from '$lib/ui/numerals';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
+	import Field from '$lib/ui/Field.svelte';
 
 	let { data, form } = $props();
 	const ofSort = (sort: string) => (form && 'problems' in form && form.sort === sort ? form : null);
@@ -11,14 +12,12 @@
 <svelte:head><title>Slips · Jade Binder</title></svelte:head>
 
 {#snippet line(label: string)}
-	<label class="block"
-		><span class="block text-sm quiet">Release</span>
+	<Field label="Release">
 		<select class="select w-56 select-sm" name="release">
 			{#each data.releases as { key, name } (key)}<option value={key}>{name}</option>{/each}
-		</select></label
-	>
-	<label class="block min-w-48 flex-1"
-		><span class="block text-sm quiet">{label}</span>
+		</select>
+	</Field>
+	<Field {label} class="min-w-48 flex-1">
 		<input
 			class="input w-full input-sm"
 			name="line"
@@ -26,8 +25,8 @@
 			placeholder="112 118 7 20–31"
 			autocomplete="off"
 			required
-		/></label
-	>
+		/>
+	</Field>
 {/snippet}
 
 <h1 class="mb-4">Slips</h1>
@@ -55,9 +54,7 @@
 
 <section class="mb-8 max-w-3xl" aria-labelledby="put">
 	<h2 id="put" class="mb-2">Put away</h2>
-	{#if ofSort('put away')}<div class="mb-3" role="alert">
-			<ProblemList problems={ofSort('put away')?.problems ?? []} />
-		</div>{/if}
+	<ProblemAlert problems={ofSort('put away')?.problems} class="mb-3" />
 	<form method="POST" action="?/make" use:enhance class="mb-4 flex flex-wrap items-center gap-3">
 		<input type="hidden" name="sort" value="put away" />
 		<input type="hidden" name="of" value="homeless" />
@@ -77,20 +74,17 @@
 
 <section class="mb-8 max-w-3xl" aria-labelledby="pull">
 	<h2 id="pull" class="mb-2">Pull</h2>
-	{#if ofSort('pull')}<div class="mb-3" role="alert">
-			<ProblemList problems={ofSort('pull')?.problems ?? []} />
-		</div>{/if}
+	<ProblemAlert problems={ofSort('pull')?.problems} class="mb-3" />
 	<form method="POST" action="?/make" use:enhance class="mb-4 flex flex-wrap items-end gap-3">
 		<input type="hidden" name="sort" value="pull" /><input type="hidden" name="of" value="line" />
-		<label class="block"
-			><span class="block text-sm quiet">For</span>
+		<Field label="For">
 			<input
 				class="input w-44 input-sm"
 				name="name"
 				maxlength="80"
 				placeholder="a friend, a regrade"
-			/></label
-		>
+			/>
+		</Field>
 		{@render line('Numbers wanted')}
 		<button class="btn btn-sm">Make pull list</button>
 	</form>
@@ -112,13 +106,12 @@
 					value="binder"
 				/>
 				<input type="hidden" name="name" value="For a binder" />
-				<label class="block"
-					><span class="block text-sm quiet">What a binder is to have, upgrades too</span>
+				<Field label="What a binder is to have, upgrades too">
 					<select class="select w-64 select-sm" name="binder">
 						{#each data.binders as { id, name } (id)}<option value={String(id)}>{name}</option
 							>{/each}
-					</select></label
-				>
+					</select>
+				</Field>
 				<button class="btn btn-sm">Make pull list</button>
 			</form>
 		{/if}

@@ -5,9 +5,10 @@
 	import { sortingWays, type SortingPlan } from '$lib/core/storage/sorting/plan-sorting';
 	import { sortingSteps } from '$lib/core/storage/sorting/sorting-steps';
 	import { countOf } from '$lib/ui/numerals';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import SortingSteps from './SortingSteps.svelte';
 	import { minutes, WAY_NAMES } from './way-names';
+	import Field from '$lib/ui/Field.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	let { data, form } = $props();
 	// Times begin with a person's own, and may be tried otherwise.
@@ -69,24 +70,20 @@
 <svelte:head><title>Sort a pile · Jade Binder</title></svelte:head>
 
 <h1 class="mb-4">Sort a pile</h1>
-{#if form?.problems}<div class="mb-4" role="alert">
-		<ProblemList problems={form.problems} />
-	</div>{/if}
+<ProblemAlert problems={form?.problems} />
 {#if data.slip}<SortingSteps slip={data.slip} />{/if}
 <div class="mb-2 flex flex-wrap items-end gap-4">
-	<label class="block"
-		><span class="block text-sm quiet">Cards of</span>
+	<Field label="Cards of">
 		<select
 			class="select w-72 select-sm"
 			value={data.release.key}
 			onchange={(event) => choose(event.currentTarget.value)}
 		>
 			{#each data.releases as { key, name } (key)}<option value={key}>{name}</option>{/each}
-		</select></label
-	>
+		</select>
+	</Field>
 	{#each fields as field (field.label)}
-		<label class="block"
-			><span class="block text-sm quiet">{field.label}</span>
+		<Field label={field.label}>
 			<input
 				class="input w-28 input-sm"
 				type="number"
@@ -94,8 +91,8 @@
 				max={field.max}
 				step={field.step}
 				bind:value={pile[field.name]}
-			/></label
-		>
+			/>
+		</Field>
 	{/each}
 </div>
 <form method="POST" action="?/forget" use:enhance class="mb-6 text-sm quiet">

@@ -6,13 +6,13 @@
 	import { percentDone } from '$lib/core/goal/progress';
 	import { countOf, formatCount } from '$lib/ui/numerals';
 	import { createOwnedBook } from '$lib/ui/owned-book.svelte';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import SectionStrip from '$lib/ui/SectionStrip.svelte';
 	import GoalLimits from './GoalLimits.svelte';
 	import GoalWalls from './GoalWalls.svelte';
 	import MissingList from './MissingList.svelte';
 	import ProgressChart from './ProgressChart.svelte';
 	import SpareList from './SpareList.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	let { data } = $props();
 	const releases = $derived(data.releases);
@@ -75,9 +75,7 @@
 <MissingList title="{data.goal.name}: missing" groups={data.groups} goalId={data.goal.id} />
 <ProgressChart history={data.history} />
 
-{#if book.problems.length > 0}
-	<div class="mt-6" role="alert"><ProblemList problems={book.problems} /></div>
-{/if}
+<ProblemAlert problems={book.problems} class="mt-6" />
 {#each releases as release (release.key)}
 	<section class="mt-10">
 		<GoalWalls

@@ -7,6 +7,7 @@
 	import { refreshCopies } from '$lib/ui/refresh';
 	import { send } from '$lib/ui/send';
 	import RulesForm from '../RulesForm.svelte';
+	import Field from '$lib/ui/Field.svelte';
 
 	let { data } = $props();
 	let problems = $state.raw<readonly Problem[]>([]);
@@ -28,8 +29,7 @@
 {:else}
 	{@const options = data.options}
 	<h1 class="mt-4 mb-6">What does complete mean?</h1>
-	<label class="mb-6 block max-w-md">
-		<span class="block text-sm quiet">Release</span>
+	<Field label="Release" class="mb-6 max-w-md">
 		<select
 			class="select w-full"
 			value={options.release.key}
@@ -38,7 +38,7 @@
 		>
 			{#each options.releases as { key, name } (key)}<option value={key}>{name}</option>{/each}
 		</select>
-	</label>
+	</Field>
 	{#key options.release.key}
 		<RulesForm {options} {problems} {save} saveName="Make the goal" />
 	{/key}

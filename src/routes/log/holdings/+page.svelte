@@ -8,6 +8,7 @@
 	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import SetChoice from './SetChoice.svelte';
 	import UnmatchedList from './UnmatchedList.svelte';
+	import Field from '$lib/ui/Field.svelte';
 
 	let { data, form } = $props();
 	let formElement: HTMLFormElement;
@@ -78,14 +79,9 @@
 			placeholder="year,set,number,subject,value&#10;1994,Harbour Lights,27,Nan Gannaway,2.50"
 			spellcheck="false"></textarea>
 	</label>
-	<label class="block max-w-40"
-		><span class="block text-sm quiet">Currency of amounts</span><input
-			class="input w-full"
-			name="currency"
-			maxlength="3"
-			placeholder="EUR"
-		/></label
-	>
+	<Field label="Currency of amounts" class="max-w-40"
+		><input class="input w-full" name="currency" maxlength="3" placeholder="EUR" />
+	</Field>
 	{#if table}
 		<ColumnChoice {table} columns={HOLDING_COLUMNS} changed={() => void again()} />
 	{/if}

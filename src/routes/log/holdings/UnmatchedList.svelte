@@ -2,7 +2,7 @@
 	import { enhance } from '$app/forms';
 	import type { Problem } from '$lib/core/problem';
 	import { countOf } from '$lib/ui/numerals';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	interface Props {
 		rows: readonly {
@@ -58,9 +58,7 @@
 							<button class="btn btn-ghost text-error btn-sm">Drop it</button>
 						</form>
 					</div>
-					{#if settling === id && problems.length > 0}
-						<div class="mt-2" role="alert"><ProblemList {problems} /></div>
-					{/if}
+					<ProblemAlert problems={settling === id ? problems : []} class="mt-2" />
 				</li>
 			{/each}
 		</ul>

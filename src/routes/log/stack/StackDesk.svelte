@@ -3,10 +3,11 @@
 	import type { Release } from '$lib/core/checklist/release';
 	import { CONDITIONS, type Condition } from '$lib/core/copies/condition';
 	import type { StackSlot, Verdict } from '$lib/core/goal/judge-card';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import StackVerdict from './StackVerdict.svelte';
 	import { createStackBook } from './stack-book.svelte';
 	import { playTone, tellVerdict, VERDICT_LOOK } from './verdict-look';
+	import Field from '$lib/ui/Field.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	interface Props {
 		release: Release;
@@ -67,27 +68,24 @@
 </script>
 
 <div class="mb-4 grid grid-cols-3 gap-3 sm:max-w-2xl">
-	<label class="block">
-		<span class="block text-sm quiet">Section</span>
+	<Field label="Section">
 		<select class="select w-full select-sm" bind:value={numberingKey}>
 			<option value="">All</option>
 			{#each owners as { key, name } (key)}<option value={key}>{name}</option>{/each}
 		</select>
-	</label>
-	<label class="block">
-		<span class="block text-sm quiet">Finish</span>
+	</Field>
+	<Field label="Finish">
 		<select class="select w-full select-sm" bind:value={parallelKey}>
 			<option value="">Base</option>
 			{#each release.parallels as { key, name } (key)}<option value={key}>{name}</option>{/each}
 		</select>
-	</label>
-	<label class="block">
-		<span class="block text-sm quiet">Condition</span>
+	</Field>
+	<Field label="Condition">
 		<select class="select w-full select-sm" bind:value={condition}>
 			<option value="">Not looked at</option>
 			{#each CONDITIONS as word (word)}<option value={word}>{word}</option>{/each}
 		</select>
-	</label>
+	</Field>
 </div>
 
 <form onsubmit={submit} class="mb-4 flex gap-2">
@@ -108,9 +106,7 @@
 	/>
 	<button class="btn h-16 btn-primary" aria-label="Take it">Take</button>
 </form>
-{#if book.problems.length > 0}
-	<div class="mb-4" role="alert"><ProblemList problems={book.problems} /></div>
-{/if}
+<ProblemAlert problems={book.problems} />
 
 <details class="mb-4">
 	<summary class="cursor-pointer">Tap the numbers instead</summary>

@@ -5,7 +5,6 @@
 	import { countOf } from '$lib/ui/numerals';
 	import ReleaseWalls from '$lib/ui/number-wall/ReleaseWalls.svelte';
 	import { createOwnedBook } from '$lib/ui/owned-book.svelte';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import CardTable from './CardTable.svelte';
 	import RunMatrix from '../RunMatrix.svelte';
 	import DoctorList from './DoctorList.svelte';
@@ -14,6 +13,7 @@
 	import SharedSections from './SharedSections.svelte';
 	import TitlePaste from './TitlePaste.svelte';
 	import VariantList from './VariantList.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	let { data, form } = $props();
 	const release = $derived(data.release);
@@ -77,9 +77,7 @@
 			>
 		{/if}
 	</div>
-	{#if book.problems.length > 0}
-		<div class="mb-4" role="alert"><ProblemList problems={book.problems} /></div>
-	{/if}
+	<ProblemAlert problems={book.problems} />
 	<ReleaseWalls
 		{release}
 		holdings={{ owned: book.owned }}

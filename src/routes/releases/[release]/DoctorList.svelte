@@ -2,7 +2,7 @@
 	import { enhance } from '$app/forms';
 	import type { Finding, Mend } from '$lib/core/checklist/doctor/finding';
 	import type { Problem } from '$lib/core/problem';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	let { findings, problems }: { findings: readonly Finding[]; problems: readonly Problem[] } =
 		$props();
@@ -20,7 +20,7 @@
 
 <section class="mt-8" aria-labelledby="doctor">
 	<h2 id="doctor" class="mb-2">Checklist doctor</h2>
-	{#if problems.length > 0}<div class="mb-3" role="alert"><ProblemList {problems} /></div>{/if}
+	<ProblemAlert {problems} class="mb-3" />
 	{#if findings.length === 0}
 		<p class="quiet">Nothing is out of place.</p>
 	{:else}

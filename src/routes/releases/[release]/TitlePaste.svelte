@@ -5,6 +5,8 @@
 	import type { Problem } from '$lib/core/problem';
 	import { countOf } from '$lib/ui/numerals';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
+	import Field from '$lib/ui/Field.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	let { release, problems }: { release: Release; problems: readonly Problem[] } = $props();
 	const owners = $derived(release.sections.filter(({ numberedIn }) => numberedIn === undefined));
@@ -37,8 +39,7 @@
 			}}
 	>
 		<div>
-			<label class="mb-3 block">
-				<span class="block text-sm quiet">Section</span>
+			<Field label="Section" class="mb-3">
 				<select
 					class="select w-full"
 					name="numbering"
@@ -47,9 +48,8 @@
 				>
 					{#each owners as { key, name } (key)}<option value={key}>{name}</option>{/each}
 				</select>
-			</label>
-			<label class="block">
-				<span class="block text-sm quiet">List with number, title and group</span>
+			</Field>
+			<Field label="List with number, title and group">
 				<textarea
 					class="textarea w-full font-mono text-sm"
 					name="text"
@@ -57,13 +57,13 @@
 					bind:value={text}
 					spellcheck="false"
 					placeholder="12 Gannet Point – Lighthouses&#10;13 Ada Hale – Keepers"></textarea>
-			</label>
+			</Field>
 			<button class="btn mt-3" disabled={result.filled === 0 || found.length > 0}
 				>Fill in {countOf(result.filled, 'title')}</button
 			>
 		</div>
 		<div aria-live="polite">
-			{#if problems.length > 0}<div class="mb-3" role="alert"><ProblemList {problems} /></div>{/if}
+			<ProblemAlert {problems} class="mb-3" />
 			{#if text.trim() !== ''}
 				{#if found.length > 0}<ProblemList problems={found} most={12} />{/if}
 				{#if forgiven.length > 0}<p class="my-2 quiet">Forgiven: {forgiven.join(', ')}.</p>{/if}

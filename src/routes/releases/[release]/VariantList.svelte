@@ -3,8 +3,9 @@
 	import { foldRuns } from '$lib/core/checklist/fold-runs';
 	import type { Release } from '$lib/core/checklist/release';
 	import type { Problem } from '$lib/core/problem';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import { VARIANT_KINDS, type Variant } from '$lib/core/checklist/variant';
+	import Field from '$lib/ui/Field.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	/** Errors and variations by card, with what to look for and how sure it is. */
 	let { release, problems }: { release: Release; problems: readonly Problem[] } = $props();
@@ -41,8 +42,7 @@
 		{/each}
 	</ul>
 	<form method="POST" action="?/variant" use:enhance class="mt-3 flex flex-wrap items-end gap-2">
-		<label class="block min-w-0 flex-1 basis-72">
-			<span class="block text-sm quiet">Record one in a line</span>
+		<Field label="Record one in a line" class="min-w-0 flex-1 basis-72">
 			<input
 				class="input w-full"
 				name="line"
@@ -51,8 +51,8 @@
 				autocomplete="off"
 				placeholder="27: home town, two printings"
 			/>
-		</label>
+		</Field>
 		<button class="btn">Record</button>
 	</form>
-	{#if problems.length > 0}<div class="mt-3" role="alert"><ProblemList {problems} /></div>{/if}
+	<ProblemAlert {problems} class="mt-3" />
 </section>

@@ -3,6 +3,7 @@
 	import { resolve } from '$app/paths';
 	import { compareReleases } from '$lib/core/checklist/compare-releases';
 	import PairedCards from './PairedCards.svelte';
+	import Field from '$lib/ui/Field.svelte';
 
 	let { data } = $props();
 	const pairs = $derived(data.left && data.right ? compareReleases(data.left, data.right) : []);
@@ -20,8 +21,7 @@
 <h1 class="mt-4 mb-5">Side by side</h1>
 <div class="mb-6 grid gap-4 sm:grid-cols-2">
 	{#each ['left', 'right'] as const as side (side)}
-		<label class="block">
-			<span class="block text-sm quiet">{side === 'left' ? 'Above' : 'Below'}</span>
+		<Field label={side === 'left' ? 'Above' : 'Below'}>
 			<select
 				class="select w-full"
 				value={data[side]?.key ?? ''}
@@ -29,7 +29,7 @@
 			>
 				{#each data.releases as { key, name } (key)}<option value={key}>{name}</option>{/each}
 			</select>
-		</label>
+		</Field>
 	{/each}
 </div>
 

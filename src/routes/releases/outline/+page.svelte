@@ -6,11 +6,11 @@
 	import type { Problem } from '$lib/core/problem';
 	import { checklistDocument } from '$lib/formats/checklist-json';
 	import { countOf } from '$lib/ui/numerals';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import { send } from '$lib/ui/send';
 	import RunMatrix from '../RunMatrix.svelte';
 	import OutlineHelp from './OutlineHelp.svelte';
 	import { SAMPLE_OUTLINE } from './sample-outline';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	let outline = $state('');
 	let busy = $state(false);
@@ -84,9 +84,7 @@
 				in {countOf(reading.release.sections.length, 'section')},
 				<strong class="font-semibold">{countOf(reading.versions, 'version')}</strong>
 			</p>
-			{#if refused.length > 0}<div class="mb-4" role="alert">
-					<ProblemList problems={refused} />
-				</div>{/if}
+			<ProblemAlert problems={refused} />
 			{#if reading.problems.length > 0}
 				<h3 class="mb-2 font-semibold text-error">
 					{countOf(reading.problems.length, 'problem')} to mend before it can be created

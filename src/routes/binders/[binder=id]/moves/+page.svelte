@@ -3,7 +3,7 @@
 	import { resolve } from '$app/paths';
 	import type { SubmitFunction } from '@sveltejs/kit';
 	import { countOf, formatCount } from '$lib/ui/numerals';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	let { data, form } = $props();
 	const slip = $derived(data.slip);
@@ -28,9 +28,7 @@
 	const sheet = $derived(`${resolve('/')}api/binders/${data.binder.id}/sheets/moves.pdf`);
 </script>
 
-{#if form?.problems}<div class="mb-4" role="alert">
-		<ProblemList problems={form.problems} />
-	</div>{/if}
+<ProblemAlert problems={form?.problems} />
 
 {#if slip.lines.length === 0}
 	<p class="max-w-xl text-lg">

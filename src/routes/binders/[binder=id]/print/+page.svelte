@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { resolve } from '$app/paths';
 	import { PAPERS } from '$lib/core/print/paper';
+	import Field from '$lib/ui/Field.svelte';
 
 	let { data } = $props();
 	let paper = $state('a4');
@@ -34,14 +35,12 @@
 </script>
 
 <div class="mb-6 flex flex-wrap items-end gap-4">
-	<label class="block"
-		><span class="block text-sm quiet">Paper</span>
+	<Field label="Paper">
 		<select class="select w-64 select-sm" bind:value={paper}>
 			{#each PAPERS as { key, name } (key)}<option value={key}>{name}</option>{/each}
-		</select></label
-	>
-	<label class="block"
-		><span class="block text-sm quiet">Width of the spine, mm</span>
+		</select>
+	</Field>
+	<Field label="Width of the spine, mm">
 		<input
 			class="input w-32 input-sm"
 			type="number"
@@ -50,8 +49,8 @@
 			step="1"
 			value={spineMm}
 			onchange={(event) => (typed = event.currentTarget.valueAsNumber || null)}
-		/></label
-	>
+		/>
+	</Field>
 </div>
 <ul class="max-w-2xl">
 	{#each sheets as { key, name, does } (key)}

@@ -3,9 +3,10 @@
 	import { resolve } from '$app/paths';
 	import type { BinderLayout } from '$lib/core/binder/binder-layout';
 	import { formatCount } from '$lib/ui/numerals';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import SupplyTable from '$lib/ui/supplies/SupplyTable.svelte';
 	import { totalOf } from '$lib/ui/supplies/total-of';
+	import Field from '$lib/ui/Field.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	let { data, form } = $props();
 	const { list, tried } = $derived(data.supplies);
@@ -41,9 +42,7 @@
 {:else}
 	<section class="mb-8" aria-labelledby="needs">
 		<h2 id="needs" class="mb-2">What it takes</h2>
-		{#if form?.problems}<div class="mb-4" role="alert">
-				<ProblemList problems={form.problems} />
-			</div>{/if}
+		<ProblemAlert problems={form?.problems} />
 		<form
 			method="POST"
 			use:enhance={() =>
@@ -52,15 +51,9 @@
 		>
 			<SupplyTable {list} prices={data.supplies.prices} heads={HEADS} />
 			<div class="mt-3 flex flex-wrap items-end gap-3">
-				<label class="block"
-					><span class="block text-sm quiet">Currency</span>
-					<input
-						class="input w-20 input-sm"
-						name="currency"
-						maxlength="3"
-						value={currency}
-					/></label
-				>
+				<Field label="Currency">
+					<input class="input w-20 input-sm" name="currency" maxlength="3" value={currency} />
+				</Field>
 				<button class="btn btn-primary btn-sm">Save prices</button>
 				<!-- eslint-disable-next-line svelte/no-navigation-without-resolve -- a file of the API -->
 				<a class="prose-link" href={sheet}>Shopping list as PDF</a>

@@ -4,9 +4,9 @@
 	import { nameGap } from '$lib/core/storage/slips/slip-walk';
 	import { createFormKeys } from '$lib/ui/in-turn';
 	import { countOf, formatCount } from '$lib/ui/numerals';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import SlipStep from './SlipStep.svelte';
 	import WholeSlip from './WholeSlip.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	let { data, form } = $props();
 	const { slip, placeless, left } = $derived(data);
@@ -57,9 +57,7 @@
 		<a class="btn btn-sm max-sm:hidden" href="?whole">Whole slip, to print</a>
 	{/if}
 </header>
-{#if form?.problems}<div class="mb-4" role="alert">
-		<ProblemList problems={form.problems} />
-	</div>{/if}
+<ProblemAlert problems={form?.problems} />
 {#if data.missing > 0}
 	<p class="mb-3 border-l-3 border-accent pl-4">
 		{countOf(data.missing, 'card')} of the line {data.missing === 1 ? 'is' : 'are'} not among those {isPull

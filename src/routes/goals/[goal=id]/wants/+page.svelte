@@ -2,7 +2,7 @@
 	import { resolve } from '$app/paths';
 	import { formatCount } from '$lib/ui/numerals';
 	import { createOwnedBook } from '$lib/ui/owned-book.svelte';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	let { data } = $props();
 	const book = createOwnedBook({ owned: () => data.owned });
@@ -47,9 +47,7 @@
 <p class="mb-4 quiet print:hidden">
 	A tap ticks a card off and logs it; a second tap takes it back.
 </p>
-{#if book.problems.length > 0}
-	<div class="mb-4" role="alert"><ProblemList problems={book.problems} /></div>
-{/if}
+<ProblemAlert problems={book.problems} />
 
 {#each groups as { name, have, need, cards } (name)}
 	<section class="mb-6 break-inside-avoid-page">

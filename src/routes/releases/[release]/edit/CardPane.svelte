@@ -1,10 +1,10 @@
 <script lang="ts">
 	import { countOf } from '$lib/ui/numerals';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import WindowedGrid from '$lib/ui/windowed-grid/WindowedGrid.svelte';
 	import BulkBar from './BulkBar.svelte';
 	import CardRow from './CardRow.svelte';
 	import type { CardSheet, SheetRow } from './card-sheet.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	interface Props {
 		sheet: CardSheet;
@@ -33,9 +33,7 @@
 		<button class="btn btn-sm" onclick={() => sheet.addCard()}>Add a card</button>
 		<BulkBar {sheet} {rarities} />
 	</div>
-	{#if sheet.problems.length > 0}
-		<div class="mt-2" role="alert"><ProblemList problems={sheet.problems} most={8} /></div>
-	{/if}
+	<ProblemAlert problems={sheet.problems} class="mt-2" most={8} />
 </div>
 
 <div

@@ -1,9 +1,9 @@
 <script lang="ts">
 	import { SHEET_HINTS, type SheetName } from '$lib/core/checklist/rule-sheet/rule-sheet';
 	import { countOf } from '$lib/ui/numerals';
-	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import RuleTable from './RuleTable.svelte';
 	import type { RuleBook } from './rule-book.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	let { book, name }: { book: RuleBook; name: SheetName } = $props();
 	const namesIn = (sheet: 'sections' | 'parallels') =>
@@ -28,8 +28,6 @@
 		>
 		<span class="text-sm quiet">{SHEET_HINTS[name]}</span>
 	</div>
-	{#if book.problems.length > 0}
-		<div class="mt-2" role="alert"><ProblemList problems={book.problems} most={8} /></div>
-	{/if}
+	<ProblemAlert problems={book.problems} class="mt-2" most={8} />
 </div>
 <RuleTable {book} {name} {suggestions} />

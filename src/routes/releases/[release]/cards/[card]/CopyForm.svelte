@@ -7,10 +7,12 @@
 	import { formatMinor } from '$lib/core/worth/minor-units';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import type { CopyDesk } from './copy-desk.svelte';
+	import Field from '$lib/ui/Field.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	/** ISO 4217: no currency is involved. */
 	const NO_CURRENCY = 'XXX';
-	interface Field {
+	interface CopyField {
 		readonly name: string;
 		readonly label: string;
 		readonly value: string | undefined;
@@ -46,7 +48,7 @@
 		{ name: 'valueSource', label: 'Value from', value: copy.valueSource },
 		{ name: 'valueOn', label: 'Valued on', value: copy.valueOn, type: 'date' },
 		{ name: 'acquiredOn', label: 'Got it on', value: copy.acquiredOn, type: 'date' }
-	] as const satisfies readonly Field[]);
+	] as const satisfies readonly CopyField[]);
 
 	/** The form as fields; what is empty is taken away, and what is not understood is a problem. */
 	function fieldsOf(form: FormData) {
@@ -105,15 +107,13 @@
 </script>
 
 <form {onsubmit} class="my-3 grid grid-cols-2 gap-3 bg-base-200 p-4 sm:grid-cols-4">
-	<label class="block"
-		><span class="block text-sm quiet">Condition</span>
+	<Field label="Condition">
 		<select class="select w-full select-sm" name="condition" value={copy.condition ?? ''}>
 			<option value="">not looked at</option>
 			{#each CONDITIONS as word (word)}<option value={word}>{word}</option>{/each}
-		</select></label
-	>
-	<label class="block"
-		><span class="block text-sm quiet">Grade</span>
+		</select>
+	</Field>
+	<Field label="Grade">
 		<select
 			class="select w-full select-sm"
 			name="grade"
@@ -122,24 +122,22 @@
 			<option value="">not graded</option>
 			<option value="authentic">authentic, no number</option>
 			{#each GRADES as grade (grade)}<option value={String(grade)}>{grade}</option>{/each}
-		</select></label
-	>
-	<label class="block"
-		><span class="block text-sm quiet">What becomes of it</span>
+		</select>
+	</Field>
+	<Field label="What becomes of it">
 		<select class="select w-full select-sm" name="status" value={copy.status}>
 			{#each COPY_STATUSES as word (word)}<option value={word}>{word}</option>{/each}
-		</select></label
-	>
-	<label class="block"
-		><span class="block text-sm quiet">Holder</span>
+		</select>
+	</Field>
+	<Field label="Holder">
 		<select class="select w-full select-sm" name="holder" value={copy.holder ?? ''}>
 			<option value="">none</option>
 			{#each HOLDER_KINDS as kind (kind.key)}<option value={kind.key}>{kind.name}</option>{/each}
-		</select></label
-	>
+		</select>
+	</Field>
 	{#each FIELDS as { name, label, value, ...more } (name)}
-		<label class="block"
-			><span class="block text-sm quiet">{label}</span><input
+		<Field {label}
+			><input
 				class="input w-full input-sm"
 				{name}
 				value={value ?? ''}
@@ -147,19 +145,14 @@
 				autocomplete="off"
 				aria-invalid={desk.problems.some(({ field }) => field === name) || undefined}
 				{...more}
-			/></label
-		>
+			/>
+		</Field>
 	{/each}
-	<label class="col-span-2 block sm:col-span-3"
-		><span class="block text-sm quiet">Note</span><input
-			class="input w-full input-sm"
-			name="note"
-			maxlength="5000"
-			value={copy.note ?? ''}
-		/></label
-	>
-	<label class="col-span-2 block"
-		><span class="block text-sm quiet">Add a photo (JPEG, PNG, WebP)</span><input
+	<Field label="Note" class="col-span-2 sm:col-span-3"
+		><input class="input w-full input-sm" name="note" maxlength="5000" value={copy.note ?? ''} />
+	</Field>
+	<Field label="Add a photo (JPEG, PNG, WebP)" class="col-span-2"
+		><input
 			class="file-input w-full file-input-sm"
 			type="file"
 			accept="image/jpeg,image/png,image/webp"
@@ -169,14 +162,12 @@
 				if (file) await desk.addPhoto(copy.id, file);
 				input.value = '';
 			}}
-		/></label
-	>
+		/>
+	</Field>
 	<div class="col-span-2 flex items-end justify-end gap-2">
 		<button class="btn btn-primary btn-sm">Save</button>
 	</div>
-	{#if desk.problems.length > 0}
-		<div class="col-span-full" role="alert"><ProblemList problems={desk.problems} /></div>
-	{/if}
+	<ProblemAlert problems={desk.problems} class="col-span-full" />
 	{#if desk.notes.length > 0}
 		<div class="col-span-full"><ProblemList problems={desk.notes} tone="note" /></div>
 	{/if}
