@@ -117,6 +117,16 @@ async function checkRoom() {
 	expect(
 		await rowsOf('select box_id from dividers group by box_id, row, position having count(*) > 1')
 	).toEqual([]);
+	// What is kept in sum of each divider is what stands behind it.
+	expect(
+		await rowsOf(`select divider_id, cards, round(um, 3), mg from divider_sums except
+			select divider_id, sum(quantity), round(sum(quantity * um), 3), sum(quantity * mg) from box_cards group by 1`)
+	).toEqual([]);
+	expect(
+		await rowsOf(
+			'select 1 from box_cards where divider_id not in (select divider_id from divider_sums)'
+		)
+	).toEqual([]);
 	// The plan, which sums in the database, knows of as many cards without a place as a count one by one.
 	const homeless = await homelessCopies(db, await readValuable(db));
 	const plan = await plannedStorage(db);

@@ -6,6 +6,7 @@ export { cards } from './cards.ts';
 export { copies } from './copies.ts';
 export { discrepancies } from './discrepancies.ts';
 export { dividers } from './dividers.ts';
+export { dividerSums } from './divider-sums.ts';
 export { editionCards } from './edition-cards.ts';
 export { goalHistory } from './goal-history.ts';
 export { goalNext } from './goal-next.ts';

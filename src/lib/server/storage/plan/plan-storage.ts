@@ -1,5 +1,5 @@
 import { group } from 'd3-array';
-import { asc, inArray, sql } from 'drizzle-orm';
+import { asc, eq, inArray, sql } from 'drizzle-orm';
 import { setImmediate } from 'node:timers/promises';
 import { USUAL_BOX_RULES, DIVIDER_UM } from '../../../core/storage/plan/choose-box.ts';
 import {
@@ -13,7 +13,7 @@ import { homeFinder } from '../../../core/storage/runs/find-home.ts';
 import { nameRun, runOrder } from '../../../core/storage/runs/run.ts';
 import { chunks } from '../../database/chunks.ts';
 import type { Reader } from '../../database/open.ts';
-import { boxCards, dividers, releases } from '../../database/tables/index.ts';
+import { dividers, dividerSums, releases } from '../../database/tables/index.ts';
 import { readValuable } from '../../places/holder-tiers.ts';
 import { readBoxes, readBoxKinds } from '../room/read-storage.ts';
 import { homelessRuns, type StoredHomelessRun } from '../runs/homeless-runs.ts';
@@ -81,11 +81,9 @@ export async function plannedStorage(db: Reader, options?: RoomRules): Promise<S
 async function readSharedRows(db: Reader): Promise<readonly RoomRow[]> {
 	const shared = (await readBoxes(db)).filter(({ use, kind }) => isKeptApart(use) || kind.rows > 1);
 	const rows = await db
-		.select({
-			divider: dividers,
-			um: sql<number>`coalesce((select sum(${boxCards.quantity} * ${boxCards.um}) from ${boxCards} where ${boxCards.dividerId} = "dividers"."id"), 0)`
-		})
+		.select({ divider: dividers, um: sql<number>`coalesce(${dividerSums.um}, 0)` })
 		.from(dividers)
+		.leftJoin(dividerSums, eq(dividerSums.dividerId, dividers.id))
 		.where(
 			inArray(
 				dividers.boxId,

@@ -1,5 +1,6 @@
-import { group } from 'd3-array';
-import { asc, countDistinct, eq, inArray, sql, sum } from 'drizzle-orm';
+import { group, sum } from 'd3-array';
+import { asc, count, eq, inArray, sql } from 'drizzle-orm';
+import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import { BOX_KINDS, boxKindOf, type BoxKind } from '../../../core/storage/kinds/box-kind.ts';
 import type { BoxUse } from '../../../core/storage/kinds/box-use.ts';
 import { boxWeight } from '../../../core/storage/room/box-weight.ts';
@@ -7,7 +8,7 @@ import { dividersUm } from '../../../core/storage/rows/dividers-um.ts';
 import { inWalkingOrder, nameShelf, type Shelf } from '../../../core/storage/shelves/shelf.ts';
 import { compareTitles } from '../../../core/checklist/compare-card-numbers.ts';
 import type { Reader } from '../../database/open.ts';
-import { boxCards, boxes, dividers, ownKinds, shelves } from '../../database/tables/index.ts';
+import { boxes, dividers, dividerSums, ownKinds, shelves } from '../../database/tables/index.ts';
 
 export interface StoredShelf extends Shelf {
 	readonly id: number;
@@ -81,17 +82,18 @@ export async function readBoxes(
 	ids?: readonly number[]
 ): Promise<readonly StoredBox[]> {
 	const kinds = await readBoxKinds(db);
+	const total = (column: SQLiteColumn) => sql<number>`coalesce(sum(${column}), 0)`;
 	const filled = await db
 		.select({
 			boxId: dividers.boxId,
 			row: dividers.row,
-			dividers: countDistinct(dividers.id),
-			cards: sum(boxCards.quantity).mapWith(Number),
-			um: sql<number>`coalesce(sum(${boxCards.quantity} * ${boxCards.um}), 0)`,
-			mg: sql<number>`coalesce(sum(${boxCards.quantity} * ${boxCards.mg}), 0)`
+			dividers: count(),
+			cards: total(dividerSums.cards),
+			um: total(dividerSums.um),
+			mg: total(dividerSums.mg)
 		})
 		.from(dividers)
-		.leftJoin(boxCards, eq(boxCards.dividerId, dividers.id))
+		.leftJoin(dividerSums, eq(dividerSums.dividerId, dividers.id))
 		.where(ids && inArray(dividers.boxId, [...ids]))
 		.groupBy(dividers.boxId, dividers.row);
 	const rowsOf = group(filled, ({ boxId }) => boxId);
@@ -105,7 +107,7 @@ export async function readBoxes(
 			const usedUm = rowUse ? Math.round(rowUse.um + dividersUm(kind, rowUse.dividers)) : 0;
 			return { row: i + 1, cards: rowUse?.cards ?? 0, usedUm };
 		});
-		const cardsG = standing.reduce((total, { mg }) => total + mg, 0) / 1000;
+		const cardsG = sum(standing, ({ mg }) => mg) / 1000;
 		const { grams, caution } = boxWeight([], kind.tareG + cardsG);
 		return {
 			...box,
@@ -113,8 +115,8 @@ export async function readBoxes(
 			rows,
 			grams,
 			caution,
-			cards: rows.reduce((total, row) => total + row.cards, 0),
-			fill: rows.reduce((total, row) => total + row.usedUm, 0) / (kind.rowMm * 1000 * kind.rows)
+			cards: sum(rows, (row) => row.cards),
+			fill: sum(rows, (row) => row.usedUm) / (kind.rowMm * 1000 * kind.rows)
 		};
 	});
 }
