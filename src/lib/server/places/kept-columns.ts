@@ -15,12 +15,15 @@ const format = sql<string | null>`(
 			where k.release_id = "copies"."release_id" and k.key = "copies"."card_key"),
 		(select e.section_id from edition_cards e
 			where e.release_id = "copies"."release_id" and e.key = "copies"."card_key")))`;
-const parallelPt = sql<number | null>`(case when "copies"."parallel_key" is not null then (
+/** What a copy's finish is made of, in points; null: what its section is. */
+export const parallelStock = sql<
+	number | null
+>`(case when "copies"."parallel_key" is not null then (
 	select p.stock_pt from parallels p
 	where p.release_id = "copies"."release_id" and p.key = "copies"."parallel_key") end)`;
 
 /** What decides how thick a copy is, as columns to read or to group by. */
-export const formatColumns = { format, parallelPt, holder: copies.holder };
+export const formatColumns = { format, parallelPt: parallelStock, holder: copies.holder };
 
 /** The same, with what decides the use of the box it is kept in. */
 export function keptColumns({ fromMinor, currency }: Valuable) {

@@ -6,6 +6,7 @@ import { withReader } from '../database/open.ts';
 import { readSettings } from '../database/settings.ts';
 import { exportHoldings } from '../holdings/export-holdings.ts';
 import { labelTexts, type LabelChoice } from '../storage/labels/label-texts.ts';
+import { previewLabels } from '../storage/labels/preview-labels.ts';
 import { printLabels } from '../storage/labels/print-labels.ts';
 import type { Problem } from '../../core/problem.ts';
 import { readChecklist, type TableChoice } from '../../formats/read-checklist.ts';
@@ -47,8 +48,8 @@ export const TASKS = {
 	}) => readHoldings(bytes, choice),
 	exportHoldings: ({ form }: { readonly form: 'csv' | 'xlsx' }) =>
 		withReader(readSettings(process.env), (db) => exportHoldings(db, form)),
-	labelTexts: (choice: LabelChoice) =>
-		withReader(readSettings(process.env), (db) => labelTexts(db, choice)),
+	previewLabels: ({ choice, most }: { readonly choice: LabelChoice; readonly most: number }) =>
+		withReader(readSettings(process.env), (db) => previewLabels(db, choice, most)),
 	printLabels: ({
 		choice,
 		grid,

@@ -6,6 +6,7 @@ import { checkAgainst } from '$lib/schemas/validator';
 import { readPriceForm, setPrices } from '$lib/server/binders/supply-prices';
 import { HOLDER_SUPPLY, holderSupplies } from '$lib/server/storage/holders/holder-supplies';
 import { setHolderRules, setHolders } from '$lib/server/storage/holders/change-holders';
+import { nameTierMoves } from '$lib/server/storage/holders/name-tier-moves';
 import { readTierMoves } from '$lib/server/storage/holders/read-tier-moves';
 import {
 	HOLDER_RULES,
@@ -28,7 +29,7 @@ export const load = async ({ depends }) => {
 	return {
 		rules: { ...rules, currency },
 		otherMoney,
-		moves: moves.slice(0, SHOWN),
+		moves: await nameTierMoves(db, moves.slice(0, SHOWN)),
 		count: moves.length,
 		list,
 		prices,

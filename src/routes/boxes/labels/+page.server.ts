@@ -1,20 +1,26 @@
 import { LABEL_SORTS } from '$lib/server/storage/labels/label-texts';
-import { readBoxes } from '$lib/server/storage/room/read-storage';
+import { countLabels } from '$lib/server/storage/labels/preview-labels';
+import { readBoxHeads } from '$lib/server/storage/room/read-storage';
 import { theCollection } from '$lib/server/collection';
 import { pageTask } from '$lib/server/workers/file-task';
+
+/** Labels whose texts are shown; the others are printed. */
+const SHOWN = 6;
 
 export const load = async ({ url, depends, request }) => {
 	depends('jade:copies');
 	const { db, now } = await theCollection();
 	const sort = LABEL_SORTS.find((known) => known === url.searchParams.get('what')) ?? 'boxes';
 	const boxIds = url.searchParams.getAll('box').map(Number).filter(Number.isInteger);
-	const all = await readBoxes(db);
+	const all = await readBoxHeads(db);
 	const choice = { sort, boxIds, address: url.origin, date: now().slice(0, 10) };
 	return {
 		sort,
 		boxIds,
 		boxes: all.map(({ id, name }) => ({ id, name })),
 		origin: url.origin,
-		labels: await pageTask('labelTexts', choice, request.signal)
+		count: await countLabels(db, choice),
+		// They come when they are there: the page does not wait for them.
+		labels: pageTask('previewLabels', { choice, most: SHOWN }, request.signal)
 	};
 };

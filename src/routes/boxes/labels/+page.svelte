@@ -17,7 +17,6 @@
 	const pdf = $derived(
 		`${resolve('/')}api/boxes/labels.pdf?what=${data.sort}&grid=${gridKey}&start=${start}${boxQuery}&address=${encodeURIComponent(address)}`
 	);
-	const SHOWN = 12;
 </script>
 
 <svelte:head><title>Labels · Jade Binder</title></svelte:head>
@@ -42,7 +41,7 @@
 		</Field>
 	{/if}
 </form>
-{#if data.labels.length === 0}
+{#if data.count === 0}
 	<p class="max-w-xl text-lg">
 		Nothing to label yet: <a class="prose-link" href={resolve('/boxes/plan')}
 			>let boxes stand first</a
@@ -67,25 +66,32 @@
 				</p>
 			{/if}
 			<!-- eslint-disable-next-line svelte/no-navigation-without-resolve -- a file of the API -->
-			<a class="btn btn-primary" href={pdf} download
-				>{countOf(data.labels.length, 'label')} as PDF</a
-			>
+			<a class="btn btn-primary" href={pdf} download>{countOf(data.count, 'label')} as PDF</a>
 			<p class="mt-2 max-w-72 text-sm quiet">
 				Print at 100 %, and hold a trial on plain paper against the sheet. A text that is too long
 				goes on, on the next label.
 			</p>
 		</div>
 		<SheetPlaces {grid} {start} choose={(place) => (start = place)} />
-		<ol class="min-w-64 flex-1 space-y-3" aria-label="What the labels say">
-			{#each data.labels.slice(0, SHOWN) as { title, lines }, i (i)}
-				<li class="border border-base-content/30 px-3 py-2">
-					<strong class="font-semibold wrap-anywhere">{title}</strong>
-					{#each lines as line, l (l)}<span class="block text-sm wrap-anywhere">{line}</span>{/each}
-				</li>
-			{/each}
-			{#if data.labels.length > SHOWN}<li class="quiet">
-					and {data.labels.length - SHOWN} more
-				</li>{/if}
-		</ol>
+		<div class="min-w-64 flex-1">
+			{#await data.labels}
+				<p class="quiet" role="status">Their texts are being put together.</p>
+			{:then labels}
+				<ol class="space-y-3" aria-label="What the labels say">
+					{#each labels as { title, lines }, i (i)}
+						<li class="border border-base-content/30 px-3 py-2">
+							<strong class="font-semibold wrap-anywhere">{title}</strong>
+							{#each lines as line, l (l)}<span class="block text-sm wrap-anywhere">{line}</span
+								>{/each}
+						</li>
+					{/each}
+					{#if data.count > labels.length}<li class="quiet">
+							and {countOf(data.count - labels.length, 'label')} more
+						</li>{/if}
+				</ol>
+			{:catch}
+				<p role="alert">Their texts take too long to put together. Choose a single box.</p>
+			{/await}
+		</div>
 	</div>
 {/if}

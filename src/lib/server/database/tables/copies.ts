@@ -57,6 +57,9 @@ export const copies = sqliteTable(
 		index('copies_holder')
 			.on(table.holder)
 			.where(sql`${table.holder} is not null`),
+		index('copies_value')
+			.on(table.valueMinor)
+			.where(sql`${table.valueMinor} > 0`),
 		check('copies_quantity', sql`${table.quantity} >= 1`)
 	]
 );

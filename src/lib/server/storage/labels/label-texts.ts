@@ -21,7 +21,7 @@ import { copies } from '../../database/tables/index.ts';
 import { isHere } from '../../places/homeless.ts';
 import { placesOf } from '../../places/places-of.ts';
 import { readDividers } from '../room/read-box.ts';
-import { readBoxes, readShelves } from '../room/read-storage.ts';
+import { readBoxHeads, readShelves } from '../room/read-storage.ts';
 
 export const LABEL_SORTS = ['boxes', 'dividers', 'shelves'] as const;
 export type LabelSort = (typeof LABEL_SORTS)[number];
@@ -41,11 +41,11 @@ export async function labelTexts(
 	db: Reader,
 	{ sort, boxIds, address, date }: LabelChoice
 ): Promise<readonly LabelText[]> {
-	const wanted = (await readBoxes(db)).filter(
+	const wanted = (await readBoxHeads(db)).filter(
 		({ id }) => boxIds.length === 0 || boxIds.includes(id)
 	);
 	if (sort === 'shelves') {
-		const all = await readBoxes(db);
+		const all = await readBoxHeads(db);
 		return (await readShelves(db)).map((shelf) =>
 			shelfTag(
 				shelf,
