@@ -1,4 +1,4 @@
-import { asc, sql } from 'drizzle-orm';
+import { asc, isNotNull, sql } from 'drizzle-orm';
 import { wholeSections } from '../../core/checklist/edition.ts';
 import { cardsOf } from '../../core/checklist/release.ts';
 import type { Reader } from '../database/open.ts';
@@ -12,11 +12,13 @@ export async function goalOptions(db: Reader, releaseKey: string) {
 	if (!stored) return null;
 	const { release } = stored;
 	const subjects = await db.all<{ value: string }>(
-		sql`select distinct value from ${cards}, json_each(${cards.subjects}) order by value limit 5000`
+		sql`select distinct value from (select distinct subjects from ${cards} where subjects <> '[]'), json_each(subjects)
+			order by value limit 5000`
 	);
 	const groups = await db
 		.selectDistinct({ group: cards.group })
 		.from(cards)
+		.where(isNotNull(cards.group))
 		.orderBy(asc(cards.group))
 		.limit(5000);
 	const variants = new Set(release.variants.map(({ kind }) => kind));

@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm';
 import { sqliteTable, index, integer, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { CardMark } from '../../../core/checklist/card.ts';
 import { releases } from './releases.ts';
@@ -27,6 +28,12 @@ export const cards = sqliteTable(
 	},
 	(table) => [
 		uniqueIndex('cards_key').on(table.releaseId, table.key),
-		index('cards_section').on(table.sectionId)
+		index('cards_section').on(table.sectionId),
+		index('cards_group')
+			.on(table.group)
+			.where(sql`${table.group} is not null`),
+		index('cards_subjects')
+			.on(table.subjects)
+			.where(sql`${table.subjects} <> '[]'`)
 	]
 );

@@ -1,1 +1,0 @@
-CREATE INDEX `copies_value` ON `copies` (`value_minor`) WHERE "copies"."value_minor" > 0;
