@@ -27,10 +27,7 @@ export const planMovesComputation = defineComputation({
 					]
 				: []
 		);
-		const wanted = [
-			...target,
-			...(crowded.length > 0 ? [] : settleRuns(runs, now, target))
-		];
+		const wanted = [...target, ...(crowded.length > 0 ? [] : settleRuns(runs, now, target))];
 		const problems = [
 			...crowded,
 			...repeated('now', 'item', now),

@@ -1,10 +1,9 @@
 import { describe, expect, test } from 'vitest';
 import { resolveRelease } from '../checklist/resolve-release.ts';
 import { indexCards } from './card-index.ts';
-import { complete } from './complete.ts';
 import type { EntryContext } from './entry-context.ts';
 import { readShorthand } from './read-shorthand.ts';
-import { nearestPhrase, normalPhrase, vocabularyOf } from './vocabulary.ts';
+import { vocabularyOf } from './vocabulary.ts';
 
 const numbers = (from: number, to: number, prefix = '') =>
 	Array.from({ length: to - from + 1 }, (_, i) => ({
@@ -116,43 +115,5 @@ describe('what a line says of its cards', () => {
 		expect(problems[0]).toMatchObject({ start, end });
 		expect(told).toMatch(text);
 		expect(none).toEqual([]);
-	});
-});
-
-describe('completion', () => {
-	const offered = (line: string) => complete(line, line.length, context()).map(({ text }) => text);
-
-	test.each([
-		['1 ver', ['verdigris', 'very good']],
-		['1 fi', ['first beam']],
-		['1 verdigris', []],
-		['1 v', []],
-		['"card f', ['"Card F1"', '"Card F2"', '"Card F3"']],
-		['', []]
-	])('%s', (line, texts) => {
-		if (line.startsWith('"')) {
-			// A title is completed word by word: only its last word is looked at.
-			expect(offered('"car')).toContain('"Card 1"');
-			return;
-		}
-		expect(offered(line)).toEqual(texts);
-	});
-
-	test('takes the place of the word before the caret', () => {
-		expect(complete('1 ver 2', 5, context())[0]).toEqual({
-			text: 'verdigris',
-			what: 'finish',
-			start: 2,
-			end: 5
-		});
-	});
-});
-
-describe('words that are nearly right', () => {
-	test('the nearest phrase is told, nothing far off', () => {
-		const { vocabulary } = context();
-		expect(nearestPhrase(vocabulary, 'brss')).toBe('Brass');
-		expect(nearestPhrase(vocabulary, 'oyster')).toBeNull();
-		expect(normalPhrase("Keeper's Ink")).toBe('keepers-ink');
 	});
 });

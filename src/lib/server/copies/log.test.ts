@@ -1,0 +1,66 @@
+import { withGulls } from '../gulls.fixture.ts';
+import { describe, expect, test } from 'vitest';
+import { addCopy, editCopy, removeCopy, splitCopy } from './edit-copy.ts';
+import { logOwned } from './log.ts';
+import { readCopies } from './read-copies.ts';
+import { addPile, listTrays } from './trays.ts';
+import { setSynonym } from './synonyms.ts';
+import { undo } from '../journal/undo.ts';
+
+const at = withGulls();
+
+describe('what is logged', () => {
+	test('plain copies of a condition make a pile; what is said of a copy sets it apart', async () => {
+		await at.log('1x2 nm 2 slate 14/65 vg');
+		await at.log('1 nm 1 vg 3 @tin');
+		expect(await at.copies()).toEqual([
+			'base-2~slate 1 very good 14/65',
+			'base-1 3 near mint',
+			'base-3 1 tin',
+			'base-1 1 very good'
+		]);
+		// Taking away on the wall takes the plain and the worst first.
+		await logOwned(at.collection, 'gulls-1996', [{ version: 'gulls-1996/base-1', quantity: 2 }]);
+		expect(await at.copies()).toContain('base-1 2 near mint');
+	});
+
+	test('a serial number is checked against the run; two copies with one are pointed out', async () => {
+		expect(await at.log('2 slate 66/65')).toMatchObject({ ok: false });
+		const first = await addCopy(at.collection, 'gulls-1996/base-2~slate', { serial: '7/65' });
+		expect(first).toMatchObject({ ok: true, notes: [] });
+		const second = await addCopy(at.collection, 'gulls-1996/base-2~slate', { serial: '007/65' });
+		expect(second.ok && second.notes[0]?.message).toBe('2 copies bear the serial number 7/65');
+		expect(await addCopy(at.collection, 'gulls-1996/base-9', {})).toMatchObject({ ok: false });
+	});
+
+	test('a pile is split, described, taken out, and all of it undone', async () => {
+		await at.log('1x3 nm');
+		const [pile] = await readCopies(at.collection.db, 1);
+		const split = await splitCopy(at.collection, pile?.id ?? 0);
+		const id = split.ok ? split.value.id : 0;
+		expect(
+			await editCopy(at.collection, id, { grade: 9.5, house: 'Lantern', serial: 'x' })
+		).toMatchObject({
+			ok: false
+		});
+		await editCopy(at.collection, id, { grade: 9.5, house: 'Lantern', note: 'sharp' });
+		await removeCopy(at.collection, pile?.id ?? 0);
+		expect(await at.copies()).toEqual(['base-1 1 near mint']);
+		for (let i = 0; i < 3; i++) await undo(at.collection);
+		expect(await at.copies()).toEqual(['base-1 3 near mint']);
+		expect(await splitCopy(at.collection, 999)).toMatchObject({ ok: false });
+	});
+
+	test('own words and trays: what is logged from a pile goes over into the tray to sort', async () => {
+		await setSynonym(at.collection, 'S', 'slate nm');
+		await addPile(at.collection, 'to log', 'fair', 3);
+		const [pile] = await listTrays(at.collection.db);
+		await at.log('1 s 2', { pile: pile?.id });
+		const trays = async () =>
+			(await listTrays(at.collection.db)).map(({ tray, cards }) => `${tray} ${cards}`).sort();
+		expect(await at.copies()).toEqual(['base-1~slate 1 near mint', 'base-2 1']);
+		expect(await trays()).toEqual(['to log 1', 'to sort 2']);
+		await at.log('3', { pile: pile?.id });
+		expect(await trays()).toEqual(['to sort 3']);
+	});
+});

@@ -1,0 +1,53 @@
+import { withGulls } from '../gulls.fixture.ts';
+import sharp from 'sharp';
+import { describe, expect, test } from 'vitest';
+import { undo } from '../journal/undo.ts';
+import { addPhoto, photosOf, preparePhoto, readPicture } from './photos.ts';
+import { removeRelease } from '../checklists/remove-release.ts';
+
+const at = withGulls();
+
+describe('photos', () => {
+	const jpeg = () =>
+		sharp({ create: { width: 3000, height: 20, channels: 3, background: 'red' } })
+			.withExif({ IFD0: { Copyright: 'nobody' }, IFD3: { GPSLatitudeRef: 'N' } })
+			.jpeg()
+			.toBuffer();
+
+	test('are made smaller, rid of metadata, kept once, and come back with undo', async () => {
+		const source = await jpeg();
+		expect((await sharp(source).metadata()).exif).toBeDefined();
+		await at.log('1');
+		await addPhoto(at.collection, 1, source);
+		await addPhoto(at.collection, 1, source);
+		const photos = await photosOf(at.collection.db, [1]);
+		expect(new Set(photos.map(({ hash }) => hash)).size).toBe(1);
+		const kept = await readPicture(at.collection.db, photos[0]?.hash ?? '', 'whole');
+		const { width, format, exif } = await sharp(kept ?? Buffer.alloc(0)).metadata();
+		expect({ width, format, exif }).toEqual({ width: 2000, format: 'webp', exif: undefined });
+		const small = await readPicture(at.collection.db, photos[0]?.hash ?? '', 'thumbnail');
+		expect((await sharp(small ?? Buffer.alloc(0)).metadata()).width).toBe(320);
+		await removeRelease(at.collection, 'gulls-1996');
+		expect(await photosOf(at.collection.db, [1])).toEqual([]);
+		await undo(at.collection);
+		expect(await photosOf(at.collection.db, [1])).toHaveLength(2);
+	});
+
+	test.each<[string, () => Promise<Uint8Array>, RegExp]>([
+		['nothing', async () => new Uint8Array(), /empty/],
+		['text', async () => new TextEncoder().encode('hello'), /cannot be read/],
+		[
+			'a GIF',
+			() =>
+				sharp({ create: { width: 2, height: 2, channels: 3, background: 'red' } })
+					.gif()
+					.toBuffer(),
+			/this is gif/
+		],
+		['a cut-off JPEG', async () => (await jpeg()).subarray(0, 400), /cannot be read/],
+		['too much', async () => new Uint8Array(20 * 1024 * 1024 + 1), /larger than 20 MB/]
+	])('%s is refused with its reason', async (_, file, message) => {
+		const outcome = await preparePhoto(await file());
+		expect(outcome.ok ? '' : outcome.problems[0]?.message).toMatch(message);
+	});
+});
