@@ -1,22 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import type { BinderSlot } from './binder-slot.ts';
+import { SMALL_LAYOUT, smallSlots } from './small-slots.fixture.ts';
 import { orderOf, swapInOrder } from './order-by-hand.ts';
 import { planBinder } from './plan-binder.ts';
 
-const run = (count: number, rest: Partial<BinderSlot> = {}): BinderSlot[] =>
-	Array.from({ length: count }, (_, i) => ({
-		key: `s${i + 1}`,
-		number: String(i + 1),
-		title: '',
-		block: 'a',
-		...rest
-	}));
-const layout = { pageKind: '2x2', order: 'number', blockStart: 'new-page' } as const;
-
 describe('by hand', () => {
 	test('for all swaps: two pockets change places, and swapped again all is as before', () => {
-		const { pages } = planBinder(run(10), layout);
+		const { pages } = planBinder(smallSlots(10), SMALL_LAYOUT);
 		const at = fc.record({ page: fc.integer({ min: 1, max: 3 }), pocket: fc.nat(3) });
 		fc.assert(
 			fc.property(at, at, (first, other) => {
@@ -26,7 +16,11 @@ describe('by hand', () => {
 					expect(order).toBeNull();
 					return;
 				}
-				const laid = planBinder(run(10), { ...layout, order: 'by-hand', ownOrder: order ?? [] });
+				const laid = planBinder(smallSlots(10), {
+					...SMALL_LAYOUT,
+					order: 'by-hand',
+					ownOrder: order ?? []
+				});
 				const now = ({ page, pocket }: typeof first) =>
 					laid.pages[page - 1]?.pockets[pocket] ?? null;
 				expect(now(first)).toBe(held(other));
@@ -39,8 +33,11 @@ describe('by hand', () => {
 	});
 
 	test('pages of another kind take no part', () => {
-		const slots = [...run(2), ...run(1, { key: 'wide', block: 'b', format: { widthMm: 127 } })];
-		const { pages } = planBinder(slots, { ...layout, pageKind: '3x3' });
+		const slots = [
+			...smallSlots(2),
+			...smallSlots(1, { key: 'wide', block: 'b', format: { widthMm: 127 } })
+		];
+		const { pages } = planBinder(slots, { ...SMALL_LAYOUT, pageKind: '3x3' });
 		expect(pages.map(({ kind }) => kind)).toEqual(['3x3', '3x3', '2x2']);
 		expect(orderOf(pages, '3x3')).toHaveLength(18);
 		const swap = swapInOrder(pages, '3x3', { page: 1, pocket: 0 }, { page: 3, pocket: 0 });

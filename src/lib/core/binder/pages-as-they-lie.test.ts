@@ -1,22 +1,12 @@
 import { describe, expect, test } from 'vitest';
-import type { BinderSlot } from './binder-slot.ts';
+import { SMALL_LAYOUT, smallSlots } from './small-slots.fixture.ts';
 import { PAGE_KINDS } from './page-kind.ts';
 import { pagesAsTheyLie } from './pages-as-they-lie.ts';
 import { planBinder } from './plan-binder.ts';
 
-const run = (count: number, rest: Partial<BinderSlot> = {}): BinderSlot[] =>
-	Array.from({ length: count }, (_, i) => ({
-		key: `s${i + 1}`,
-		number: String(i + 1),
-		title: '',
-		block: 'a',
-		...rest
-	}));
-const layout = { pageKind: '2x2', order: 'number', blockStart: 'new-page' } as const;
-
 describe('pagesAsTheyLie', () => {
 	test('cards are shown where they lie; on leaves that the plan no longer has, behind all others', () => {
-		const { pages } = planBinder(run(3), layout);
+		const { pages } = planBinder(smallSlots(3), SMALL_LAYOUT);
 		const shown = pagesAsTheyLie(
 			pages,
 			[

@@ -1,49 +1,11 @@
 import { describe, expect, test } from 'vitest';
-import { resolveRelease } from '../checklist/resolve-release.ts';
-import { indexCards } from './card-index.ts';
+import { finishesContext } from './entry-context.fixture.ts';
 import type { EntryContext } from './entry-context.ts';
 import { readShorthand } from './read-shorthand.ts';
-import { vocabularyOf } from './vocabulary.ts';
-
-const numbers = (from: number, to: number, prefix = '') =>
-	Array.from({ length: to - from + 1 }, (_, i) => ({
-		number: `${prefix}${from + i}`,
-		title: `Card ${prefix}${from + i}`
-	}));
-
-function context(rest: Partial<EntryContext> = {}): EntryContext {
-	const outcome = resolveRelease({
-		release: { name: 'R', maker: 'M', year: '1994' },
-		sections: [
-			{ name: 'Base', cards: numbers(1, 80) },
-			{ name: "Keeper's Ink", kind: 'insert', cards: numbers(1, 5) },
-			{ name: 'Fresnel', kind: 'insert', cards: numbers(1, 3, 'F') }
-		],
-		parallels: [
-			{ name: 'Verdigris', runs: [{ sections: ['base'], printRun: 65 }] },
-			{ name: 'First Beam', runs: [{ sections: ['base', 'fresnel'], printRun: 10 }] },
-			{ name: 'Brass', runs: [{ sections: ['base', 'fresnel'] }] }
-		],
-		variants: [
-			{ kind: 'error', name: 'home town', sections: ['base'], cards: ['27'] },
-			{ kind: 'short print', name: 'SP', sections: ['base'], cards: ['28'] }
-		]
-	});
-	if (!outcome.ok) throw new RangeError(JSON.stringify(outcome.problems));
-	return {
-		release: outcome.value,
-		index: indexCards(outcome.value),
-		vocabulary: vocabularyOf(outcome.value),
-		numberingKey: 'base',
-		parallelKey: null,
-		owned: new Map(),
-		...rest
-	};
-}
 
 /** "base-72~verdigris, near mint, 14/65 ×1" for every addition. */
 const additions = (line: string, rest: Partial<EntryContext> = {}) =>
-	readShorthand(line, context(rest)).additions.map(
+	readShorthand(line, finishesContext(rest)).additions.map(
 		({ version, quantity, condition, serial, place }) =>
 			[version.replace('r-1994/', ''), condition, serial, place, quantity > 1 ? `×${quantity}` : '']
 				.filter(Boolean)
@@ -67,7 +29,7 @@ describe('what a line says of its cards', () => {
 		['all but 3-80 nm', ['base-1, near mint', 'base-2, near mint']],
 		['all but 4-80 brass', ['base-1~brass', 'base-2~brass', 'base-3~brass']]
 	])('%s', (line, wanted) => {
-		expect(readShorthand(line, context()).problems).toEqual([]);
+		expect(readShorthand(line, finishesContext()).problems).toEqual([]);
 		expect(additions(line)).toEqual(wanted);
 	});
 
@@ -89,7 +51,7 @@ describe('what a line says of its cards', () => {
 		expect(additions('7 v', { synonyms })).toEqual(['base-7~verdigris, near mint']);
 		expect(additions('3 ink', { synonyms })).toEqual(['keepers-ink-3']);
 		// "nm" means "mint nm" here, which says the condition twice.
-		const { problems } = readShorthand('3 nm', context({ synonyms }));
+		const { problems } = readShorthand('3 nm', finishesContext({ synonyms }));
 		expect(problems).toMatchObject([{ start: 2, end: 4, message: /said twice/ }]);
 	});
 
@@ -109,7 +71,7 @@ describe('what a line says of its cards', () => {
 	])('%s', (line, start, end, text) => {
 		const { problems, additions: none } = readShorthand(
 			line,
-			context({ numberingKey: line === '*' ? null : 'base' })
+			finishesContext({ numberingKey: line === '*' ? null : 'base' })
 		);
 		const told = problems.map(({ message, remedy }) => `${message}. ${remedy ?? ''}`).join();
 		expect(problems[0]).toMatchObject({ start, end });

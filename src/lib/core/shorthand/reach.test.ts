@@ -1,41 +1,31 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { resolveRelease } from '../checklist/resolve-release.ts';
-import { indexCards } from './card-index.ts';
+import { contextOf } from './entry-context.fixture.ts';
 import type { EntryContext } from './entry-context.ts';
 import { readShorthand } from './read-shorthand.ts';
-import { vocabularyOf } from './vocabulary.ts';
 
 const numbers = (...all: (number | string)[]) => all.map((number) => ({ number: String(number) }));
 const upTo = (from: number, to: number) =>
 	Array.from({ length: to - from + 1 }, (_, i) => from + i);
 
 /** A base that begins at 101 behind a subset, suffixes, letters as numbers, a finish of base alone. */
-function context(rest: Partial<EntryContext> = {}): EntryContext {
-	const outcome = resolveRelease({
-		release: { name: 'R', maker: 'M', year: '1994' },
-		sections: [
-			{ name: 'Base', cards: numbers(...upTo(101, 140), '112a', '112b', '112c', '112d', '140a') },
-			{ name: 'Dogs', kind: 'subset', numberedIn: 'base', cards: numbers(...upTo(1, 8)) },
-			{ name: 'Twins', kind: 'insert', cards: numbers(...upTo(1, 8)) },
-			{ name: 'Lenses', kind: 'insert', cards: numbers(...'ABCDEFGHI'.split('')) }
-		],
-		parallels: [
-			{ name: 'Slate', runs: [{ sections: ['base', 'dogs'] }] },
-			{ name: 'Gold Stamp', runs: [{ sections: ['base'] }] }
-		]
-	});
-	if (!outcome.ok) throw new RangeError(JSON.stringify(outcome.problems));
-	return {
-		release: outcome.value,
-		index: indexCards(outcome.value),
-		vocabulary: vocabularyOf(outcome.value),
-		numberingKey: 'base',
-		parallelKey: null,
-		owned: new Map(),
-		...rest
-	};
-}
+const context = (rest: Partial<EntryContext> = {}) =>
+	contextOf(
+		{
+			release: { name: 'R', maker: 'M', year: '1994' },
+			sections: [
+				{ name: 'Base', cards: numbers(...upTo(101, 140), '112a', '112b', '112c', '112d', '140a') },
+				{ name: 'Dogs', kind: 'subset', numberedIn: 'base', cards: numbers(...upTo(1, 8)) },
+				{ name: 'Twins', kind: 'insert', cards: numbers(...upTo(1, 8)) },
+				{ name: 'Lenses', kind: 'insert', cards: numbers(...'ABCDEFGHI'.split('')) }
+			],
+			parallels: [
+				{ name: 'Slate', runs: [{ sections: ['base', 'dogs'] }] },
+				{ name: 'Gold Stamp', runs: [{ sections: ['base'] }] }
+			]
+		},
+		rest
+	);
 
 const read = (line: string, rest: Partial<EntryContext> = {}) => readShorthand(line, context(rest));
 const added = (line: string) =>

@@ -1,14 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { resolveRelease } from '../checklist/resolve-release.ts';
+import { contextOf } from './entry-context.fixture.ts';
 import type { ReleaseDraft } from '../checklist/draft.ts';
 import { foldCards } from '../checklist/fold-runs.ts';
-import { indexCards } from './card-index.ts';
 import type { EntryItemBody } from './entry-line.ts';
 import { formatEntryLine } from './format-entry-line.ts';
 import { LONGEST_LINE, parseEntryLine } from './parse-entry-line.ts';
 import { readShorthand } from './read-shorthand.ts';
-import { vocabularyOf } from './vocabulary.ts';
 
 const run = (prefix: string, from: number, to: number) =>
 	Array.from({ length: to - from + 1 }, (_, i) => ({ number: `${prefix}${from + i}` }));
@@ -31,16 +29,11 @@ function context(
 	owned: Record<string, number> = {},
 	rest: { numbering?: string; parallel?: string } = {}
 ) {
-	const outcome = resolveRelease(draft);
-	if (!outcome.ok) throw new RangeError(JSON.stringify(outcome.problems));
-	return {
-		release: outcome.value,
-		index: indexCards(outcome.value),
-		vocabulary: vocabularyOf(outcome.value),
+	return contextOf(draft, {
 		numberingKey: rest.numbering ?? null,
 		parallelKey: rest.parallel ?? null,
 		owned: new Map(Object.entries(owned).map(([card, count]) => [`r-1994/${card}`, count]))
-	};
+	});
 }
 
 /** "base-1+1" for every change, in the order of the line. */

@@ -1,14 +1,9 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { afterEach, beforeEach } from 'vitest';
+import { beforeEach } from 'vitest';
+import { withCollection } from '../collection.fixture.ts';
 import { resolveRelease } from '../../core/checklist/resolve-release.ts';
 import type { CardFormat } from '../../core/checklist/section.ts';
 import { logLine } from '../copies/log.ts';
-import type { Collection } from '../database/open.ts';
-import { openCollection } from '../upkeep/open-collection.ts';
 import { importRelease } from '../checklists/import-release.ts';
-import { readSettings } from '../database/settings.ts';
 import { makeChange } from '../journal/change.ts';
 import { homelessCopies } from '../places/homeless.ts';
 import { standBehind } from '../places/stand-behind.ts';
@@ -20,22 +15,14 @@ export const NOTHING_VALUABLE = { fromMinor: Number.MAX_SAFE_INTEGER, currency: 
 
 /** For tests: before each, an empty collection; `release` imports one, `log` puts cards in. */
 export function withStorage() {
-	let folder: string;
-	let collection: Collection;
-
-	beforeEach(async () => {
-		folder = mkdtempSync(join(tmpdir(), 'jade-boxes-'));
-		const settings = readSettings({ JADE_DATA: folder, JADE_NOW: '1996-10-06T09:00:00.000Z' });
-		collection = await openCollection(settings);
-	});
-	afterEach(() => {
-		collection.close();
-		rmSync(folder, { recursive: true, force: true });
+	const at = withCollection();
+	beforeEach(() => {
+		at.now = '1996-10-06T09:00:00.000Z';
 	});
 
 	return {
 		get collection() {
-			return collection;
+			return at.collection;
 		},
 		/** A release of numbered cards 1 … count, with a parallel. */
 		async release(key: string, year: string, count: number, format?: CardFormat): Promise<void> {
@@ -54,23 +41,23 @@ export function withStorage() {
 				parallels: [{ name: 'Brass', runs: [{ sections: ['base'] }] }]
 			});
 			if (!outcome.ok) throw new RangeError(JSON.stringify(outcome.problems));
-			await importRelease(collection, outcome.value);
+			await importRelease(at.collection, outcome.value);
 		},
 		async log(release: string, line: string): Promise<void> {
-			const done = await logLine(collection, release, { line, numbering: null, parallel: null });
+			const done = await logLine(at.collection, release, { line, numbering: null, parallel: null });
 			if (!done.ok) throw new RangeError(JSON.stringify(done.problems));
 		},
 		/** Cards that stand in boxes, and those that have no place. */
 		async counts() {
-			const { db } = collection;
+			const { db } = at.collection;
 			const standing = (await readBoxes(db)).reduce((sum, { cards }) => sum + cards, 0);
 			const all = await homelessCopies(db, NOTHING_VALUABLE);
 			return { standing, homeless: all.reduce((sum, { free }) => sum + free, 0) };
 		},
 		/** What stands in each row of each box: "Long box 1 / 1: A 1992 1 2 3x2". */
 		async rows(): Promise<readonly string[]> {
-			const boxes = await readBoxes(collection.db);
-			const dividers = await readDividers(collection.db, { boxes: boxes.map(({ id }) => id) });
+			const boxes = await readBoxes(at.collection.db);
+			const dividers = await readDividers(at.collection.db, { boxes: boxes.map(({ id }) => id) });
 			return boxes.flatMap((box) =>
 				dividers
 					.filter(({ boxId }) => boxId === box.id)
@@ -85,14 +72,14 @@ export function withStorage() {
 		/** Stands cards of a copy behind a divider, as a person does. */
 		async stand(label: string, copyId: number, quantity: number): Promise<void> {
 			const { id } = await this.dividerOf(label);
-			await makeChange(collection, async (record, tx) => {
+			await makeChange(at.collection, async (record, tx) => {
 				await standBehind(record, tx, id, [{ copyId, quantity, um: 457, mg: 1800 }]);
 				return { value: null, label: 'by hand' };
 			});
 		},
 		async dividerOf(label: string) {
-			const boxes = await readBoxes(collection.db);
-			const all = await readDividers(collection.db, { boxes: boxes.map(({ id }) => id) });
+			const boxes = await readBoxes(at.collection.db);
+			const all = await readDividers(at.collection.db, { boxes: boxes.map(({ id }) => id) });
 			const found = all.find((divider) => divider.label === label);
 			if (!found) throw new RangeError(`no divider ${label}`);
 			return found;

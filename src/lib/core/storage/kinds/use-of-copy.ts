@@ -34,9 +34,7 @@ export function isKeptApart(use: BoxUse): boolean {
 
 /** Whether a card that stands in a box of one use has to leave it, being of another use now: into a rigid holder, or out of one. */
 export function mustLeave(use: BoxUse, boxUse: BoxUse): boolean {
-	return (
-		(use === 'valuables' && boxUse === 'sets') || (use === 'sets' && boxUse === 'valuables')
-	);
+	return (use === 'valuables' && boxUse === 'sets') || (use === 'sets' && boxUse === 'valuables');
 }
 
 /** The box kind that copies of a use share, those of sets apart. */
