@@ -5,7 +5,7 @@
 
 	interface Props {
 		/** What went wrong; none, and nothing stands there. */
-		problems: readonly Problem[] | null | undefined;
+		problems: readonly Problem[] | undefined;
 		class?: ClassValue;
 		most?: number;
 	}

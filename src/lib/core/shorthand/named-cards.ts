@@ -1,5 +1,5 @@
 import { runRuleFor } from '../checklist/parallel.ts';
-import { printRunOf } from '../checklist/print-run.ts';
+import { findVersion } from '../checklist/find-version.ts';
 import type { Release } from '../checklist/release.ts';
 import { addedVariants, VARIANT_KINDS, variantsOf } from '../checklist/variant.ts';
 import { formatVersionKey } from '../checklist/version-key.ts';
@@ -83,7 +83,7 @@ export function namedBy(
 			problems.push(notMade(release, parallelKey, unmade, start, end));
 			return [];
 		}
-		const without = cards.find((card) => variantKeyOf(card, group, context) === undefined);
+		const without = cards.find((card) => meantVariant(card, group, context) === null);
 		if (without) {
 			problems.push(hasNo(group.variant, nameOf(without)));
 			return [];
@@ -122,7 +122,7 @@ export function additionOf(
 			release: release.key,
 			card: card.card.key,
 			parallel: words.parallelKey ?? context.parallelKey,
-			variant: variantKeyOf(card, words, context) ?? null
+			variant: meantVariant(card, words, context)?.key ?? null
 		}),
 		quantity: 1,
 		...(condition ? { condition } : {}),
@@ -131,15 +131,21 @@ export function additionOf(
 	};
 }
 
-/** The variant that words mean of a card: null for the regular one, undefined where it has no such variant. */
-export function variantKeyOf(
+/** What words mean of a card: a variant by its key, or the regular card. */
+interface MeantVariant {
+	/** Null: the regular card. */
+	readonly key: string | null;
+}
+
+/** The variant that words mean of a card; null where it has no such variant. */
+export function meantVariant(
 	card: IndexedCard,
 	words: Pick<Qualities, 'variant' | 'parallelKey'>,
 	{ release, parallelKey }: EntryContext
-): string | null | undefined {
+): MeantVariant | null {
 	return words.variant
 		? variantNamed(words.variant.value, release, words.parallelKey ?? parallelKey, card)
-		: null;
+		: { key: null };
 }
 
 /** What is wrong with a serial number: it is said of several cards, or its card has no such copy. */
@@ -159,7 +165,8 @@ export function checkSerial(
 		});
 		return;
 	}
-	const printRun = printRunOf(release, only.version) ?? null;
+	// Only a stamped run is one that a serial number is held against; an estimate is none.
+	const printRun = findVersion(release, only.version)?.printRun ?? null;
 	problems.push(
 		...checkCopy({ serial: value, quantity: 1 }, printRun).map((problem) => ({
 			...problem,
@@ -169,21 +176,21 @@ export function checkSerial(
 	);
 }
 
-/** The variant of a card that a word means; undefined where it has none, null where it adds no version. */
+/** The variant of a card that a word means; the regular card where the variant adds no version. */
 function variantNamed(
 	word: string,
 	release: Release,
 	parallelKey: string | null,
 	{ section, card }: IndexedCard
-): string | null | undefined {
+): MeantVariant | null {
 	const deviations = variantsOf(release.variants, section, card).filter(
 		({ name, kind }) => normalPhrase(name) === normalPhrase(word) || kind === word
 	);
 	const [added] = addedVariants(deviations, parallelKey);
-	if (added) return added.key;
+	if (added) return { key: added.key };
 	return deviations.some(({ kind }) => !VARIANT_KINDS[kind].addsVersion || kind === 'corrected')
-		? null
-		: undefined;
+		? { key: null }
+		: null;
 }
 
 function hasNo(variant: Placed<string> | undefined, card: string): Problem {

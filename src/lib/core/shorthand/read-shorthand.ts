@@ -14,7 +14,7 @@ import {
 	tooMany,
 	nameOf,
 	searchPlaceOf,
-	variantKeyOf,
+	meantVariant,
 	type EntryAddition,
 	type Named
 } from './named-cards.ts';
@@ -215,7 +215,7 @@ function everythingBut(
 				!left.has(found.card.key) &&
 				(place.section === undefined || found.section.key === place.section.key) &&
 				isMade(release, parallelKey, found) &&
-				variantKeyOf(found, qualities, context) !== undefined
+				meantVariant(found, qualities, context) !== null
 		);
 	if (rest.length === 0 && numbering.cards.length > left.size) {
 		problems.push({

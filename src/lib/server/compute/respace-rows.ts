@@ -13,7 +13,6 @@ export const respaceRowsComputation = defineComputation({
 	input: RespaceRowsInput,
 	output: RespaceRowsOutput,
 	run({ rows, rowUm }: RespaceRowsRequest) {
-		const slip = respaceSlip(rows, rowUm);
-		return good({ fits: slip !== undefined, slip: slip ?? null });
+		return good(respaceSlip(rows, rowUm));
 	}
 });

@@ -1,6 +1,6 @@
 import { insertOne } from '../database/record.ts';
 import { eq } from 'drizzle-orm';
-import { printRunOf } from '../../core/checklist/print-run.ts';
+import { findVersion } from '../../core/checklist/find-version.ts';
 import { nameVersion } from '../../core/copies/name-version.ts';
 import { parseVersionKey } from '../../core/checklist/version-key.ts';
 import type { Release } from '../../core/checklist/release.ts';
@@ -111,12 +111,12 @@ function problemsOf(
 	version: string,
 	row: Partial<typeof copies.$inferInsert>
 ): readonly Problem[] {
-	const printRun = printRunOf(release, version);
-	if (printRun === undefined) {
+	const found = findVersion(release, version);
+	if (found === null) {
 		return [{ field: 'version', message: `"${version}" is no version of this release` }];
 	}
 	const copy = toCopy(release.key, { ...EMPTY, ...row } as typeof copies.$inferSelect);
-	return checkCopy(copy, printRun);
+	return checkCopy(copy, found.printRun);
 }
 
 /** "Harbour Lights 1994, 27, Verdigris" */

@@ -87,9 +87,9 @@ describe('rows that stand', () => {
 	});
 
 	test('a row that is too full hands its last cards to the next, the farthest first', () => {
-		expect(respaceSlip([[run('a', 5)], [run('b', 5)]], 60)).toBeNull();
-		expect(respaceSlip([[run('a', 20)], [run('b', 20)]], 60)).toBeUndefined();
-		const slip = respaceSlip([[run('a', 5), run('b', 3)], [run('c', 3)], []], 60);
+		expect(respaceSlip([[run('a', 5)], [run('b', 5)]], 60)).toEqual({ fits: true, slip: null });
+		expect(respaceSlip([[run('a', 20)], [run('b', 20)]], 60)).toEqual({ fits: false, slip: null });
+		const { slip } = respaceSlip([[run('a', 5), run('b', 3)], [run('c', 3)], []], 60);
 		// b and c are 62 together: c has to go on, too.
 		expect(slip).toMatchObject({
 			row: 0,
@@ -111,7 +111,7 @@ describe('rows that stand', () => {
 				(sizes) => {
 					let n = 0;
 					const rows = sizes.map((counts) => counts.map((count) => run(`r${n++}-`, count)));
-					const slip = respaceSlip(rows, 120);
+					const { slip } = respaceSlip(rows, 120);
 					if (!slip) return;
 					const place = new Map(
 						rows.flatMap((inRow, row) =>

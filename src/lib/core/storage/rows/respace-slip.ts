@@ -25,33 +25,37 @@ export interface RespaceSlip {
 	readonly overUm: number;
 }
 
+/** Whether all can stand, and what to move for it. */
+export interface Respacing {
+	/** False where even all rows together are too short. */
+	readonly fits: boolean;
+	/** Null where no row is too full, or where nothing helps. */
+	readonly slip: RespaceSlip | null;
+}
+
 /**
  * The slip that makes room where a row is too full: which cards go into which row, those that end
  * farthest on first, so that there is always room. After it no row that was stood anew is too full, the
- * divider counted that a run pays in every row it stands in. Null where no row is too full; `undefined`
- * where even all rows together are.
+ * divider counted that a run pays in every row it stands in.
  */
-export function respaceSlip(
-	rows: readonly (readonly StandingRun[])[],
-	rowUm: number
-): RespaceSlip | null | undefined {
+export function respaceSlip(rows: readonly (readonly StandingRun[])[], rowUm: number): Respacing {
 	const lengths = rows.map((row) => row.reduce((sum, run) => sum + lengthOf(run), 0));
 	const row = lengths.findIndex((length) => length > rowUm);
-	if (row < 0) return null;
+	if (row < 0) return { fits: true, slip: null };
 	const overUm = at(lengths, row) - rowUm;
 	const cardsUm = rows
 		.flat()
 		.reduce((sum, { cards }) => sum + cards.reduce((width, { um }) => width + um, 0), 0);
-	if (cardsUm > rowUm * rows.length) return undefined;
+	if (cardsUm > rowUm * rows.length) return { fits: false, slip: null };
 	for (let size = 2; size <= rows.length; size++) {
 		const ways = Array.from({ length: size }, (_, i) => row - i)
 			.filter((from) => from >= 0 && from + size <= rows.length)
 			.flatMap((from) => standAnew(rows, from, size, rowUm))
 			.sort((a, b) => a.broken - b.broken || a.moved - b.moved);
 		const [best] = ways;
-		if (best) return { steps: best.steps, row, overUm };
+		if (best) return { fits: true, slip: { steps: best.steps, row, overUm } };
 	}
-	return undefined;
+	return { fits: false, slip: null };
 }
 
 function lengthOf({ cards, dividerUm }: StandingRun): number {

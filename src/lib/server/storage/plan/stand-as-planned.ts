@@ -59,7 +59,8 @@ export function standAsPlanned(
 				at,
 				label,
 				straysOf: straysOf ?? null,
-				...(straysOf === undefined ? stander.runOf(sets) : { releaseId: null })
+				partOf: null,
+				...(straysOf === undefined ? stander.runOf(sets) : { releaseId: null, run: null })
 			});
 			await stander.stand(sets, id);
 		}

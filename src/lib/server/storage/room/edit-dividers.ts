@@ -41,7 +41,10 @@ export function addDivider(
 			row,
 			at,
 			label: label.trim(),
-			releaseId: release
+			releaseId: release,
+			run: null,
+			straysOf: null,
+			partOf: null
 		});
 		return { value: good({ id }), label: `${box.name}: divider ${label.trim()}` };
 	});

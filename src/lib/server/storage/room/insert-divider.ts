@@ -15,18 +15,18 @@ export async function insertDivider(
 		at,
 		label,
 		releaseId,
-		run = null,
-		straysOf = null,
-		partOf = null
+		run,
+		straysOf,
+		partOf
 	}: {
 		boxId: number;
 		row: number;
 		at: number;
 		label: string;
 		releaseId: number | null;
-		run?: Run | null;
-		straysOf?: string | null;
-		partOf?: number | null;
+		run: Run | null;
+		straysOf: string | null;
+		partOf: number | null;
 	}
 ): Promise<number> {
 	const later = await tx

@@ -62,9 +62,8 @@ const nameOf = ({ run, from, to, cards }: RespaceStep) =>
 
 /** How to make room in a box of which a row is too full; null where none is. */
 export function respacingOf(box: OpenBox): BoxRespacing | null {
-	const slip = slipOf(box);
-	if (slip === null) return null;
-	if (slip === undefined) {
+	const { fits, slip } = slipOf(box);
+	if (!fits) {
 		const full = box.rows.find(({ usedUm }) => usedUm > longestRowUm(box.kind));
 		const overUm = (full?.usedUm ?? 0) - box.kind.rowMm * 1000;
 		const [least] = box.dividers
@@ -73,6 +72,7 @@ export function respacingOf(box: OpenBox): BoxRespacing | null {
 		const out = least && { dividerId: least.id, label: least.label, cards: least.cards };
 		return { lines: [], row: full?.row ?? 1, overUm, isHopeless: true, ...(out ? { out } : {}) };
 	}
+	if (slip === null) return null;
 	const cardOf = new Map(
 		box.dividers.flatMap(({ standing }) => standing.map((card) => [String(card.id), card] as const))
 	);
@@ -100,7 +100,7 @@ export function takeRespaceStep(
 ): Promise<Outcome<{ readonly id: number }>> {
 	return makeChange(collection, async (record, tx) => {
 		const box = await readBox(tx, boxId);
-		const step = box && slipOf(box)?.steps[0];
+		const step = box && slipOf(box).slip?.steps[0];
 		if (!box || !step || nameOf(step) !== name) {
 			return refused([
 				{
