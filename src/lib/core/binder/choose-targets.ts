@@ -9,6 +9,7 @@ import { at } from '../at.ts';
  * @param pockets how many pockets there are, at least as many as cards
  * @returns a pocket for each card, rising
  * @throws RangeError where there are more cards than pockets
+ * @example chooseTargets([1, 0, 3], 5) // [1, 2, 3]
  */
 export function chooseTargets(
 	lies: readonly (number | null)[],

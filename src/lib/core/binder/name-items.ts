@@ -14,6 +14,8 @@ export interface NamedItem extends CopyInPocket {
 /**
  * Names what lies and what shall lie, so that equal cards of a pile move as little as possible: one
  * that lies in a pocket in which one of its pile belongs is that one; then those of the same slot.
+ *
+ * @example nameItems([{ copy: '7', slot: 'a', pocket: '1' }], []).target // []
  */
 export function nameItems(
 	now: readonly CopyInPocket[],

@@ -16,7 +16,11 @@ export function pocketName({ volume, pageInVolume, kind, pocket }: PocketAddress
 	return `${volume}/${pageInVolume}/${kind}/${pocket + 1}`;
 }
 
-/** Reads what `pocketName` writes; null where the text is none. */
+/**
+ * Reads what `pocketName` writes; null where the text is none.
+ *
+ * @example parsePocketName('0/1/3x3/1') // null
+ */
 export function parsePocketName(name: string): PocketAddress | null {
 	const [, volume, page, kind, nth] =
 		/^(\d{1,6})\/(\d{1,6})\/([\p{Ll}\p{Lo}\p{Lm}\p{M}\p{N}.-]+)\/(\d{1,4})$/u.exec(name) ?? [];

@@ -59,7 +59,11 @@ export function parseCardNumber(text: string): CardNumber {
 	};
 }
 
-/** Writes a number as it is printed: `formatCardNumber(parseCardNumber(x)) === x` for trimmed text. */
+/**
+ * Writes a number as it is printed: `formatCardNumber(parseCardNumber(x)) === x` for trimmed text.
+ *
+ * @example formatCardNumber(parseCardNumber('No. 10 of 12')) // 'No. 10 of 12'
+ */
 export function formatCardNumber(number: CardNumber): string {
 	if (number.digits === null) return number.rest;
 	if (number.roman) return formatRoman(number.digits);
@@ -67,14 +71,22 @@ export function formatCardNumber(number: CardNumber): string {
 	return `${series}${number.prefix}${'0'.repeat(number.zeros)}${number.digits}${number.suffix}`;
 }
 
-/** One spelling for equal numbers: capitals, no padding. "f01" and "F1" have the same. */
+/**
+ * One spelling for equal numbers: capitals, no padding. "f01" and "F1" have the same.
+ *
+ * @example normalCardNumber(' f01 ') // 'F1'
+ */
 export function normalCardNumber(text: string): string {
 	if (PLAIN.test(text)) return text;
 	const number = parseCardNumber(text);
 	return formatCardNumber({ ...number, zeros: 0 }).toUpperCase();
 }
 
-/** What two numbers must share to stand in one run: everything but the digits. */
+/**
+ * What two numbers must share to stand in one run: everything but the digits.
+ *
+ * @example runStem(parseCardNumber('2-14')) === runStem(parseCardNumber('3-1')) // false
+ */
 export function runStem(number: CardNumber): string {
 	return `${number.series ?? ''}-${number.prefix.toUpperCase()}-${number.suffix ? '*' : ''}${number.roman ? 'roman' : ''}`;
 }

@@ -12,6 +12,8 @@ export type Comparison<Thing> = (a: Thing, b: Thing) => number;
  * has no digits at all behind the numbers; cards without a number last. Where cards are numbered by
  * letters, I, V, X, L, C, D and M are letters as well: A to Z, then AA. Equal numbers compare 0. A total
  * order.
+ *
+ * @example ['X', 'B', 'A'].sort(cardNumberOrder(['X', 'B', 'A'])) // ['A', 'B', 'X']
  */
 export function cardNumberOrder(numbers: Iterable<string | null>): Comparison<string | null> {
 	const placeOf = placeMaker(hasLetters(numbers));
@@ -25,7 +27,11 @@ export function cardNumberOrder(numbers: Iterable<string | null>): Comparison<st
 	return (a, b) => comparePlaces(remembered(a), remembered(b));
 }
 
-/** The same order for two numbers by themselves: a single I, V or X is a roman numeral. */
+/**
+ * The same order for two numbers by themselves: a single I, V or X is a roman numeral.
+ *
+ * @example ['X', 'V', null, 'II'].sort(compareCardNumbers) // ['II', 'V', 'X', null]
+ */
 export function compareCardNumbers(a: string | null, b: string | null): number {
 	return comparePlaces(
 		a === null ? LAST : placeOfNumeral(a),
@@ -50,7 +56,11 @@ export function sortByCardNumber<Thing>(
 		.map(({ thing }) => thing);
 }
 
-/** Order of titles, for cards that have no number: the alphabet, capitals and accents aside. */
+/**
+ * Order of titles, for cards that have no number: the alphabet, capitals and accents aside.
+ *
+ * @example ['Fog', 'Étoile', 'eel'].sort(compareTitles) // ['eel', 'Étoile', 'Fog']
+ */
 export function compareTitles(a: string, b: string): number {
 	return collate(a, b) || (a < b ? -1 : a > b ? 1 : 0);
 }

@@ -18,6 +18,11 @@ export function parseListCell(cell: string): readonly string[] {
 	return [...entries, entry].map((text) => text.trim()).filter(Boolean);
 }
 
+/**
+ * Writes such a cell.
+ *
+ * @example formatListCell(['Fog; again', 'Oil']) // 'Fog\\; again; Oil'
+ */
 export function formatListCell(entries: readonly string[]): string {
 	return entries.map((entry) => entry.replace(/[\\;]/g, '\\$&')).join('; ');
 }

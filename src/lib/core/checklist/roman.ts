@@ -16,7 +16,11 @@ const SIGNS = [
 
 const SUBTRACTIVE = /^M{0,3}(?:CM|CD|D?C{0,3})(?:XC|XL|L?X{0,3})(?:IX|IV|V?I{0,3})$/;
 
-/** Writes 1 to 3999 in capitals, in the subtractive form: 1994 is MCMXCIV. */
+/**
+ * Writes 1 to 3999 in capitals, in the subtractive form: 1994 is MCMXCIV.
+ *
+ * @example formatRoman(1994) // 'MCMXCIV'
+ */
 export function formatRoman(value: number): string {
 	if (!Number.isInteger(value) || value < 1 || value > 3999) {
 		throw new RangeError(`formatRoman: ${value} is no whole number from 1 to 3999`);
@@ -29,7 +33,11 @@ export function formatRoman(value: number): string {
 	return text;
 }
 
-/** Reads I to MMMCMXCIX in capitals; null for anything else, also for IIII and other additive forms. */
+/**
+ * Reads I to MMMCMXCIX in capitals; null for anything else, also for IIII and other additive forms.
+ *
+ * @example [parseRoman('XIV'), parseRoman('IIII'), parseRoman('xiv')] // [14, null, null]
+ */
 export function parseRoman(text: string): number | null {
 	if (text === '' || !SUBTRACTIVE.test(text)) return null;
 	let value = 0;

@@ -65,7 +65,11 @@ export interface Section {
 
 const ODDS = /^(\d{1,4}):(\d{1,6})$/;
 
-/** Reads stated odds, "1:6"; null where the text is no odds. */
+/**
+ * Reads stated odds, "1:6"; null where the text is no odds.
+ *
+ * @example [parseOdds('1:6'), parseOdds('1 in 6')] // [{ cards: 1, packs: 6 }, null]
+ */
 export function parseOdds(text: string): { readonly cards: number; readonly packs: number } | null {
 	const match = ODDS.exec(text.trim());
 	const cards = Number(match?.[1] ?? 0);

@@ -23,6 +23,8 @@ export function plainName(name: string): string {
 /**
  * A key made of a name: like `plainName`, at most 60 characters. A name without any letter or digit
  * gives "x".
+ *
+ * @example [slug('First Beam'), slug('½'), slug('!')] // ['first-beam', '1-2', 'x']
  */
 export function slug(name: string): string {
 	const key = Array.from(plainName(name)).slice(0, LONGEST).join('');
@@ -44,7 +46,11 @@ export function asciiSlug(name: string): string {
 	return plain || 'x';
 }
 
-/** The key itself, or with the first free "-2", "-3" … behind it; notes it as taken. */
+/**
+ * The key itself, or with the first free "-2", "-3" … behind it; notes it as taken.
+ *
+ * @example freeKey('ink', new Set(['ink', 'ink-2'])) // 'ink-3'
+ */
 export function freeKey(wanted: string, taken: Set<string>): string {
 	return keyMaker(taken)(wanted);
 }

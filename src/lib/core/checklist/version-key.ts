@@ -14,7 +14,11 @@ export interface VersionName {
 const GRAMMAR =
 	/^([\p{Ll}\p{Lo}\p{Lm}\p{M}\p{N}.-]+)\/([\p{Ll}\p{Lo}\p{Lm}\p{M}\p{N}.-]+)(?:~([\p{Ll}\p{Lo}\p{Lm}\p{M}\p{N}.-]+))?(?:!([\p{Ll}\p{Lo}\p{Lm}\p{M}\p{N}.-]+))?$/u;
 
-/** Reads a version key; null where the text is none. */
+/**
+ * Reads a version key; null where the text is none.
+ *
+ * @example parseVersionKey('lights-1994/base-27~brass!town') // { release: 'lights-1994', card: 'base-27', parallel: 'brass', variant: 'town' }
+ */
 export function parseVersionKey(key: string): VersionName | null {
 	const match = GRAMMAR.exec(key);
 	if (!match?.[1] || !match[2]) return null;
@@ -26,7 +30,11 @@ export function parseVersionKey(key: string): VersionName | null {
 	};
 }
 
-/** Writes a version key; a name without a variant is the regular version. */
+/**
+ * Writes a version key; a name without a variant is the regular version.
+ *
+ * @example formatVersionKey({ release: 'r', card: 'base-1', parallel: null }) // 'r/base-1'
+ */
 export function formatVersionKey(
 	name: Omit<VersionName, 'variant'> & { readonly variant?: string | null }
 ): string {

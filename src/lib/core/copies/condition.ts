@@ -27,7 +27,11 @@ export interface Quality {
 	readonly isAuthentic?: boolean;
 }
 
-/** How good a copy is, in half grades: 20 for a 10 down to 2 for poor; 1 for authentic; 0 where nobody looked. */
+/**
+ * How good a copy is, in half grades: 20 for a 10 down to 2 for poor; 1 for authentic; 0 where nobody looked.
+ *
+ * @example [qualityRank({ grade: 9.5 }), qualityRank({ condition: 'mint' }), qualityRank({ isAuthentic: true }), qualityRank({})] // [19, 18, 1, 0]
+ */
 export function qualityRank({ condition, grade, isAuthentic }: Quality): number {
 	if (grade !== undefined) return 2 * grade;
 	if (isAuthentic) return 1;

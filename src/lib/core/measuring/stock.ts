@@ -16,7 +16,11 @@ export function cardUm(stockPt: number = STANDARD_STOCK_PT): number {
 export const THICKNESS_UNITS = ['mm', 'in', 'pt'] as const;
 export type ThicknessUnit = (typeof THICKNESS_UNITS)[number];
 
-/** A thickness in points: 0.9 mm is 35.4 pt, 0.035 in is 35 pt. */
+/**
+ * A thickness in points: 0.9 mm is 35.4 pt, 0.035 in is 35 pt.
+ *
+ * @example toPt(0.035, 'in') // 35
+ */
 export function toPt(value: number, unit: ThicknessUnit): number {
 	return unit === 'pt' ? value : unit === 'in' ? value * 1000 : (value * 1000) / UM_A_PT;
 }

@@ -67,7 +67,11 @@ export function parseAmount(text: string, currency: string | null): Outcome<Amou
 	return good({ minor, currency: named });
 }
 
-/** Writes an amount so that `parseAmount` reads it back: "12.50 EUR". */
+/**
+ * Writes an amount so that `parseAmount` reads it back: "12.50 EUR".
+ *
+ * @example formatAmount({ minor: 1250, currency: 'JPY' }) // '1250 JPY'
+ */
 export function formatAmount({ minor, currency }: Amount): string {
 	return `${formatMinor(minor, currency)} ${currency}`;
 }

@@ -1,6 +1,8 @@
 /**
  * Decimal places of a currency, as ISO 4217 lists them (the platform's copy of it): 2 for EUR, 0 for
  * JPY, 3 for KWD; 2 where the code is not known.
+ *
+ * @example [minorDigits('EUR'), minorDigits('JPY'), minorDigits('KWD')] // [2, 0, 3]
  */
 export function minorDigits(currency: string): number {
 	let digits = known.get(currency);
@@ -20,7 +22,11 @@ function digitsOf(currency: string): number {
 	);
 }
 
-/** Minor units as a plain number with the currency's decimals: 1250 EUR → "12.50". */
+/**
+ * Minor units as a plain number with the currency's decimals: 1250 EUR → "12.50".
+ *
+ * @example formatMinor(5, 'EUR') // '0.05'
+ */
 export function formatMinor(minor: number, currency: string): string {
 	const digits = minorDigits(currency);
 	return (minor / 10 ** digits).toFixed(digits);

@@ -96,6 +96,8 @@ function rankOf(holder: string | null): number {
 /**
  * What a card takes of the supplies when it changes its holder: the new one, and a sleeve where that
  * takes a card in its sleeve and it had none. A case takes the bare card.
+ *
+ * @example [holdersTaken(null, 'top-loader-35'), holdersTaken('sleeve', 'magnetic-35'), holdersTaken('sleeve', null)] // [['sleeve', 'top-loader-35'], ['magnetic-35'], []]
  */
 export function holdersTaken(from: string | null, to: string | null): readonly string[] {
 	if (to === null || to === from) return [];

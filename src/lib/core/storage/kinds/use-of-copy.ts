@@ -32,7 +32,11 @@ export function isKeptApart(use: BoxUse): boolean {
 	return use !== 'sets' && use !== 'personal';
 }
 
-/** Whether a card that stands in a box of one use has to leave it, being of another use now: into a rigid holder, or out of one. */
+/**
+ * Whether a card that stands in a box of one use has to leave it, being of another use now: into a rigid holder, or out of one.
+ *
+ * @example [mustLeave('valuables', 'sets'), mustLeave('to sell', 'sets')] // [true, false]
+ */
 export function mustLeave(use: BoxUse, boxUse: BoxUse): boolean {
 	return (use === 'valuables' && boxUse === 'sets') || (use === 'sets' && boxUse === 'valuables');
 }

@@ -52,6 +52,7 @@ export const DIVIDER_UM = 800;
  * own, where no divider parts it from others.
  *
  * @throws RangeError where more numbers are there than cards, or than it has
+ * @example completeUm({ cards: 10, need: 12, have: 10, stockPt: 10 }) // 3048
  */
 export function completeUm({ cards, need, have, stockPt }: BoxedSet): number {
 	if (have > cards || have > need) {

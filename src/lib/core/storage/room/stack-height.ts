@@ -33,7 +33,11 @@ export function gaugePt(value: number, unit: ThicknessUnit, count = 1): number {
 	return toPt(value, unit) / count;
 }
 
-/** How many cards of a stock stand in a length of so many micrometres. */
+/**
+ * How many cards of a stock stand in a length of so many micrometres.
+ *
+ * @example cardsIn(4572, 18) // 10
+ */
 export function cardsIn(lengthUm: number, stockPt?: number): number {
 	return Math.floor(lengthUm / cardUm(stockPt));
 }

@@ -14,7 +14,11 @@ export interface TakenCards {
 	readonly lacking: readonly { readonly version: string; readonly count: number }[];
 }
 
-/** Takes wanted cards from stock, copy by copy in its order; no card is taken twice. */
+/**
+ * Takes wanted cards from stock, copy by copy in its order; no card is taken twice.
+ *
+ * @example takeFrom([{ copyId: 7, version: 'a', left: 2 }], [{ version: 'a', quantity: 3 }]) // { found: [{ copyId: 7, quantity: 2 }], lacking: [{ version: 'a', count: 1 }] }
+ */
 export function takeFrom(
 	stock: readonly StockPart[],
 	wanted: readonly { readonly version: string; readonly quantity: number }[]

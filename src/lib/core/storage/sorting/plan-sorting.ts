@@ -35,6 +35,7 @@ export interface SortingPlan {
  * near ones are tried. Null where one pile is all there is room for.
  *
  * @throws RangeError where a count is no whole number ≥ 1
+ * @example bestPasses(100, 100, 1, { cardS: 1, pileS: 1 }) // null
  */
 export function bestPasses(
 	cards: number,
@@ -149,6 +150,7 @@ export interface PileBorder {
  * in the numbering make no empty pile.
  *
  * @throws RangeError where there is no pile
+ * @example pileBorders(['1', '2', '7', '9'], 2) // [{ from: '1', to: '2', numbers: 2 }, { from: '7', to: '9', numbers: 2 }]
  */
 export function pileBorders(numbers: readonly string[], piles: number): readonly PileBorder[] {
 	if (!Number.isInteger(piles) || piles < 1) throw new RangeError(`pileBorders: ${piles} piles`);
