@@ -13,6 +13,7 @@ import { listGoals } from '../goals/read-goals.ts';
 import { redo, undo } from '../journal/undo.ts';
 import { loadRelease } from '../releases/load-release.ts';
 import { labelTexts } from '../storage/labels/label-texts.ts';
+import { readBoxes } from '../storage/room/read-storage.ts';
 import { readDividers } from '../storage/room/read-box.ts';
 import { makeSlip } from '../storage/slips/change-slips.ts';
 import { readSlip } from '../storage/slips/slips.ts';
@@ -141,6 +142,10 @@ test('what stood behind a divider of a release keeps standing, and the divider i
 	const [divider] = await readDividers(collection.db, { boxes: [1] });
 	expect(divider).toMatchObject({ sectionKey: 'base', parallelKey: null, setNumber: 1, cards: 3 });
 	expect(divider?.standing.map(({ number }) => number)).toEqual(['1', '3', 'L1']);
+	// What stood before sums were kept is in them.
+	expect(await readBoxes(collection.db)).toMatchObject([
+		{ cards: 3, fill: expect.any(Number) as number }
+	]);
 	// Of the two 2s one goes between its neighbours; the double is a run apart.
 	await makeSlip(collection, 'put away', '', { of: 'homeless' });
 	const lines = (await readSlip(collection.db, 1))?.lines ?? [];

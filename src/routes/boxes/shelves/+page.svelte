@@ -116,7 +116,7 @@
 						<input type="hidden" name="binder" value={id} />
 						<span class="min-w-48 flex-1">{name}</span>
 						<select
-							class="select w-60 select-sm"
+							class="select w-80 select-sm"
 							name="shelf"
 							value={String(shelfId ?? '')}
 							aria-label="Shelf of {name}"
