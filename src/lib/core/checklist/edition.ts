@@ -58,6 +58,15 @@ function finderOf<Entry>(
 }
 
 function repeatedCards(release: Release, section: Section, edition: Edition): readonly Card[] {
+	return repeatedBy(release, section, edition).map(({ card }) => card);
+}
+
+/** The cards that an edition repeats, each with the card it is made of, in the order of the sections named. */
+export function repeatedBy(
+	release: Release,
+	section: Section,
+	edition: Edition
+): readonly { readonly original: Card; readonly card: Card }[] {
 	const makeKey = keyMaker(new Set(section.cards.map(({ key }) => key)));
 	const changes = finderOf(edition.changes, ({ card }) => card);
 	const without = finderOf(edition.without, (name) => name);
@@ -65,11 +74,23 @@ function repeatedCards(release: Release, section: Section, edition: Edition): re
 		.flatMap(
 			(key) => release.sections.find((other) => other.key === key && !other.edition)?.cards ?? []
 		)
-		.filter((card) => without(card) === undefined)
-		.map((card) => {
-			const { card: _, ...change } = changes(card) ?? { card: '' };
+		.filter((original) => without(original) === undefined)
+		.map((original) => {
+			const { card: _, ...change } = changes(original) ?? { card: '' };
 			// The key hangs on the card that is repeated, so that a new number or title leaves it alone.
-			const name = card.number === null ? card.title : normalCardNumber(card.number);
-			return { ...card, ...change, key: makeKey(`${section.key}-${asciiSlug(name)}`) };
+			const name = original.number === null ? original.title : normalCardNumber(original.number);
+			const key = makeKey(`${section.key}-${asciiSlug(name)}`);
+			return { original, card: { ...original, ...change, key } };
 		});
+}
+
+/** An edition with another change of the card that a name means: a field that is left out stays as it was. */
+export function withChange(edition: Edition, change: CardChange): Edition {
+	const known = edition.changes.find(({ card }) => card === change.card);
+	return {
+		...edition,
+		changes: known
+			? edition.changes.map((each) => (each === known ? { ...known, ...change } : each))
+			: [...edition.changes, change]
+	};
 }

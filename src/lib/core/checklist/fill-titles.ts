@@ -1,6 +1,9 @@
+import { rollup } from 'd3-array';
 import type { Problem } from '../problem.ts';
 import { normalCardNumber, parseCardNumber } from './card-number.ts';
 import type { Card } from './card.ts';
+import { repeatedBy, withChange, type Edition } from './edition.ts';
+import type { Section } from './section.ts';
 import type { Release } from './release.ts';
 
 /** One line of a pasted list, understood. */
@@ -59,7 +62,10 @@ export function readTitles(text: string): TitleReading {
 	return { lines, problems };
 }
 
-/** The release with titles (and groups) filled in by number; lines of unknown numbers are problems. */
+/**
+ * The release with titles (and groups) filled in by number; lines of unknown numbers are problems. A card that
+ * an edition repeats gets its title as a change of the edition; the card it repeats stays.
+ */
 export function fillTitles(
 	release: Release,
 	numberingKey: string,
@@ -67,29 +73,64 @@ export function fillTitles(
 ): { readonly release: Release; readonly filled: number; readonly problems: readonly Problem[] } {
 	const wanted = new Map(lines.map((line) => [normalCardNumber(line.number), line]));
 	const found = new Set<string>();
+	/** Numbers that several cards bear which one edition repeats. */
+	const twice = new Set<string>();
 	let filled = 0;
-	const fill = (card: Card): Card => {
+	/** What a list says anew of a card; null: nothing. */
+	const saidOf = (card: Card): { readonly title: string; readonly group?: string } | null => {
 		const place = card.number === null ? '' : normalCardNumber(card.number);
 		const line = wanted.get(place);
-		if (!line) return card;
+		if (!line) return null;
 		found.add(place);
 		const group = line.group ?? card.group;
-		if (card.title === line.title && card.group === group) return card;
+		if (card.title === line.title && card.group === group) return null;
 		filled++;
-		return { ...card, title: line.title, ...(group ? { group } : {}) };
+		return { title: line.title, ...(group ? { group } : {}) };
 	};
-	const sections = release.sections.map((section) =>
-		(section.numberedIn ?? section.key) === numberingKey
-			? { ...section, cards: section.cards.map(fill) }
-			: section
-	);
+	const fill = (card: Card): Card => ({ ...card, ...saidOf(card) });
+	const fillEdition = (section: Section, edition: Edition): Edition => {
+		const nameOf = ({ number, title }: Card) => number ?? title;
+		const repeated = repeatedBy(release, section, edition);
+		const bearers = rollup(
+			repeated,
+			(same) => same.length,
+			({ original }) => nameOf(original)
+		);
+		return repeated.reduce((changed, { original, card }) => {
+			const name = nameOf(original);
+			// A change is held against a card's name: where two bear it, both would change.
+			if (bearers.get(name) !== 1) {
+				twice.add(normalCardNumber(card.number ?? ''));
+				return changed;
+			}
+			const said = saidOf(card);
+			return said ? withChange(changed, { card: name, ...said }) : changed;
+		}, edition);
+	};
+	const sections = release.sections.map((section) => {
+		if ((section.numberedIn ?? section.key) !== numberingKey) return section;
+		const { edition } = section;
+		return {
+			...section,
+			cards: section.cards.map(fill),
+			...(edition ? { edition: fillEdition(section, edition) } : {})
+		};
+	});
 	const problems = lines
 		.filter(({ number }) => !found.has(normalCardNumber(number)))
-		.map(({ line, number }) => ({
-			line,
-			message: `there is no card ${number} here`,
-			remedy: 'Check the number, or choose another section.'
-		}));
+		.map(({ line, number }) =>
+			twice.has(normalCardNumber(number))
+				? {
+						line,
+						message: `several cards here are ${number}: an edition cannot tell them apart`,
+						remedy: 'Title them in the sections that it repeats.'
+					}
+				: {
+						line,
+						message: `there is no card ${number} here`,
+						remedy: 'Check the number, or choose another section.'
+					}
+		);
 	return { release: { ...release, sections }, filled, problems };
 }
 
