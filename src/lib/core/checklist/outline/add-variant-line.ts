@@ -3,7 +3,7 @@ import { checkRules } from '../check-rules.ts';
 import type { Release } from '../release.ts';
 import { freeKey, slug } from '../slug.ts';
 import type { VariantDraft } from '../draft.ts';
-import { variantsOf } from './draft-of-outline.ts';
+import { variantsOfLine } from './finishes-of-lines.ts';
 import { parseOutline } from './parse-outline.ts';
 
 /**
@@ -31,7 +31,7 @@ export function addVariantLine(release: Release, text: string): Outcome<Release>
 				{ message: `there is no section "${named}"`, remedy: `Sections here: ${known}.` }
 			]);
 		}
-		wanted.push(...variantsOf(line, () => section?.key ?? ''));
+		wanted.push(...variantsOfLine(line, () => section?.key ?? ''));
 	}
 	if (wanted.length === 0) {
 		return bad([{ message: 'the line is empty', remedy: 'Write: 27: home town, two printings' }]);

@@ -1,0 +1,35 @@
+import type { Problem } from '../../problem.ts';
+import { formatCardNumber, parseCardNumber, runStem } from '../card-number.ts';
+import type { NumberRun } from './outline.ts';
+
+/** All numbers of some runs. A run that goes backwards, mixes prefixes or is endless is a problem. */
+export function numbersOfRuns(
+	runs: readonly NumberRun[],
+	line: number,
+	problems: Problem[]
+): string[] {
+	return runs.flatMap(({ from, to }) => {
+		const low = parseCardNumber(from);
+		const typed = parseCardNumber(to);
+		const high =
+			typed.prefix === '' && !typed.roman && !low.roman ? { ...typed, prefix: low.prefix } : typed;
+		const count = (high.digits ?? 0) - (low.digits ?? 0) + 1;
+		const fault =
+			runStem(low) !== runStem(high)
+				? `${from} and ${to} are not numbers of one run`
+				: count < 1
+					? `the range ${from}–${to} runs backwards`
+					: null;
+		if (fault) {
+			problems.push({
+				line,
+				message: fault,
+				remedy: count < 1 ? `Write ${to}-${from}.` : 'Write a run for each of them.'
+			});
+			return [];
+		}
+		return Array.from({ length: count }, (_, i) =>
+			formatCardNumber({ ...low, digits: (low.digits ?? 0) + i, zeros: i === 0 ? low.zeros : 0 })
+		);
+	});
+}
