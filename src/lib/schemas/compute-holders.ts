@@ -5,14 +5,16 @@ import { FormatSchema } from './card-format.ts';
 import {
 	closed,
 	Count,
+	Currency,
 	Holder,
 	list,
 	Minor,
 	orNull,
+	record,
+	said,
 	Stock,
 	Whole,
-	Word,
-	said
+	Word
 } from './vocabulary.ts';
 
 /** From which value on a card is kept in what. */
@@ -112,5 +114,103 @@ export const StackHeightOutput = Type.Object(
 	closed
 );
 
+export const MoveTiersInput = Type.Object(
+	{
+		cards: said(
+			list(
+				Type.Object(
+					{
+						key: said(Word, 'Names the card in the answer.'),
+						quantity: said(Count, 'How many equal ones.'),
+						valueMinor: said(
+							Type.Optional(Minor),
+							'What one is worth, in minor units; left out: nothing is known.'
+						),
+						currency: said(
+							Type.Optional(Currency),
+							'What it is valued in (ISO 4217); left out: what the tiers are stated in.'
+						),
+						format: said(Type.Optional(FormatSchema), 'What it is made like.'),
+						holder: said(orNull(Holder), 'Key of what it is in now; null: nothing.'),
+						words: said(
+							list(Type.String({ maxLength: 400 }), 50),
+							'Title, subjects, section, marks: what rules by name are held against.'
+						)
+					},
+					closed
+				),
+				50_000
+			),
+			'The cards.'
+		),
+		tiers: said(Type.Optional(TiersSchema), 'Left out: the usual ones.'),
+		currency: said(
+			Type.Optional(Currency),
+			'What the tiers are stated in (ISO 4217); left out: what each card is valued in.'
+		),
+		names: said(
+			Type.Optional(
+				list(
+					Type.Object(
+						{
+							word: said(Word, 'Part of a title, subject, section or mark.'),
+							tier: said(Word, 'Name of the tier.')
+						},
+						closed
+					),
+					500
+				)
+			),
+			'Words whose cards are in a tier, whatever they are worth.'
+		),
+		onHand: said(
+			Type.Optional(record(Whole, 200, 'Holder kind → how many there are')),
+			'Holder kind → how many there are.'
+		)
+	},
+	closed
+);
+
+export const MoveTiersOutput = Type.Object(
+	{
+		moves: said(
+			Type.Array(
+				Type.Object(
+					{
+						card: said(Word, 'Key of the card.'),
+						quantity: said(Count, 'How many equal ones.'),
+						tier: said(Word, 'Name of its tier.'),
+						from: said(orNull(Word), 'Key of the holder it is in; null: none.'),
+						to: said(orNull(Word), 'Key of the holder it should be in; null: none.'),
+						direction: said(
+							Type.Enum(['up', 'down', 'refit']),
+							'up or down a tier; refit: another size of the same sort.'
+						),
+						rule: said(Type.String(), 'Which rule decided, in words.'),
+						oddity: said(Type.Optional(Type.String()), 'Why no holder takes it.')
+					},
+					closed
+				)
+			),
+			'Cards that should be in another holder, the dearest first.'
+		),
+		holders: said(
+			Type.Array(
+				Type.Object(
+					{
+						holder: said(Word, 'Key of the holder.'),
+						needed: said(Count, 'How many.'),
+						buy: said(Whole, 'How many of those are to be bought.')
+					},
+					closed
+				)
+			),
+			'Holders that takes.'
+		)
+	},
+	closed
+);
+
 export type ChooseHolderRequest = Static<typeof ChooseHolderInput>;
 export type StackHeightRequest = Static<typeof StackHeightInput>;
+export type MoveTiersRequest = Static<typeof MoveTiersInput>;

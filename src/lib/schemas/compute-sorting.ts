@@ -1,6 +1,6 @@
 import { Type, type Static } from 'typebox';
 import { SORTING_WAYS } from '../core/storage/sorting/plan-sorting.ts';
-import { closed, Count, list, orNull, Word, said } from './vocabulary.ts';
+import { closed, Count, list, orNull, said, Word } from './vocabulary.ts';
 
 const Seconds = Type.Number({ minimum: 0, maximum: 3600 });
 export const PlanSortingInput = Type.Object(
@@ -141,5 +141,50 @@ export const PutAwayOutput = Type.Object(
 	closed
 );
 
+/** A time that was taken, in seconds. */
+const Timed = Type.Number({ exclusiveMinimum: 0, maximum: 1_000_000 });
+export const TuneSortingInput = Type.Object(
+	{
+		passes: said(
+			list(
+				Type.Object(
+					{
+						cards: said(Count, 'Cards of the pass.'),
+						piles: said(Count, 'Piles of the pass.'),
+						seconds: said(Timed, 'How long it took.')
+					},
+					closed
+				),
+				10_000
+			),
+			'Passes that were timed.'
+		),
+		usual: said(
+			Type.Optional(
+				Type.Object(
+					{
+						cardS: said(Timed, 'Laying a card on a pile, in seconds.'),
+						pileS: said(Timed, 'Taking up a pile, in seconds.'),
+						lookS: said(Timed, 'Finding the place among sorted cards, in seconds.')
+					},
+					closed
+				)
+			),
+			'Times to begin from; left out: usual ones.'
+		)
+	},
+	closed
+);
+
+export const TuneSortingOutput = Type.Object(
+	{
+		cardS: said(Type.Number(), 'Laying a card on a pile, in seconds.'),
+		pileS: said(Type.Number(), 'Taking up a pile, in seconds.'),
+		lookS: said(Type.Number(), 'Finding the place among sorted cards, in seconds.')
+	},
+	closed
+);
+
 export type PlanSortingRequest = Static<typeof PlanSortingInput>;
 export type PutAwayRequest = Static<typeof PutAwayInput>;
+export type TuneSortingRequest = Static<typeof TuneSortingInput>;

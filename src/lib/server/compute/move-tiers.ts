@@ -6,7 +6,7 @@ import {
 	MoveTiersInput,
 	MoveTiersOutput,
 	type MoveTiersRequest
-} from '../../schemas/compute-storage.ts';
+} from '../../schemas/compute-holders.ts';
 import { defineComputation } from './define-computation.ts';
 
 export const moveTiersComputation = defineComputation({

@@ -4,7 +4,7 @@ import {
 	TuneSortingInput,
 	TuneSortingOutput,
 	type TuneSortingRequest
-} from '../../schemas/compute-storage.ts';
+} from '../../schemas/compute-sorting.ts';
 import { defineComputation } from './define-computation.ts';
 
 export const tuneSortingComputation = defineComputation({
