@@ -1,5 +1,6 @@
 import { LABEL_SORTS } from '$lib/server/storage/labels/label-texts';
 import { countLabels } from '$lib/server/storage/labels/preview-labels';
+import { readBoxIds } from '$lib/server/storage/labels/read-box-ids';
 import { readBoxHeads } from '$lib/server/storage/room/read-storage';
 import { theCollection } from '$lib/server/collection';
 import { pageTask } from '$lib/server/workers/file-task';
@@ -11,7 +12,7 @@ export const load = async ({ url, depends, request }) => {
 	depends('jade:copies');
 	const { db, now } = await theCollection();
 	const sort = LABEL_SORTS.find((known) => known === url.searchParams.get('what')) ?? 'boxes';
-	const boxIds = url.searchParams.getAll('box').map(Number).filter(Number.isInteger);
+	const boxIds = readBoxIds(url.searchParams);
 	const all = await readBoxHeads(db);
 	const choice = { sort, boxIds, address: url.origin, date: now().slice(0, 10) };
 	return {

@@ -11,7 +11,7 @@ export async function countLabels(
 	{ sort, boxIds }: Pick<LabelChoice, 'sort' | 'boxIds'>
 ): Promise<number> {
 	if (sort === 'shelves') return (await readShelves(db)).length;
-	if (sort === 'boxes') return boxIds.length > 0 ? boxIds.length : (await readBoxHeads(db)).length;
+	if (sort === 'boxes') return (await wantedBoxes(db, boxIds)).length;
 	const [row] = await db
 		.select({ count: count() })
 		.from(dividers)
@@ -26,12 +26,15 @@ export async function previewLabels(
 	most: number
 ): Promise<readonly LabelText[]> {
 	if (choice.sort === 'shelves') return (await labelTexts(db, choice)).slice(0, most);
-	const heads = await readBoxHeads(db);
-	const wanted = heads.filter(({ id }) => choice.boxIds.length === 0 || choice.boxIds.includes(id));
 	const labels: LabelText[] = [];
-	for (const { id } of wanted) {
+	for (const { id } of await wantedBoxes(db, choice.boxIds)) {
 		if (labels.length >= most) break;
 		labels.push(...(await labelTexts(db, { ...choice, boxIds: [id] })));
 	}
 	return labels.slice(0, most);
+}
+
+async function wantedBoxes(db: Reader, ids: readonly number[]) {
+	const heads = await readBoxHeads(db);
+	return ids.length === 0 ? heads : heads.filter(({ id }) => ids.includes(id));
 }

@@ -1,5 +1,6 @@
 import { LABEL_GRIDS } from '$lib/core/print/label-grid';
 import { LABEL_SORTS } from '$lib/server/storage/labels/label-texts';
+import { readBoxIds } from '$lib/server/storage/labels/read-box-ids';
 import { theCollection } from '$lib/server/collection';
 import { download } from '$lib/server/download';
 import { problemResponse } from '$lib/server/problem-document';
@@ -46,7 +47,7 @@ export const GET: RequestHandler = async ({ url, request }) => {
 		]);
 	}
 	const { now } = await theCollection();
-	const boxIds = query.getAll('box').map(Number).filter(Number.isInteger);
+	const boxIds = readBoxIds(query);
 	const choice = { sort, boxIds, address, date: now().slice(0, 10) };
 	return fileTask('printLabels', { choice, grid, start, now: now() }, request.signal, (pdf) =>
 		download(pdf, `labels-${sort}.pdf`, 'application/pdf')
