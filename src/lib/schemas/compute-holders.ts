@@ -18,7 +18,7 @@ import {
 } from './vocabulary.ts';
 
 /** From which value on a card is kept in what. */
-export const TiersSchema = Type.Array(
+const TiersSchema = Type.Array(
 	Type.Object(
 		{
 			name: said(Word, 'What the tier is called.'),
