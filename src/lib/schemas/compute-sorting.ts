@@ -1,8 +1,18 @@
-import { Type, type Static } from 'typebox';
+import { Type, type Static, type TNumber } from 'typebox';
 import { SORTING_WAYS } from '../core/storage/sorting/plan-sorting.ts';
 import { closed, Count, list, orNull, said, Word } from './vocabulary.ts';
 
 const Seconds = Type.Number({ minimum: 0, maximum: 3600 });
+/** What the movements of a hand take, each in seconds. */
+const timesIn = (seconds: TNumber) =>
+	Type.Object(
+		{
+			cardS: said(seconds, 'Laying a card on a pile, in seconds.'),
+			pileS: said(seconds, 'Taking up a pile, in seconds.'),
+			lookS: said(seconds, 'Finding the place among sorted cards, in seconds.')
+		},
+		closed
+	);
 export const PlanSortingInput = Type.Object(
 	{
 		cards: said(Type.Integer({ minimum: 1, maximum: 1_000_000 }), 'Cards in the stack.'),
@@ -17,19 +27,7 @@ export const PlanSortingInput = Type.Object(
 			]),
 			'How many numbers there are, or the numbers themselves, in order.'
 		),
-		times: said(
-			Type.Optional(
-				Type.Object(
-					{
-						cardS: said(Seconds, 'Laying a card on a pile, in seconds.'),
-						pileS: said(Seconds, 'Taking up a pile, in seconds.'),
-						lookS: said(Seconds, 'Finding the place among sorted cards, in seconds.')
-					},
-					closed
-				)
-			),
-			'What a movement takes; left out: usual times.'
-		)
+		times: said(Type.Optional(timesIn(Seconds)), 'What a movement takes; left out: usual times.')
 	},
 	closed
 );
@@ -159,31 +157,12 @@ export const TuneSortingInput = Type.Object(
 			),
 			'Passes that were timed.'
 		),
-		usual: said(
-			Type.Optional(
-				Type.Object(
-					{
-						cardS: said(Timed, 'Laying a card on a pile, in seconds.'),
-						pileS: said(Timed, 'Taking up a pile, in seconds.'),
-						lookS: said(Timed, 'Finding the place among sorted cards, in seconds.')
-					},
-					closed
-				)
-			),
-			'Times to begin from; left out: usual ones.'
-		)
+		usual: said(Type.Optional(timesIn(Timed)), 'Times to begin from; left out: usual ones.')
 	},
 	closed
 );
 
-export const TuneSortingOutput = Type.Object(
-	{
-		cardS: said(Type.Number(), 'Laying a card on a pile, in seconds.'),
-		pileS: said(Type.Number(), 'Taking up a pile, in seconds.'),
-		lookS: said(Type.Number(), 'Finding the place among sorted cards, in seconds.')
-	},
-	closed
-);
+export const TuneSortingOutput = timesIn(Type.Number());
 
 export type PlanSortingRequest = Static<typeof PlanSortingInput>;
 export type PutAwayRequest = Static<typeof PutAwayInput>;

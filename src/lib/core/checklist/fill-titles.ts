@@ -94,12 +94,12 @@ export function fillTitles(
 		const bearers = rollup(
 			repeated,
 			(same) => same.length,
-			({ original }) => nameOf(original)
+			({ original }) => normalCardNumber(nameOf(original))
 		);
 		return repeated.reduce((changed, { original, card }) => {
 			const name = nameOf(original);
 			// A change is held against a card's name: where two bear it, both would change.
-			if (bearers.get(name) !== 1) {
+			if (bearers.get(normalCardNumber(name)) !== 1) {
 				twice.add(normalCardNumber(card.number ?? ''));
 				return changed;
 			}
