@@ -1,3 +1,4 @@
+import { type RowId, rowId } from '../core/row-id.ts';
 /** A field of a form as it was typed; empty where it is missing, or a file. */
 export function rawTextOf(form: FormData, field: string): string {
 	const value = form.get(field);
@@ -18,7 +19,11 @@ export function formFields(form: FormData) {
 		word,
 		number,
 		/** A row's id; 0, which no row has, where there is none. */
-		id: (field: string) => (/^\d{1,15}$/.test(word(field)) ? Number(word(field)) : 0),
+		id: <Table extends string>(field: string): RowId<Table> =>
+			rowId(/^\d{1,15}$/.test(word(field)) ? Number(word(field)) : 0),
+		/** The same, but null. */
+		idOrNull: <Table extends string>(field: string): RowId<Table> | null =>
+			/^[1-9]\d{0,14}$/.test(word(field)) ? rowId(Number(word(field))) : null,
 		/** Null where the field is empty. */
 		orNull: (field: string) => (word(field) === '' ? null : number(field))
 	};

@@ -4,6 +4,7 @@ import { importRelease } from './checklists/import-release.ts';
 import { withCollection } from './collection.fixture.ts';
 import { logLine } from './copies/log.ts';
 import { readCopies } from './copies/read-copies.ts';
+import { rowId } from '../core/row-id.ts';
 
 /** For tests: a collection with four gulls of 1996 and their parallel of /65; `log` puts copies in. */
 export function withGulls() {
@@ -40,7 +41,7 @@ export function withGulls() {
 			logLine(at.collection, 'gulls-1996', { line, numbering: null, parallel: null, ...more }),
 		/** What is there, copy by copy: "base-1 2 mint". */
 		copies: async () =>
-			(await readCopies(at.collection.db, 1)).map(
+			(await readCopies(at.collection.db, rowId(1))).map(
 				({ version, quantity, condition, serial, place }) =>
 					[version.replace('gulls-1996/', ''), quantity, condition, serial, place]
 						.filter(Boolean)

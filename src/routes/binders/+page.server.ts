@@ -1,6 +1,5 @@
-import { textOf } from '$lib/server/form-fields';
+import { formFields } from '$lib/server/form-fields';
 import { fail, redirect } from '@sveltejs/kit';
-import { match as isId } from '../../params/id';
 import { makeBinder } from '$lib/server/binders/change-binder';
 import { listBinders, readBinder } from '$lib/server/binders/read-binder';
 import { theCollection } from '$lib/server/collection';
@@ -23,10 +22,10 @@ export const load = async () => {
 
 export const actions = {
 	default: async ({ request }) => {
-		const form = await request.formData();
+		const { word, id: idIn } = formFields(await request.formData());
 		const id = await makeBinder(await theCollection(), {
-			goalId: isId(textOf(form, 'goal')) ? Number(form.get('goal')) : 0,
-			name: textOf(form, 'name').slice(0, 200)
+			goalId: idIn('goal'),
+			name: word('name').slice(0, 200)
 		});
 		if (id === null) return fail(400, { problems: [{ message: 'choose a goal for the binder' }] });
 		redirect(303, `/binders/${id}`);

@@ -4,6 +4,7 @@ import { readRoom } from '$lib/server/storage/room/read-room';
 import { theCollection } from '$lib/server/collection';
 import { listTrays } from '$lib/server/copies/trays';
 import { countReleases } from '$lib/server/releases/list-releases';
+import { rowId } from '$lib/core/row-id';
 
 export const load = async ({ depends }) => {
 	depends('jade:copies');
@@ -21,7 +22,7 @@ export const actions = {
 		const form = await request.formData();
 		const moves = form.getAll('move').map((move) => {
 			const [box = 0, shelf = 0] = String(move).split(' ').map(Number);
-			return { box, shelf };
+			return { box: rowId<'boxes'>(box), shelf: rowId<'shelves'>(shelf) };
 		});
 		if (moves.length === 0) return fail(400, { problems: [{ message: 'name a box and a shelf' }] });
 		const done = await moveBoxes(await theCollection(), moves);

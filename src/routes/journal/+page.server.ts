@@ -1,5 +1,5 @@
 import { fail } from '@sveltejs/kit';
-import { match as isId } from '../../params/id';
+import { formFields } from '$lib/server/form-fields';
 import { theCollection } from '$lib/server/collection';
 import { undoStep } from '$lib/server/journal/undo-step';
 import { recentSteps } from '$lib/server/journal/undo';
@@ -11,8 +11,8 @@ export const load = async ({ depends }) => {
 
 export const actions = {
 	default: async ({ request }) => {
-		const id = String((await request.formData()).get('step') ?? '');
-		const outcome = await undoStep(await theCollection(), isId(id) ? Number(id) : 0);
+		const { id } = formFields(await request.formData());
+		const outcome = await undoStep(await theCollection(), id('step'));
 		return outcome.ok
 			? { problems: [], label: outcome.value.label }
 			: fail(400, { problems: outcome.problems, label: '' });

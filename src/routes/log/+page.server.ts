@@ -1,4 +1,4 @@
-import { textOf } from '$lib/server/form-fields';
+import { formFields, textOf } from '$lib/server/form-fields';
 import { countIncoming, countOwned, readCopies } from '$lib/server/copies/read-copies';
 import { fail } from '@sveltejs/kit';
 import { listSynonyms } from '$lib/server/copies/synonyms';
@@ -34,7 +34,8 @@ export const actions = {
 		return outcome.ok ? { problems: [] } : fail(400, { problems: outcome.problems });
 	},
 	clear: async ({ request }) => {
-		await removePile(await theCollection(), Number((await request.formData()).get('pile')));
+		const { id } = formFields(await request.formData());
+		await removePile(await theCollection(), id('pile'));
 		return { problems: [] };
 	}
 };

@@ -7,9 +7,10 @@ import { nameVersions } from '../releases/name-versions.ts';
 import { movesOf } from './move-cards.ts';
 import { cardOfSlot, pocketFaces } from './pocket-faces.ts';
 import { readBinder, type StoredBinder } from './read-binder.ts';
+import type { BinderId } from '../../core/row-id.ts';
 
 /** What the views of a binder show; null where there is none. */
-export async function readBinderView(db: Reader, id: number) {
+export async function readBinderView(db: Reader, id: BinderId) {
 	const state = await readBinder(db, id);
 	return state && binderView(db, state);
 }

@@ -12,6 +12,7 @@ import { readSettings } from '../database/settings.ts';
 import { makeBinder } from './change-binder.ts';
 import { moveSlip } from './move-slip.ts';
 import { readBinder } from './read-binder.ts';
+import { type BinderId, rowId } from '../../core/row-id.ts';
 
 /**
  * For tests: before each, a release of six cards with a parallel, its base as a goal, and a binder of
@@ -20,7 +21,7 @@ import { readBinder } from './read-binder.ts';
 export function withBinder() {
 	let folder: string;
 	let collection: Collection;
-	let binder: number;
+	let binder: BinderId;
 
 	beforeEach(async () => {
 		folder = mkdtempSync(join(tmpdir(), 'jade-binders-'));
@@ -43,7 +44,7 @@ export function withBinder() {
 		await importRelease(collection, outcome.value);
 		await makeGoal(collection, { release: 'r', rules: { preset: 'complete' }, name: 'G' });
 		const layout = { pageKind: '2x2', order: 'number', blockStart: 'new-page' } as const;
-		binder = (await makeBinder(collection, { goalId: 1, name: 'B', layout })) ?? 0;
+		binder = (await makeBinder(collection, { goalId: rowId(1), name: 'B', layout })) ?? rowId(0);
 	});
 	afterEach(() => {
 		collection.close();

@@ -9,6 +9,7 @@ import { lieAsPlanned } from './move-cards.ts';
 import { addKind, removeKind } from '../kinds/own-kinds.ts';
 import { openSide } from './side.ts';
 import { readPriceForm, setPrices } from './supply-prices.ts';
+import { rowId } from '../../core/row-id.ts';
 
 const at = withBinder();
 
@@ -34,7 +35,7 @@ describe('a layout', () => {
 			ok: false,
 			problems: [{ field: 'pageKind' }, { field: 'binderKind' }]
 		});
-		expect(await changeBinder(at.collection, 99, {})).toMatchObject({ ok: false });
+		expect(await changeBinder(at.collection, rowId(99), {})).toMatchObject({ ok: false });
 	});
 
 	test('swapping two pockets makes the order one’s own, blanks included', async () => {
@@ -76,7 +77,7 @@ describe('cards kept elsewhere', () => {
 		await at.log('1');
 		expect(await cardOf(1)).toMatchObject({ inPocket: null });
 		await changeBinder(at.collection, at.binder, { layout: { pulled: 'stand-in' } });
-		const spare = (await readCopies(at.collection.db, 1)).find(
+		const spare = (await readCopies(at.collection.db, rowId(1))).find(
 			({ condition }) => condition === 'good'
 		);
 		expect(await cardOf(1)).toMatchObject({

@@ -15,6 +15,7 @@ import { binders, goals } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
 import { readBinder, readOwnKinds } from './read-binder.ts';
 import { removeBinderRows } from '../removal/remove-binder-rows.ts';
+import type { BinderId, GoalId } from '../../core/row-id.ts';
 
 const noBinder: Problem = {
 	message: 'there is no such binder',
@@ -24,8 +25,8 @@ const noBinder: Problem = {
 /** Plans a binder for a goal; null where there is no such goal. */
 export function makeBinder(
 	collection: Collection,
-	request: { readonly goalId: number; readonly name: string; readonly layout?: LayoutChoice }
-): Promise<number | null> {
+	request: { readonly goalId: GoalId; readonly name: string; readonly layout?: LayoutChoice }
+): Promise<BinderId | null> {
 	return makeChange(collection, async (record, tx) => {
 		const [goal] = await tx.select().from(goals).where(eq(goals.id, request.goalId));
 		if (!goal) return { value: null, label: '' };
@@ -43,9 +44,9 @@ export function makeBinder(
 /** Changes name and layout; what is left out of `change` stays. */
 export function changeBinder(
 	collection: Collection,
-	id: number,
+	id: BinderId,
 	change: { readonly name?: string; readonly layout?: Partial<LayoutChoice> }
-): Promise<Outcome<{ readonly id: number }>> {
+): Promise<Outcome<{ readonly id: BinderId }>> {
 	return makeChange(collection, async (record, tx) => {
 		const [binder] = await tx.select().from(binders).where(eq(binders.id, id));
 		if (!binder) return refused([noBinder]);
@@ -71,10 +72,10 @@ export function changeBinder(
  */
 export function swapPockets(
 	collection: Collection,
-	id: number,
+	id: BinderId,
 	first: PagePocket,
 	other: PagePocket
-): Promise<Outcome<{ readonly id: number }>> {
+): Promise<Outcome<{ readonly id: BinderId }>> {
 	return makeChange(collection, async (record, tx) => {
 		const state = await readBinder(tx, id);
 		if (!state) return refused([noBinder]);
@@ -93,7 +94,7 @@ export function swapPockets(
 	});
 }
 
-export function removeBinder(collection: Collection, id: number): Promise<boolean> {
+export function removeBinder(collection: Collection, id: BinderId): Promise<boolean> {
 	return makeChange(collection, async (record, tx) => {
 		const [binder] = await tx.select().from(binders).where(eq(binders.id, id));
 		if (!binder) return { value: false, label: '' };

@@ -8,6 +8,7 @@ import { withBinder } from './binder.fixture.ts';
 import { changeBinder, swapPockets } from './change-binder.ts';
 import { lieAsPlanned, movesOf, stepName, swapLying, takeSteps } from './move-cards.ts';
 import { readBinder } from './read-binder.ts';
+import { rowId } from '../../core/row-id.ts';
 
 const at = withBinder();
 /** What lies, as "slot in pocket". */
@@ -119,7 +120,7 @@ describe('moves', () => {
 	test('a card whose slot the goal no longer has is shown, and taken out by name', async () => {
 		await at.log('1 2');
 		await lieAsPlanned(at.collection, at.binder);
-		await changeGoal(at.collection, 1, {
+		await changeGoal(at.collection, rowId(1), {
 			rules: { preset: 'complete', picked: ['r/base-2'] },
 			name: 'G'
 		});
@@ -133,7 +134,7 @@ describe('moves', () => {
 	});
 
 	test.each([
-		['goal', () => removeGoal(at.collection, 1)],
+		['goal', () => removeGoal(at.collection, rowId(1))],
 		['release', () => removeRelease(at.collection, 'r')]
 	])('the %s takes the binder with it, undo brings back what lay in it', async (_, remove) => {
 		await at.log('1');

@@ -8,6 +8,7 @@ import { binderPockets, binders } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
 import type { Recorder } from '../database/record.ts';
 import { readBinder, type StoredBinder } from './read-binder.ts';
+import { type BinderId, rowId } from '../../core/row-id.ts';
 
 /** The moves from how a binder lies to how it should. */
 export function movesOf({ now, target }: Pick<StoredBinder, 'now' | 'target'>): MovePlan {
@@ -27,7 +28,7 @@ export function stepName(step: MoveStep): string {
  */
 export function takeSteps(
 	collection: Collection,
-	binderId: number,
+	binderId: BinderId,
 	count: number,
 	last: string
 ): Promise<Outcome<{ readonly taken: number }>> {
@@ -52,7 +53,7 @@ export function takeSteps(
 }
 
 /** Records that everything lies as planned; null where there is no such binder. */
-export function lieAsPlanned(collection: Collection, binderId: number): Promise<number | null> {
+export function lieAsPlanned(collection: Collection, binderId: BinderId): Promise<number | null> {
 	return makeChange(collection, async (record, tx) => {
 		const state = await readBinder(tx, binderId);
 		if (!state) return { value: null, label: '' };
@@ -81,7 +82,7 @@ export function lieAsPlanned(collection: Collection, binderId: number): Promise<
 /** Corrects what is known to lie: the cards in two pockets, or a card and nothing, change places. */
 export function swapLying(
 	collection: Collection,
-	binderId: number,
+	binderId: BinderId,
 	from: string,
 	other: string
 ): Promise<Outcome<{ readonly swapped: number }>> {
@@ -144,9 +145,9 @@ async function recordSteps(
 	}
 }
 
-const asRow = (binderId: number, { pocket, slot, copy }: NamedItem) => ({
+const asRow = (binderId: BinderId, { pocket, slot, copy }: NamedItem) => ({
 	binderId,
 	pocket,
 	slotKey: slot,
-	copyId: Number(copy)
+	copyId: rowId<'copies'>(Number(copy))
 });

@@ -6,6 +6,7 @@ import { groupName } from '../../core/goal/missing-list.ts';
 import type { ScopedSlot } from '../../core/goal/scope-goal.ts';
 import type { Reader } from '../database/open.ts';
 import { photosOf } from '../media/photos.ts';
+import { type CopyId, rowId } from '../../core/row-id.ts';
 
 /** What the pockets of slots show: card, place, whether it is here, and its first photo. */
 export async function pocketFaces(
@@ -26,7 +27,8 @@ export async function pocketFaces(
 			release.variants.map(({ key, name }) => [`${release.key} ${key}`, name] as const)
 		)
 	);
-	const ids = [...new Set([...cards.values()].flatMap((card) => card.inPocket ?? []))].map(Number);
+	const lying = new Set([...cards.values()].flatMap((card) => card.inPocket ?? []));
+	const ids = [...lying].map((id): CopyId => rowId(Number(id)));
 	const photos = new Map<string, string>();
 	for (const { copyId, hash } of await photosOf(db, ids)) {
 		if (!photos.has(String(copyId))) photos.set(String(copyId), hash);

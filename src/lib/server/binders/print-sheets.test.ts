@@ -14,6 +14,7 @@ import { readSettings } from '../database/settings.ts';
 import { makeBinder } from './change-binder.ts';
 import { BINDER_SHEETS, printBinder, type BinderSheet } from './print-sheets.ts';
 import { readBinder } from './read-binder.ts';
+import { type BinderId, rowId } from '../../core/row-id.ts';
 
 const NOW = '1996-10-06T09:00:00.000Z';
 const [A4, LETTER] = PAPERS as readonly [Paper, Paper];
@@ -49,11 +50,15 @@ beforeAll(async () => {
 	await makeGoal(collection, { release: 'r', rules: { preset: 'with-inserts' }, name: '' });
 	const layout = { pageKind: '3x3', order: 'number', blockStart: 'new-page' } as const;
 	await makeBinder(collection, {
-		goalId: 1,
+		goalId: rowId(1),
 		name: LONG,
 		layout: { ...layout, binderKind: 'zip-20' }
 	});
-	await makeBinder(collection, { goalId: 1, name: 'Wide', layout: { ...layout, pageKind: '3x4' } });
+	await makeBinder(collection, {
+		goalId: rowId(1),
+		name: 'Wide',
+		layout: { ...layout, pageKind: '3x4' }
+	});
 	await logLine(collection, 'r', { line: '1 3 450', numbering: null, parallel: null });
 });
 afterAll(() => {
@@ -61,7 +66,7 @@ afterAll(() => {
 	rmSync(folder, { recursive: true, force: true });
 });
 
-async function readBack(binder: number, which: BinderSheet, paper: Paper, spineMm = 45) {
+async function readBack(binder: BinderId, which: BinderSheet, paper: Paper, spineMm = 45) {
 	const state = await readBinder(collection.db, binder);
 	if (!state) throw new RangeError('no binder');
 	return readPdf(await printBinder(collection.db, state, which, { paper, spineMm, now: NOW }));
@@ -74,7 +79,7 @@ describe.each([
 	test.each(BINDER_SHEETS)(
 		'%s: the size of the paper, its own fonts only, and no text outside',
 		async (which) => {
-			const { pages, raw, title } = await readBack(1, which, paper);
+			const { pages, raw, title } = await readBack(rowId(1), which, paper);
 			expect(title).toContain(which);
 			for (const { size, placed } of pages) {
 				expect(size[0]).toBeCloseTo((widthMm / 25.4) * 72, 3);
@@ -92,7 +97,7 @@ describe.each([
 	);
 
 	test('insert sheets: boxes of 2.5 × 3.5 in, nine a sheet; a panel is twice as wide', async () => {
-		const { pages } = await readBack(1, 'inserts', paper);
+		const { pages } = await readBack(rowId(1), 'inserts', paper);
 		expect(pages).toHaveLength(51);
 		const card = [2.5 * 72, 3.5 * 72];
 		expect(pages[0]?.boxes).toHaveLength(9);
@@ -108,7 +113,7 @@ describe.each([
 });
 
 test('letters of other alphabets are written, and a long title is whole on its card', async () => {
-	const { pages } = await readBack(1, 'inserts', A4);
+	const { pages } = await readBack(rowId(1), 'inserts', A4);
 	const text = pages[0]?.text.replace(/\s+/g, ' ') ?? '';
 	for (const word of ['Žofie’s lamp', 'Маяк', 'Øystergate', 'Keeper of the', 'Go Out']) {
 		expect(text.replace(/\s/g, '')).toContain(word.replace(/\s/g, ''));
@@ -117,7 +122,7 @@ test('letters of other alphabets are written, and a long title is whole on its c
 });
 
 test('pages of twelve go over two sheets of paper', async () => {
-	const { pages } = await readBack(2, 'inserts', A4);
+	const { pages } = await readBack(rowId(2), 'inserts', A4);
 	// Three columns on the first, the fourth on the second.
 	expect(pages.slice(0, 2).map(({ boxes }) => boxes.length)).toEqual([9, 3]);
 });
@@ -125,7 +130,7 @@ test('pages of twelve go over two sheets of paper', async () => {
 test.each([10, 25, 60])(
 	'a spine label is %i mm wide, one a volume, its title shrunk to fit',
 	async (width) => {
-		const { pages } = await readBack(1, 'spine', A4, width);
+		const { pages } = await readBack(rowId(1), 'spine', A4, width);
 		const boxes = pages.flatMap((page) => page.boxes);
 		expect(boxes).toHaveLength(2);
 		expect(boxes[0]?.width).toBeCloseTo((width / 25.4) * 72, 2);
@@ -138,16 +143,16 @@ test.each([10, 25, 60])(
 );
 
 test('the page index names cards and what is missing, the slip and the list what to do', async () => {
-	const { pages } = await readBack(1, 'index', A4);
+	const { pages } = await readBack(rowId(1), 'index', A4);
 	expect(pages.length).toBeGreaterThan(1);
 	expect(pages[0]?.text).toContain('1–9');
 	expect(pages[0]?.text).toContain('2, 4–9');
 	expect(pages[1]?.text).toContain('continued');
-	const slip = (await readBack(1, 'moves', LETTER)).pages[0];
+	const slip = (await readBack(rowId(1), 'moves', LETTER)).pages[0];
 	expect(slip?.text).toContain('3 steps');
 	// A box to tick before each step.
 	expect(slip?.boxes).toHaveLength(3);
-	const list = (await readBack(1, 'supplies', A4)).pages[0];
+	const list = (await readBack(rowId(1), 'supplies', A4)).pages[0];
 	expect(list?.text).toContain('Sleeve, 63.5 × 88.9 mm');
 	expect(list?.text).toContain('450');
 });

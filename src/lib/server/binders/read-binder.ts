@@ -18,6 +18,7 @@ import {
 } from '../database/tables/index.ts';
 import { readGoal } from '../goals/read-goals.ts';
 import type { GoalState } from '../goals/work-out-goals.ts';
+import type { BinderId } from '../../core/row-id.ts';
 
 export type BinderRow = typeof binders.$inferSelect;
 
@@ -46,7 +47,7 @@ export async function readOwnKinds(
 }
 
 /** A binder with its goal worked out and its pages planned; null where there is none. */
-export async function readBinder(db: Reader, id: number): Promise<StoredBinder | null> {
+export async function readBinder(db: Reader, id: BinderId): Promise<StoredBinder | null> {
 	const [binder] = await db.select().from(binders).where(eq(binders.id, id));
 	if (!binder) return null;
 	const goal = await readGoal(db, binder.goalId);
@@ -82,7 +83,7 @@ async function keptApart(db: Reader, some: GoalState['copies']): Promise<KeptApa
 }
 
 /** What is known to lie in the pockets of a binder. */
-async function readLying(db: Reader, binderId: number): Promise<readonly CopyInPocket[]> {
+async function readLying(db: Reader, binderId: BinderId): Promise<readonly CopyInPocket[]> {
 	const rows = await db
 		.select({
 			pocket: binderPockets.pocket,

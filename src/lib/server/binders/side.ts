@@ -9,6 +9,7 @@ import type { Reader } from '../database/open.ts';
 import { loadRelease } from '../releases/load-release.ts';
 import { readBinder } from './read-binder.ts';
 import { pocketFaces } from './pocket-faces.ts';
+import { type BinderId, rowId } from '../../core/row-id.ts';
 
 /**
  * One side of a comparison: "binder-3" as it is planned, or "release-harbour-lights-1994" with all that
@@ -16,11 +17,11 @@ import { pocketFaces } from './pocket-faces.ts';
  */
 export async function openSide(db: Reader, key: string) {
 	const [, sort, name = ''] = /^(binder|release)-(.+)$/.exec(key) ?? [];
-	if (sort === 'binder' && /^\d{1,9}$/.test(name)) return openBinder(db, Number(name));
+	if (sort === 'binder' && /^\d{1,9}$/.test(name)) return openBinder(db, rowId(Number(name)));
 	return sort === 'release' ? openRelease(db, name) : null;
 }
 
-async function openBinder(db: Reader, id: number) {
+async function openBinder(db: Reader, id: BinderId) {
 	const state = await readBinder(db, id);
 	if (!state) return null;
 	const { goal, cards, plan, binder, setting } = state;

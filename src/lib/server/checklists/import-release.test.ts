@@ -11,6 +11,7 @@ import { listReleases } from '../releases/list-releases.ts';
 import { loadRelease } from '../releases/load-release.ts';
 import { saveRelease } from './save-release.ts';
 import { removeRelease } from './remove-release.ts';
+import { rowId } from '../../core/row-id.ts';
 
 const at = withCollection();
 
@@ -32,7 +33,7 @@ describe('a release', () => {
 		await importRelease(at.collection, sampleRelease());
 		await at.line('1-5 7x2');
 		await makeGoal(at.collection, { release: 'r', rules: { preset: 'complete' }, name: '' });
-		await makeBinder(at.collection, { goalId: 1, name: 'B' });
+		await makeBinder(at.collection, { goalId: rowId(1), name: 'B' });
 		const before = [await at.owned(), await at.totals(), await listBinders(at.collection.db)];
 		expect(await removeRelease(at.collection, 'r')).toBe(true);
 		expect(await listReleases(at.collection.db)).toEqual([]);

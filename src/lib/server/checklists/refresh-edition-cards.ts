@@ -4,11 +4,12 @@ import { chunks } from '../database/chunks.ts';
 import type { Reader, Transaction } from '../database/open.ts';
 import { editionCards, sections } from '../database/tables/index.ts';
 import { loadReleases } from '../releases/load-release.ts';
+import type { ReleaseId } from '../../core/row-id.ts';
 
 /** Works out anew which cards the editions of some releases repeat. */
 export async function refreshEditionCards(
 	tx: Transaction,
-	releaseIds: readonly number[]
+	releaseIds: readonly ReleaseId[]
 ): Promise<void> {
 	for (const ids of chunks([...new Set(releaseIds)], 500)) {
 		await tx.delete(editionCards).where(inArray(editionCards.releaseId, [...ids]));
@@ -37,7 +38,7 @@ export async function refreshEditionCards(
 	}
 }
 
-async function releasesWithEditions(tx: Reader, ids: readonly number[]): Promise<number[]> {
+async function releasesWithEditions(tx: Reader, ids: readonly ReleaseId[]): Promise<ReleaseId[]> {
 	const rows = await tx
 		.selectDistinct({ id: sections.releaseId, edition: sections.edition })
 		.from(sections)
@@ -46,7 +47,7 @@ async function releasesWithEditions(tx: Reader, ids: readonly number[]): Promise
 }
 
 /** Releases of a collection made before these cards were kept: worked out once, when it is opened. */
-export async function releasesWithoutEditionCards(db: Reader): Promise<readonly number[]> {
+export async function releasesWithoutEditionCards(db: Reader): Promise<readonly ReleaseId[]> {
 	const rows = await db
 		.selectDistinct({ id: sections.releaseId })
 		.from(sections)

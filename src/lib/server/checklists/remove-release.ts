@@ -15,6 +15,7 @@ import {
 import { removeCopyRows } from '../removal/remove-copy-rows.ts';
 import { releasesOf } from '../goals/goal-scope.ts';
 import { makeChange } from '../journal/change.ts';
+import type { GoalId } from '../../core/row-id.ts';
 
 /** Removes a release with everything that hangs on it: copies, goals, binders. False where there is none. */
 export function removeRelease(collection: Collection, key: string): Promise<boolean> {
@@ -22,7 +23,7 @@ export function removeRelease(collection: Collection, key: string): Promise<bool
 		const [release] = await tx.select().from(releases).where(eq(releases.key, key));
 		if (!release) return { value: false, label: '' };
 		// A goal across releases goes on in another one of them.
-		const ownGoals: { readonly id: number }[] = [];
+		const ownGoals: { readonly id: GoalId }[] = [];
 		for (const goal of await tx.select().from(goals)) {
 			const ids = await releasesOf(tx, goal);
 			const others = ids.filter((id) => id !== release.id);
@@ -31,7 +32,7 @@ export function removeRelease(collection: Collection, key: string): Promise<bool
 			if (next === undefined) ownGoals.push(goal);
 			else await record.update(goals, goal.id, { releaseId: next });
 		}
-		const ids = (rows: readonly { id: number }[]) => rows.map(({ id }) => id);
+		const ids = <Id extends number>(rows: readonly { id: Id }[]): Id[] => rows.map(({ id }) => id);
 		await removeBindersOf(record, tx, ids(ownGoals));
 		await record.remove(goals, ids(ownGoals));
 		const ownCopies = await tx
@@ -50,7 +51,7 @@ export function removeRelease(collection: Collection, key: string): Promise<bool
 				.select({ id: table.id })
 				.from(table)
 				.where(eq(table.releaseId, release.id));
-			await record.remove(table, ids(rows));
+			await record.remove(table, ids<number>(rows));
 		}
 		await record.remove(releases, [release.id]);
 		return {

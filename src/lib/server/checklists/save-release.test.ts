@@ -22,6 +22,7 @@ import { readSettings } from '../database/settings.ts';
 import { importRelease, replaceRelease } from './import-release.ts';
 import { loadRelease } from '../releases/load-release.ts';
 import { saveRelease } from './save-release.ts';
+import { rowId } from '../../core/row-id.ts';
 
 let folder: string;
 let collection: Collection;
@@ -77,7 +78,7 @@ describe('for all releases', () => {
 				const owned = versions.filter((_, i) => i % 3 === pick % 3).slice(0, 20);
 				const wanted = owned.map((version, i) => ({ version, quantity: 1 + (i % 2) }));
 				if (wanted.length > 0) await logOwned(collection, key, wanted);
-				const id = (await loadRelease(collection.db, key))?.id ?? 0;
+				const id = (await loadRelease(collection.db, key))?.id ?? rowId<'releases'>(0);
 				const counts = async () => countOwned(await readCopies(collection.db, id));
 				const before = await counts();
 				// Every section renamed and the rules written anew: keys stay.
@@ -115,7 +116,7 @@ describe('for all releases', () => {
 				await importRelease(collection, release);
 				const first = expand(release)[0]?.key ?? '';
 				await logOwned(collection, key, [{ version: first, quantity: 2 }], 'good');
-				const id = (await loadRelease(collection.db, key))?.id ?? 0;
+				const id = (await loadRelease(collection.db, key))?.id ?? rowId<'releases'>(0);
 				for (const table of [cards, copies, sections, parallels]) {
 					const slow = await collection.db
 						.select()

@@ -7,6 +7,7 @@ import type { Collection, Reader } from '../database/open.ts';
 import { makeChange, refused } from '../journal/change.ts';
 import { loadRelease } from '../releases/load-release.ts';
 import { writeRelease } from './write-release.ts';
+import type { ReleaseId } from '../../core/row-id.ts';
 
 /**
  * Replaces the rules of a release by edited ones. Rows are matched by key, so that unchanged cards
@@ -35,7 +36,7 @@ export function saveRelease(
 /** Versions with copies that the edited rules no longer make. */
 export async function findOrphans(
 	db: Reader,
-	releaseId: number,
+	releaseId: ReleaseId,
 	edited: Release
 ): Promise<readonly Problem[]> {
 	const owned = countOwned(await readCopies(db, releaseId));

@@ -4,6 +4,7 @@ import type { Transaction } from '../database/open.ts';
 import { cards, parallels, releases, sections, variants } from '../database/tables/index.ts';
 import type { Recorder } from '../database/record.ts';
 import { releaseRows } from './release-rows.ts';
+import type { ReleaseId } from '../../core/row-id.ts';
 
 /** Stores a new release; gives its id. */
 export async function insertRelease(
@@ -21,7 +22,7 @@ export async function insertRelease(
 export async function writeRelease(
 	record: Recorder,
 	tx: Transaction,
-	releaseId: number,
+	releaseId: ReleaseId,
 	release: Release
 ): Promise<void> {
 	const rows = releaseRows(release);

@@ -5,6 +5,7 @@ import type { Reader } from '../database/open.ts';
 import { copies } from '../database/tables/index.ts';
 import { loadReleases } from '../releases/load-release.ts';
 import { toCopy } from './read-copies.ts';
+import type { CopyId, ReleaseId } from '../../core/row-id.ts';
 
 /** What of a copy a person may change; null or an empty text takes a field away. */
 export type CopyFields = {
@@ -19,7 +20,7 @@ export function fieldsAsRow(fields: CopyFields): Partial<typeof copies.$inferIns
 }
 
 /** Where a version key puts a copy. */
-export function placeOf(releaseId: number, version: string) {
+export function placeOf(releaseId: ReleaseId, version: string) {
 	const name = parseVersionKey(version);
 	if (!name) throw new RangeError(`placeOf: "${version}" is no version key`);
 	const { card: cardKey, parallel: parallelKey, variant: variantKey } = name;
@@ -27,7 +28,7 @@ export function placeOf(releaseId: number, version: string) {
 }
 
 /** A copy with the release it is of; null where there is none. */
-export async function readCopy(db: Reader, id: number) {
+export async function readCopy(db: Reader, id: CopyId) {
 	const [row] = await db.select().from(copies).where(eq(copies.id, id));
 	const [stored] = row ? await loadReleases(db, [row.releaseId]) : [];
 	if (!row || !stored) return null;

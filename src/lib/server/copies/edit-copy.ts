@@ -15,8 +15,9 @@ import { loadRelease } from '../releases/load-release.ts';
 import { fieldsAsRow, placeOf, readCopy, type CopyFields } from './copy-rows.ts';
 import { readCopies, toCopy } from './read-copies.ts';
 import { removeCopyRows } from '../removal/remove-copy-rows.ts';
+import type { CopyId, ReleaseId } from '../../core/row-id.ts';
 
-type Done = Outcome<{ readonly id: number }>;
+type Done = Outcome<{ readonly id: CopyId }>;
 const noCopy: Problem = {
 	message: 'there is no such copy',
 	remedy: 'It may have been taken out; undo brings it back.'
@@ -52,7 +53,7 @@ export function addCopy(
 /** Changes what is known of a copy, its version too. */
 export function editCopy(
 	collection: Collection,
-	id: number,
+	id: CopyId,
 	fields: CopyFields,
 	version?: string
 ): Promise<Done> {
@@ -75,7 +76,7 @@ export function editCopy(
 }
 
 /** Takes one card off a pile, as a copy of its own with the same fields. */
-export function splitCopy(collection: Collection, id: number): Promise<Done> {
+export function splitCopy(collection: Collection, id: CopyId): Promise<Done> {
 	return makeChange(collection, async (record, tx) => {
 		const [row] = await tx.select().from(copies).where(eq(copies.id, id));
 		if (!row) return refused([noCopy]);
@@ -94,7 +95,7 @@ export function splitCopy(collection: Collection, id: number): Promise<Done> {
 }
 
 /** Takes a copy, or a whole pile, out of the collection with its photos. */
-export function removeCopy(collection: Collection, id: number): Promise<Done> {
+export function removeCopy(collection: Collection, id: CopyId): Promise<Done> {
 	return makeChange(collection, async (record, tx) => {
 		const found = await readCopy(tx, id);
 		if (!found) return refused([noCopy]);
@@ -129,7 +130,7 @@ const EMPTY = { id: 0, isAuthentic: false, status: 'kept', attributes: [] };
 /** Serial numbers that stand on two copies: a warning, for people do find misprints. */
 async function warningsOf(
 	tx: Transaction,
-	releaseId: number,
+	releaseId: ReleaseId,
 	version: string
 ): Promise<readonly Problem[]> {
 	const ofVersion = (await readCopies(tx, releaseId)).filter((copy) => copy.version === version);

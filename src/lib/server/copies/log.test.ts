@@ -6,6 +6,7 @@ import { readCopies } from './read-copies.ts';
 import { addPile, listTrays } from './trays.ts';
 import { setSynonym } from './synonyms.ts';
 import { undo } from '../journal/undo.ts';
+import { rowId } from '../../core/row-id.ts';
 
 const at = withGulls();
 
@@ -35,20 +36,20 @@ describe('what is logged', () => {
 
 	test('a pile is split, described, taken out, and all of it undone', async () => {
 		await at.log('1x3 nm');
-		const [pile] = await readCopies(at.collection.db, 1);
-		const split = await splitCopy(at.collection, pile?.id ?? 0);
-		const id = split.ok ? split.value.id : 0;
+		const [pile] = await readCopies(at.collection.db, rowId(1));
+		const split = await splitCopy(at.collection, pile?.id ?? rowId(0));
+		const id = split.ok ? split.value.id : rowId<'copies'>(0);
 		expect(
 			await editCopy(at.collection, id, { grade: 9.5, house: 'Lantern', serial: 'x' })
 		).toMatchObject({
 			ok: false
 		});
 		await editCopy(at.collection, id, { grade: 9.5, house: 'Lantern', note: 'sharp' });
-		await removeCopy(at.collection, pile?.id ?? 0);
+		await removeCopy(at.collection, pile?.id ?? rowId(0));
 		expect(await at.copies()).toEqual(['base-1 1 near mint']);
 		for (let i = 0; i < 3; i++) await undo(at.collection);
 		expect(await at.copies()).toEqual(['base-1 3 near mint']);
-		expect(await splitCopy(at.collection, 999)).toMatchObject({ ok: false });
+		expect(await splitCopy(at.collection, rowId(999))).toMatchObject({ ok: false });
 	});
 
 	test('own words and trays: what is logged from a pile goes over into the tray to sort', async () => {

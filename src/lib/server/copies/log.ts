@@ -10,6 +10,7 @@ import { addCopies } from './add-copies.ts';
 import { setOwned, type OwnedChange } from './set-owned.ts';
 import { entryContext } from './entry-context.ts';
 import { movePile } from './trays.ts';
+import type { StepId, TrayId } from '../../core/row-id.ts';
 
 /** What a log did: how many versions changed, and how many cards came or went. */
 export interface Logged {
@@ -19,7 +20,7 @@ export interface Logged {
 
 /** The same, with the step of the journal that takes it back; null where nothing changed. */
 export interface LoggedStep extends Logged {
-	readonly step: number | null;
+	readonly step: StepId | null;
 }
 
 export interface EntryRequest {
@@ -28,7 +29,7 @@ export interface EntryRequest {
 	readonly parallel: string | null;
 	readonly condition?: Condition;
 	/** The pile in the tray that the cards come from. */
-	readonly pile?: number;
+	readonly pile?: TrayId;
 }
 
 const noRelease: Problem = {

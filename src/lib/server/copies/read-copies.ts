@@ -5,15 +5,16 @@ import type { CopyRecord } from '../../core/copies/copy-record.ts';
 import type { Reader } from '../database/open.ts';
 import { readRows } from '../database/read-rows.ts';
 import { copies, releases } from '../database/tables/index.ts';
+import type { CopyId, ReleaseId } from '../../core/row-id.ts';
 
 /** A copy with its database row's id, oldest first. */
 export interface StoredCopy extends CopyRecord {
-	readonly id: number;
+	readonly id: CopyId;
 	/** ISO 8601 */
 	readonly loggedAt: string;
 }
 
-export async function readCopies(db: Reader, releaseId: number): Promise<readonly StoredCopy[]> {
+export async function readCopies(db: Reader, releaseId: ReleaseId): Promise<readonly StoredCopy[]> {
 	const [release] = await db
 		.select({ key: releases.key })
 		.from(releases)

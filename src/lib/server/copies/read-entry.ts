@@ -4,13 +4,16 @@ import { bad, good, type Outcome } from '../../core/problem.ts';
 import type { Reader } from '../database/open.ts';
 import { loadRelease } from '../releases/load-release.ts';
 import { entryContext } from './entry-context.ts';
+import type { ReleaseId } from '../../core/row-id.ts';
 
 /** Reads an entry line of a release without logging anything: which versions it names, and how many. */
 export async function readEntry(
 	db: Reader,
 	releaseKey: string,
 	line: string
-): Promise<Outcome<{ readonly releaseId: number; readonly additions: EntryReading['additions'] }>> {
+): Promise<
+	Outcome<{ readonly releaseId: ReleaseId; readonly additions: EntryReading['additions'] }>
+> {
 	const stored = await loadRelease(db, releaseKey);
 	if (!stored)
 		return bad([

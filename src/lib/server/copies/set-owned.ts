@@ -7,6 +7,7 @@ import type { Recorder } from '../database/record.ts';
 import type { StoredRelease } from '../releases/load-release.ts';
 import type { StoredCopy } from './read-copies.ts';
 import { removeCopyRows } from '../removal/remove-copy-rows.ts';
+import type { CopyId } from '../../core/row-id.ts';
 
 /** How many copies of a version there shall be. */
 export interface OwnedChange {
@@ -31,7 +32,7 @@ export async function setOwned(
 	for (const copy of present.filter(({ status }) => status !== 'incoming'))
 		piles.set(copy.version, [...(piles.get(copy.version) ?? []), copy]);
 	const fresh: (typeof copies.$inferInsert)[] = [];
-	const gone: number[] = [];
+	const gone: CopyId[] = [];
 	for (const { version, quantity } of wanted) {
 		const sameVersion = piles.get(version) ?? [];
 		const before = sameVersion.reduce((sum, pile) => sum + pile.quantity, 0);
@@ -57,8 +58,8 @@ async function takeAway(
 	record: Recorder,
 	piles: readonly StoredCopy[],
 	count: number
-): Promise<number[]> {
-	const gone: number[] = [];
+): Promise<CopyId[]> {
+	const gone: CopyId[] = [];
 	let left = count;
 	const worstFirst = [...piles].sort(
 		(a, b) =>

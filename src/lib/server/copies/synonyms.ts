@@ -5,10 +5,11 @@ import type { Collection, Reader } from '../database/open.ts';
 import { synonyms } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
 import { insertOne } from '../database/record.ts';
+import type { SynonymId } from '../../core/row-id.ts';
 
 /** A word of the user's own, and the words of the entry line it stands for. */
 export interface Synonym {
-	readonly id: number;
+	readonly id: SynonymId;
 	readonly word: string;
 	readonly means: string;
 }
@@ -27,7 +28,7 @@ export function setSynonym(
 	collection: Collection,
 	typed: string,
 	means: string
-): Promise<Outcome<{ readonly id: number }>> {
+): Promise<Outcome<{ readonly id: SynonymId }>> {
 	return makeChange(collection, async (record, tx) => {
 		const word = normalPhrase(typed);
 		if (!/\p{L}/u.test(typed) || means.trim() === '') {
@@ -46,7 +47,7 @@ export function setSynonym(
 	});
 }
 
-export function removeSynonym(collection: Collection, id: number): Promise<boolean> {
+export function removeSynonym(collection: Collection, id: SynonymId): Promise<boolean> {
 	return makeChange(collection, async (record, tx) => {
 		const [known] = await tx.select().from(synonyms).where(eq(synonyms.id, id));
 		if (!known) return { value: false, label: '' };

@@ -4,6 +4,7 @@ import type { Collection, Reader, Transaction } from '../database/open.ts';
 import { trayPiles } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
 import { insertOne, type Recorder } from '../database/record.ts';
+import type { TrayId } from '../../core/row-id.ts';
 
 export const TRAYS = ['to log', 'to sort'] as const;
 export type Tray = (typeof TRAYS)[number];
@@ -19,7 +20,7 @@ export function addPile(
 	tray: Tray,
 	name: string,
 	cards: number
-): Promise<Outcome<{ readonly id: number }>> {
+): Promise<Outcome<{ readonly id: TrayId }>> {
 	return makeChange(collection, async (record) => {
 		if (name.trim() === '' || !Number.isInteger(cards) || cards < 1 || cards > 1_000_000) {
 			const remedy = 'Give it a name, and say how many cards it has, at least roughly.';
@@ -39,7 +40,7 @@ export function addPile(
 }
 
 /** Takes a pile out of its tray: it was sorted, or is not worth it. */
-export function removePile(collection: Collection, id: number): Promise<boolean> {
+export function removePile(collection: Collection, id: TrayId): Promise<boolean> {
 	return makeChange(collection, async (record, tx) => {
 		const [pile] = await tx.select().from(trayPiles).where(eq(trayPiles.id, id));
 		if (!pile) return { value: false, label: '' };
@@ -52,7 +53,7 @@ export function removePile(collection: Collection, id: number): Promise<boolean>
 export async function movePile(
 	record: Recorder,
 	tx: Transaction,
-	id: number,
+	id: TrayId,
 	cards: number,
 	now: string
 ): Promise<void> {

@@ -20,6 +20,7 @@ import { readSlip } from '../storage/slips/slips.ts';
 import { search } from '../search/search.ts';
 import { readSettings } from './settings.ts';
 import { openCollection } from '../upkeep/open-collection.ts';
+import { rowId } from '../../core/row-id.ts';
 
 let folder: string;
 beforeEach(() => {
@@ -63,7 +64,8 @@ test('a collection of the first migration opens, keeps its copies, and undoes it
 		`INSERT INTO journal VALUES (1, 't', 'Log 1x2', 'done', '[1]', '${JSON.stringify([{ table: 'copies', before: [], after: [copy] }])}')`
 	]);
 	const collection = await openCollection(readSettings({ JADE_DATA: folder }));
-	const owned = async () => Object.fromEntries(countOwned(await readCopies(collection.db, 1)));
+	const owned = async () =>
+		Object.fromEntries(countOwned(await readCopies(collection.db, rowId(1))));
 	expect((await loadRelease(collection.db, 'r'))?.release.sections[0]?.listed).toBe(true);
 	expect(await owned()).toEqual({ 'r/base-1~brass': 2, 'r/base-1': 1 });
 	expect(await undo(collection)).toMatchObject({ label: 'Log 1x2' });
@@ -86,7 +88,7 @@ test('a collection of the third migration keeps its goals with their progress, a
 	expect(await listGoals(collection.db)).toMatchObject([
 		{ name: 'All', have: 1, need: 1, rows: [{ releaseKey: 'r', sectionKey: 'base' }] }
 	]);
-	expect(await readCopies(collection.db, 1)).toMatchObject([
+	expect(await readCopies(collection.db, rowId(1))).toMatchObject([
 		{ version: 'r/base-1', quantity: 2, condition: 'mint', status: 'kept', attributes: [] }
 	]);
 	expect(await search(collection.db, 'ada gull')).toMatchObject([{ title: 'Ada', owned: 2 }]);
@@ -103,12 +105,12 @@ test('a binder of the fifth migration lies as it did, and learns what lies in it
 		`INSERT INTO binders VALUES (1, 1, 'B', '{"pageKind":"3x3","order":"number","blockStart":"new-page"}', 't')`
 	]);
 	const collection = await openCollection(readSettings({ JADE_DATA: folder }));
-	const binder = await readBinder(collection.db, 1);
+	const binder = await readBinder(collection.db, rowId(1));
 	expect(binder?.layout).toMatchObject({ order: 'number', cardsAPocket: 2, missing: 'keep' });
 	expect(binder?.plan.pages[0]?.pockets.slice(0, 3)).toEqual(['r/base-1', 'r/base-2', null]);
 	expect(binder?.now).toEqual([]);
-	await lieAsPlanned(collection, 1);
-	expect((await readBinder(collection.db, 1))?.now).toMatchObject([{ pocket: '1/1/3x3/2' }]);
+	await lieAsPlanned(collection, rowId(1));
+	expect((await readBinder(collection.db, rowId(1)))?.now).toMatchObject([{ pocket: '1/1/3x3/2' }]);
 	collection.close();
 });
 
@@ -139,7 +141,7 @@ test('what stood behind a divider of a release keeps standing, and the divider i
 		`INSERT INTO box_cards (divider_id, copy_id, quantity, um, mg) VALUES (1, 1, 1, 457, 1800), (1, 2, 1, 457, 1800), (1, 3, 1, 457, 1800)`
 	]);
 	const collection = await openCollection(readSettings({ JADE_DATA: folder }));
-	const [divider] = await readDividers(collection.db, { boxes: [1] });
+	const [divider] = await readDividers(collection.db, { boxes: [rowId(1)] });
 	expect(divider).toMatchObject({ sectionKey: 'base', parallelKey: null, setNumber: 1, cards: 3 });
 	expect(divider?.standing.map(({ number }) => number)).toEqual(['1', '3', 'L1']);
 	// What stood before sums were kept is in them.
@@ -148,7 +150,7 @@ test('what stood behind a divider of a release keeps standing, and the divider i
 	]);
 	// Of the two 2s one goes between its neighbours; the double is a run apart.
 	await makeSlip(collection, 'put away', '', { of: 'homeless' });
-	const lines = (await readSlip(collection.db, 1))?.lines ?? [];
+	const lines = (await readSlip(collection.db, rowId(1)))?.lines ?? [];
 	expect(lines).toMatchObject([
 		{ quantity: 1, place: { divider: 'Mine', after: '1', before: '3' } }
 	]);

@@ -22,6 +22,7 @@ import { keepSampleClock } from '../preferences/sample-clock.ts';
 import { basementSteps } from './basement.ts';
 import type { DemoStep } from './demo-step.ts';
 import { must } from './must.ts';
+import { type GoalId, rowId } from '../../core/row-id.ts';
 
 const checklists = import.meta.glob<string>('/demo/*.checklist.json', {
 	query: '?raw',
@@ -119,7 +120,7 @@ async function loadInto(
 				? [
 						{
 							when: binder.laid ?? collector.now,
-							take: (then: Collection) => lay(then, i + 1, binder)
+							take: (then: Collection) => lay(then, rowId(i + 1), binder)
 						}
 					]
 				: []
@@ -144,7 +145,7 @@ async function loadInto(
 /** Makes a binder for a goal, and puts its cards in where the demo says so. */
 async function lay(
 	collection: Collection,
-	goalId: number,
+	goalId: GoalId,
 	{ name, layout, laid, misfiled = [] }: NonNullable<Collector['goals'][number]['binder']>
 ): Promise<void> {
 	const id = await makeBinder(collection, { goalId, name, layout });

@@ -4,11 +4,12 @@ import { resolveRules, spansAll, type GoalChoice } from '../../core/goal/goal-ru
 import type { Reader } from '../database/open.ts';
 import { cards, releases, sections } from '../database/tables/index.ts';
 import { loadReleases, type StoredRelease } from '../releases/load-release.ts';
+import type { ReleaseId } from '../../core/row-id.ts';
 
 /** What of a goal tells which releases it goes over. */
 export interface GoalPlace {
 	/** The release it was made in; a goal across releases has one as its home, too. */
-	readonly releaseId: number;
+	readonly releaseId: ReleaseId;
 	readonly rules: GoalChoice;
 }
 
@@ -16,7 +17,7 @@ export interface GoalPlace {
 export async function releasesOf(
 	db: Reader,
 	{ releaseId, rules }: GoalPlace
-): Promise<readonly number[]> {
+): Promise<readonly ReleaseId[]> {
 	const resolved = resolveRules(rules);
 	if (spansAll(resolved)) {
 		const { subject, group } = resolved;
@@ -47,8 +48,8 @@ export async function releasesOf(
 async function sharedWith(
 	db: Reader,
 	loaded: readonly StoredRelease[]
-): Promise<ReadonlyMap<number, readonly string[]>> {
-	const shared = new Map<number, string[]>();
+): Promise<ReadonlyMap<ReleaseId, readonly string[]>> {
+	const shared = new Map<ReleaseId, string[]>();
 	const ids = loaded.map(({ id }) => id);
 	const keys = new Set(loaded.map(({ release }) => release.key));
 	const rows = await db
@@ -65,14 +66,14 @@ async function sharedWith(
 /** The releases that a goal goes over; one that only shares a section with them is cut down to that. */
 export interface GoalReleases {
 	readonly releases: readonly Release[];
-	readonly ids: readonly number[];
+	readonly ids: readonly ReleaseId[];
 }
 
 /** Loads them, each by `load`, which may remember what it loaded before. */
 export async function loadGoalReleases(
 	db: Reader,
 	place: GoalPlace,
-	load: (ids: readonly number[]) => Promise<readonly StoredRelease[]> = (ids) =>
+	load: (ids: readonly ReleaseId[]) => Promise<readonly StoredRelease[]> = (ids) =>
 		loadReleases(db, ids)
 ): Promise<GoalReleases> {
 	const ids = await releasesOf(db, place);

@@ -10,6 +10,7 @@ import { goals } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
 import { loadRelease } from '../releases/load-release.ts';
 import { loadGoalReleases } from './goal-scope.ts';
+import type { GoalId } from '../../core/row-id.ts';
 
 export interface GoalRequest {
 	/** The release it is made in; its home where it goes across releases. */
@@ -22,7 +23,7 @@ export interface GoalRequest {
 export function makeGoal(
 	collection: Collection,
 	request: GoalRequest
-): Promise<Outcome<{ readonly id: number }>> {
+): Promise<Outcome<{ readonly id: GoalId }>> {
 	return makeChange(collection, async (record, tx) => {
 		const stored = await loadRelease(tx, request.release);
 		if (!stored) return refused([noRelease]);
@@ -41,9 +42,9 @@ export function makeGoal(
 /** Decides the rules of a goal anew. */
 export function changeGoal(
 	collection: Collection,
-	id: number,
+	id: GoalId,
 	wanted: { readonly name: string; readonly rules: GoalChoice }
-): Promise<Outcome<{ readonly id: number }>> {
+): Promise<Outcome<{ readonly id: GoalId }>> {
 	return makeChange(collection, async (record, tx) => {
 		const [goal] = await tx.select().from(goals).where(eq(goals.id, id));
 		if (!goal) return refused([noGoal]);
@@ -73,7 +74,7 @@ function usualName(release: Release, choice: GoalChoice): string {
 }
 
 /** Removes a goal with the binders planned from it; no copy is touched. False where there is none. */
-export function removeGoal(collection: Collection, id: number): Promise<boolean> {
+export function removeGoal(collection: Collection, id: GoalId): Promise<boolean> {
 	return makeChange(collection, async (record, tx) => {
 		const [goal] = await tx.select().from(goals).where(eq(goals.id, id));
 		if (!goal) return { value: false, label: '' };

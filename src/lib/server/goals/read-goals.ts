@@ -6,10 +6,11 @@ import { totalProgress, type ProgressRow } from '../../core/goal/progress.ts';
 import type { Reader } from '../database/open.ts';
 import { goalHistory, goalNext, goalProgress, goals, releases } from '../database/tables/index.ts';
 import { workOutGoals, type GoalState } from './work-out-goals.ts';
+import type { GoalId, ReleaseId } from '../../core/row-id.ts';
 
 /** A goal as lists show it, from its summary rows. */
 export interface GoalSummary {
-	readonly id: number;
+	readonly id: GoalId;
 	readonly name: string;
 	readonly rules: GoalChoice;
 	/** Its home. */
@@ -54,13 +55,13 @@ export async function listGoals(db: Reader): Promise<readonly GoalSummary[]> {
 }
 
 /** One goal worked out whole; null where there is none. */
-export async function readGoal(db: Reader, id: number): Promise<GoalState | null> {
+export async function readGoal(db: Reader, id: GoalId): Promise<GoalState | null> {
 	const [state] = await workOutGoals(db, (goal) => goal.id === id);
 	return state ?? null;
 }
 
 /** How far a goal was, day by day. */
-export async function readHistory(db: Reader, id: number) {
+export async function readHistory(db: Reader, id: GoalId) {
 	return db
 		.select({ day: goalHistory.day, have: goalHistory.have, need: goalHistory.need })
 		.from(goalHistory)
@@ -69,7 +70,7 @@ export async function readHistory(db: Reader, id: number) {
 }
 
 /** Goals of a collection made before the summary told what is next: worked out once, when it is opened. */
-export async function goalsWithoutNext(db: Reader): Promise<readonly number[]> {
+export async function goalsWithoutNext(db: Reader): Promise<readonly ReleaseId[]> {
 	const rows = await db
 		.select({ releaseId: goals.releaseId })
 		.from(goals)

@@ -7,6 +7,7 @@ import { makeGoal, removeGoal } from './make-goal.ts';
 import { listGoals, readGoal } from './read-goals.ts';
 import { undo } from '../journal/undo.ts';
 import { importRelease } from '../checklists/import-release.ts';
+import { rowId } from '../../core/row-id.ts';
 
 const at = withCollection();
 
@@ -43,13 +44,13 @@ describe('goals and binders', () => {
 		});
 		expect(refused).toMatchObject({ ok: false, problems: [{ field: 'parallels' }] });
 		await makeGoal(at.collection, { release: 'r', rules: { preset: 'base' }, name: '' });
-		const id = await makeBinder(at.collection, { goalId: 1, name: '' });
-		expect(await makeBinder(at.collection, { goalId: 9, name: '' })).toBeNull();
-		expect((await readBinder(at.collection.db, id ?? 0))?.plan).toMatchObject({
+		const id = await makeBinder(at.collection, { goalId: rowId(1), name: '' });
+		expect(await makeBinder(at.collection, { goalId: rowId(9), name: '' })).toBeNull();
+		expect((await readBinder(at.collection.db, id ?? rowId(0)))?.plan).toMatchObject({
 			leaves: 2,
 			emptyPockets: 7
 		});
-		expect(await removeGoal(at.collection, 1)).toBe(true);
+		expect(await removeGoal(at.collection, rowId(1))).toBe(true);
 		expect(await listBinders(at.collection.db)).toEqual([]);
 		await undo(at.collection);
 		expect(await listBinders(at.collection.db)).toHaveLength(1);

@@ -7,6 +7,7 @@ import type { Transaction } from '../database/open.ts';
 import { goalHistory, goalNext, goalProgress } from '../database/tables/index.ts';
 import { refreshTotals } from '../releases/refresh-totals.ts';
 import { workOutGoals } from './work-out-goals.ts';
+import type { ReleaseId } from '../../core/row-id.ts';
 
 /**
  * Counts these releases and fills the goals that go over them again, replaces their summary rows and what is best done next,
@@ -14,7 +15,7 @@ import { workOutGoals } from './work-out-goals.ts';
  */
 export async function refreshProgress(
 	tx: Transaction,
-	releaseIds: readonly number[],
+	releaseIds: readonly ReleaseId[],
 	now: string
 ): Promise<void> {
 	const touched = new Set(releaseIds);

@@ -6,13 +6,14 @@ import { readGoal, readHistory } from './read-goals.ts';
 import { undo } from '../journal/undo.ts';
 import { importRelease } from '../checklists/import-release.ts';
 import { removeRelease } from '../checklists/remove-release.ts';
+import { rowId } from '../../core/row-id.ts';
 
 const at = withGulls();
 
 test('goals: history by day, goals that keep their own, and a subject across releases', async () => {
 	const rules = { preset: 'base' as const };
 	const goal = await makeGoal(at.collection, { release: 'gulls-1996', name: 'A', rules });
-	const id = goal.ok ? goal.value.id : 0;
+	const id = goal.ok ? goal.value.id : rowId<'goals'>(0);
 	await at.log('1 2');
 	at.now = '1996-10-08T09:00:00.000Z';
 	await at.log('3');
@@ -35,7 +36,7 @@ test('goals: history by day, goals that keep their own, and a subject across rel
 		name: '',
 		rules: { preset: 'subject', subject: 'Ada Hale' }
 	});
-	const subjectId = subject.ok ? subject.value.id : 0;
+	const subjectId = subject.ok ? subject.value.id : rowId<'goals'>(0);
 	const slots = async () =>
 		(await readGoal(at.collection.db, subjectId))?.slots.map(({ key }) => key);
 	expect(await slots()).toEqual(['gulls-1996/base-4', 'terns-1997/base-9']);

@@ -10,6 +10,7 @@ import type { Reader } from '../database/open.ts';
 import { binderPockets, binders, goals } from '../database/tables/index.ts';
 import { loadReleases, type StoredRelease } from '../releases/load-release.ts';
 import { loadGoalReleases, releasesOf } from './goal-scope.ts';
+import type { CopyId, ReleaseId } from '../../core/row-id.ts';
 
 export type GoalRow = typeof goals.$inferSelect;
 
@@ -29,7 +30,7 @@ export interface GoalState extends Scope {
  */
 export async function workOutGoals(
 	db: Reader,
-	isAsked: (goal: GoalRow, releaseIds: readonly number[]) => boolean
+	isAsked: (goal: GoalRow, releaseIds: readonly ReleaseId[]) => boolean
 ): Promise<readonly GoalState[]> {
 	const all = await Promise.all(
 		(await db.select().from(goals).orderBy(asc(goals.id))).map(async (goal) => ({
@@ -69,7 +70,7 @@ export async function workOutGoals(
 }
 
 /** The slot in whose pocket a copy lies; of a pile in several pockets, the first. */
-async function heldInBinders(db: Reader): Promise<ReadonlyMap<number, string>> {
+async function heldInBinders(db: Reader): Promise<ReadonlyMap<CopyId, string>> {
 	const rows = await db
 		.select({
 			copyId: binderPockets.copyId,
@@ -84,9 +85,9 @@ async function heldInBinders(db: Reader): Promise<ReadonlyMap<number, string>> {
 
 /** Reads each release and its copies once. */
 function keepLoaded(db: Reader) {
-	const releases = new Map<number, Promise<StoredRelease | undefined>>();
-	const copies = new Map<number, Promise<readonly StoredCopy[]>>();
-	const once = <Value>(map: Map<number, Value>, id: number, make: () => Value): Value => {
+	const releases = new Map<ReleaseId, Promise<StoredRelease | undefined>>();
+	const copies = new Map<ReleaseId, Promise<readonly StoredCopy[]>>();
+	const once = <Value>(map: Map<ReleaseId, Value>, id: ReleaseId, make: () => Value): Value => {
 		const known = map.get(id);
 		if (known !== undefined) return known;
 		const made = make();
@@ -94,13 +95,13 @@ function keepLoaded(db: Reader) {
 		return made;
 	};
 	return {
-		releases: async (ids: readonly number[]) =>
+		releases: async (ids: readonly ReleaseId[]) =>
 			(
 				await Promise.all(
 					ids.map((id) => once(releases, id, async () => (await loadReleases(db, [id]))[0]))
 				)
 			).filter((found) => found !== undefined),
-		copies: async (ids: readonly number[]) =>
+		copies: async (ids: readonly ReleaseId[]) =>
 			(await Promise.all(ids.map((id) => once(copies, id, () => readCopies(db, id))))).flat()
 	};
 }

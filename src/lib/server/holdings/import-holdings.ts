@@ -8,6 +8,7 @@ import { copies, releases, unmatchedRows } from '../database/tables/index.ts';
 import { fieldsAsRow, placeOf } from '../copies/copy-rows.ts';
 import { makeChange } from '../journal/change.ts';
 import { loadReleases, type StoredRelease } from '../releases/load-release.ts';
+import type { ReleaseId, UnmatchedId } from '../../core/row-id.ts';
 
 /** Candidates that are looked at for each set a list names. */
 const CANDIDATES = 5;
@@ -69,11 +70,16 @@ export function importHoldings(
 			tx,
 			matched.map(({ version }) => parseVersionKey(version)?.release ?? '')
 		);
+		const releaseOf = (version: string): ReleaseId => {
+			const id = ids.get(parseVersionKey(version)?.release ?? '');
+			if (id === undefined) throw new RangeError(`importHoldings: no release of ${version}`);
+			return id;
+		};
 		const loggedAt = collection.now();
 		await record.insert(
 			copies,
 			matched.map(({ version, fields }) => ({
-				...placeOf(ids.get(parseVersionKey(version)?.release ?? '') ?? 0, version),
+				...placeOf(releaseOf(version), version),
 				loggedAt,
 				...fieldsAsRow(fields),
 				quantity: fields.quantity
@@ -97,7 +103,7 @@ export function importHoldings(
 	});
 }
 
-async function idsOf(db: Reader, keys: readonly string[]): Promise<ReadonlyMap<string, number>> {
+async function idsOf(db: Reader, keys: readonly string[]): Promise<ReadonlyMap<string, ReleaseId>> {
 	const rows = await db
 		.select({ id: releases.id, key: releases.key })
 		.from(releases)
@@ -126,7 +132,7 @@ export async function listUnmatched(db: Reader) {
 }
 
 /** Settles a row: the copies it stood for were logged otherwise, or it is given up. Undo brings it back. */
-export function dropUnmatched(collection: Collection, id: number): Promise<boolean> {
+export function dropUnmatched(collection: Collection, id: UnmatchedId): Promise<boolean> {
 	return makeChange(collection, async (record, tx) => {
 		const [row] = await tx.select().from(unmatchedRows).where(eq(unmatchedRows.id, id));
 		if (!row) return { value: false, label: '' };

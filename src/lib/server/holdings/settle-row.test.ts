@@ -4,6 +4,7 @@ import { readCopies } from '../copies/read-copies.ts';
 import { importHoldings, listUnmatched } from './import-holdings.ts';
 import { settleRow } from './settle-row.ts';
 import { undo } from '../journal/undo.ts';
+import { rowId } from '../../core/row-id.ts';
 
 const at = withGulls();
 
@@ -31,13 +32,15 @@ test('holdings come in as one step; rows that fit nothing wait, and are settled 
 		'4: which release is "Unheard Of"?'
 	]);
 	const [first] = waiting;
-	expect(await settleRow(at.collection, first?.id ?? 0, 'gulls-1996', '1-2')).toMatchObject({
+	expect(await settleRow(at.collection, first?.id ?? rowId(0), 'gulls-1996', '1-2')).toMatchObject({
 		ok: false
 	});
-	expect(await settleRow(at.collection, first?.id ?? 0, 'gulls-1996', '4 slate')).toMatchObject({
+	expect(
+		await settleRow(at.collection, first?.id ?? rowId(0), 'gulls-1996', '4 slate')
+	).toMatchObject({
 		ok: true
 	});
-	expect(await readCopies(at.collection.db, 1)).toMatchObject([
+	expect(await readCopies(at.collection.db, rowId(1))).toMatchObject([
 		{ version: 'gulls-1996/base-1', quantity: 2, attributes: ['rookie'], valueMinor: 50 },
 		{ version: 'gulls-1996/base-4~slate', quantity: 2, attributes: ['rookie'], valueMinor: 50 }
 	]);

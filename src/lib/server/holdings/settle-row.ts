@@ -7,6 +7,7 @@ import { entryContext } from '../copies/entry-context.ts';
 import { fieldsAsRow, placeOf, type CopyFields } from '../copies/copy-rows.ts';
 import { makeChange, refused } from '../journal/change.ts';
 import { loadRelease } from '../releases/load-release.ts';
+import type { UnmatchedId } from '../../core/row-id.ts';
 
 /** Fields of a kept row that are numbers. */
 const NUMBERS = ['quantity', 'grade', 'costMinor', 'valueMinor'];
@@ -18,7 +19,7 @@ const NAMES = ['year', 'maker', 'set', 'section', 'number', 'subject', 'parallel
  */
 export function settleRow(
 	collection: Collection,
-	id: number,
+	id: UnmatchedId,
 	releaseKey: string,
 	line: string
 ): Promise<Outcome<{ readonly version: string }>> {

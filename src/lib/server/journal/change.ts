@@ -4,6 +4,7 @@ import type { Collection, Transaction } from '../database/open.ts';
 import { journal } from '../database/tables/index.ts';
 import { openRecorder, type Recorder } from '../database/record.ts';
 import type { RowChange } from '../database/tables/journalled.ts';
+import type { StepId } from '../../core/row-id.ts';
 
 /** What a change did, for the journal; without a label nothing may have changed. */
 export interface ChangeResult<Value> {
@@ -34,7 +35,7 @@ type Change<Value> = (record: Recorder, tx: Transaction) => Promise<ChangeResult
 export async function makeStep<Value>(
 	collection: Collection,
 	change: Change<Value>
-): Promise<{ readonly value: Value; readonly step: number | null }> {
+): Promise<{ readonly value: Value; readonly step: StepId | null }> {
 	return collection.write(async (tx) => {
 		const changes: RowChange[] = [];
 		const recorder = openRecorder(tx, changes);

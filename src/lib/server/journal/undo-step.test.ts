@@ -3,6 +3,7 @@ import { expect, test } from 'vitest';
 import { addPile, listTrays } from '../copies/trays.ts';
 import { nextSteps, recentSteps, undo } from './undo.ts';
 import { takeBack, undoStep } from './undo-step.ts';
+import { rowId } from '../../core/row-id.ts';
 
 const at = withGulls();
 
@@ -12,25 +13,25 @@ test('any step is taken back unless a later one changed the same things', async 
 	await at.log('1');
 	const steps = await recentSteps(at.collection.db, 10);
 	const [second, two, first] = steps.map(({ id }) => id);
-	expect(await undoStep(at.collection, first ?? 0)).toMatchObject({
+	expect(await undoStep(at.collection, first ?? rowId(0))).toMatchObject({
 		ok: false,
 		problems: [{ message: '"Gulls: log 1" changed the same things later' }]
 	});
-	expect(await undoStep(at.collection, two ?? 0)).toMatchObject({ ok: true });
+	expect(await undoStep(at.collection, two ?? rowId(0))).toMatchObject({ ok: true });
 	expect(await at.copies()).toEqual(['base-1 2']);
-	await undoStep(at.collection, second ?? 0);
+	await undoStep(at.collection, second ?? rowId(0));
 	expect(await at.copies()).toEqual(['base-1 1']);
 	// Taking back is a step, too.
 	await undo(at.collection);
 	await undo(at.collection);
 	expect(await at.copies()).toEqual(['base-1 2', 'base-2 1']);
-	expect(await undoStep(at.collection, 999)).toMatchObject({ ok: false });
+	expect(await undoStep(at.collection, rowId(999))).toMatchObject({ ok: false });
 });
 
 test('a step is taken back by its id: as undo where it is the last, else alone, or not at all', async () => {
 	const step = async (line: string) => {
 		const outcome = await at.log(line);
-		return outcome.ok ? (outcome.value.step ?? 0) : 0;
+		return outcome.ok ? (outcome.value.step ?? rowId<'journal'>(0)) : rowId<'journal'>(0);
 	};
 	const [first, second] = [await step('1'), await step('1')];
 	await addPile(at.collection, 'to sort', 'Elsewhere', 3);
@@ -43,5 +44,5 @@ test('a step is taken back by its id: as undo where it is the last, else alone, 
 	const last = await step('2');
 	expect(await takeBack(at.collection, last)).toMatchObject({ ok: true });
 	expect((await nextSteps(at.collection.db)).redo?.id).toBe(last);
-	expect(await takeBack(at.collection, 999)).toMatchObject({ ok: false });
+	expect(await takeBack(at.collection, rowId(999))).toMatchObject({ ok: false });
 });

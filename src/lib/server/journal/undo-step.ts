@@ -5,13 +5,14 @@ import { journal } from '../database/tables/index.ts';
 import { openRecorder } from '../database/record.ts';
 import type { RowChange } from '../database/tables/journalled.ts';
 import { turn, undo, type Step } from './undo.ts';
+import type { StepId } from '../../core/row-id.ts';
 
 /**
  * Takes back any one step, however long ago. Where a later step changed the same rows, it is refused,
  * and those steps are named: they have to go first. Taking it back is a step of its own, which undo
  * takes back again.
  */
-export async function undoStep(collection: Collection, id: number): Promise<Outcome<Step>> {
+export async function undoStep(collection: Collection, id: StepId): Promise<Outcome<Step>> {
 	try {
 		return await turnBack(collection, id);
 	} catch (error) {
@@ -22,7 +23,7 @@ export async function undoStep(collection: Collection, id: number): Promise<Outc
 	}
 }
 
-function turnBack(collection: Collection, id: number): Promise<Outcome<Step>> {
+function turnBack(collection: Collection, id: StepId): Promise<Outcome<Step>> {
 	return collection.write(async (tx) => {
 		const [entry] = await tx.select().from(journal).where(eq(journal.id, id));
 		if (entry?.state !== 'done') {
@@ -65,13 +66,14 @@ function turnBack(collection: Collection, id: number): Promise<Outcome<Step>> {
 				changes: all
 			})
 			.returning({ id: journal.id });
+		if (!step) throw new RangeError(`undoStep: step ${id} left no step of its own`);
 		await collection.upkeep.refresh(tx, all, at);
-		return good({ id: step?.id ?? 0, at, label });
+		return good({ id: step.id, at, label });
 	});
 }
 
 /** Takes a step back: as undo does where it is the last one, so that redo makes it again; else by itself. */
-export async function takeBack(collection: Collection, id: number): Promise<Outcome<Step>> {
+export async function takeBack(collection: Collection, id: StepId): Promise<Outcome<Step>> {
 	const step = await undo(collection, id);
 	return step ? good(step) : undoStep(collection, id);
 }

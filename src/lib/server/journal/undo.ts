@@ -4,10 +4,11 @@ import type { Collection, Reader, Transaction } from '../database/open.ts';
 import { journal } from '../database/tables/index.ts';
 import { deleteRows, insertRows } from '../database/record.ts';
 import { JOURNALLED, type Row, type RowChange } from '../database/tables/journalled.ts';
+import type { StepId } from '../../core/row-id.ts';
 
 /** A step of the journal in words. */
 export interface Step {
-	readonly id: number;
+	readonly id: StepId;
 	readonly at: string;
 	readonly label: string;
 }

@@ -4,6 +4,7 @@ import { describe, expect, test } from 'vitest';
 import { undo } from '../journal/undo.ts';
 import { addPhoto, photosOf, preparePhoto, readPicture } from './photos.ts';
 import { removeRelease } from '../checklists/remove-release.ts';
+import { rowId } from '../../core/row-id.ts';
 
 const at = withGulls();
 
@@ -18,9 +19,9 @@ describe('photos', () => {
 		const source = await jpeg();
 		expect((await sharp(source).metadata()).exif).toBeDefined();
 		await at.log('1');
-		await addPhoto(at.collection, 1, source);
-		await addPhoto(at.collection, 1, source);
-		const photos = await photosOf(at.collection.db, [1]);
+		await addPhoto(at.collection, rowId(1), source);
+		await addPhoto(at.collection, rowId(1), source);
+		const photos = await photosOf(at.collection.db, [rowId(1)]);
 		expect(new Set(photos.map(({ hash }) => hash)).size).toBe(1);
 		const kept = await readPicture(at.collection.db, photos[0]?.hash ?? '', 'whole');
 		const { width, format, exif } = await sharp(kept ?? Buffer.alloc(0)).metadata();
@@ -28,9 +29,9 @@ describe('photos', () => {
 		const small = await readPicture(at.collection.db, photos[0]?.hash ?? '', 'thumbnail');
 		expect((await sharp(small ?? Buffer.alloc(0)).metadata()).width).toBe(320);
 		await removeRelease(at.collection, 'gulls-1996');
-		expect(await photosOf(at.collection.db, [1])).toEqual([]);
+		expect(await photosOf(at.collection.db, [rowId(1)])).toEqual([]);
 		await undo(at.collection);
-		expect(await photosOf(at.collection.db, [1])).toHaveLength(2);
+		expect(await photosOf(at.collection.db, [rowId(1)])).toHaveLength(2);
 	});
 
 	test.each<[string, () => Promise<Uint8Array>, RegExp]>([

@@ -6,6 +6,7 @@ import { chunks } from '../database/chunks.ts';
 import type { Collection, Reader } from '../database/open.ts';
 import { copies, media, photos } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
+import type { CopyId, PhotoId } from '../../core/row-id.ts';
 
 /** The largest file, in bytes, and the most pixels, that are taken in. */
 const LARGEST_PHOTO_BYTES = 20 * 1024 * 1024;
@@ -63,7 +64,7 @@ export async function preparePhoto(bytes: Uint8Array): Promise<Outcome<Picture>>
 /** Adds a photo to a copy. */
 export async function addPhoto(
 	collection: Collection,
-	copyId: number,
+	copyId: CopyId,
 	bytes: Uint8Array
 ): Promise<Outcome<{ readonly hash: string }>> {
 	const prepared = await preparePhoto(bytes);
@@ -87,7 +88,7 @@ export async function addPhoto(
 }
 
 /** Takes a photo off its copy; undo brings it back. False where there is none. */
-export function removePhoto(collection: Collection, id: number): Promise<boolean> {
+export function removePhoto(collection: Collection, id: PhotoId): Promise<boolean> {
 	return makeChange(collection, async (record, tx) => {
 		const [photo] = await tx.select({ id: photos.id }).from(photos).where(eq(photos.id, id));
 		if (!photo) return { value: false, label: '' };
@@ -97,8 +98,8 @@ export function removePhoto(collection: Collection, id: number): Promise<boolean
 }
 
 /** The photos of some copies, in order. */
-export async function photosOf(db: Reader, copyIds: readonly number[]) {
-	const found: { id: number; copyId: number; hash: string }[] = [];
+export async function photosOf(db: Reader, copyIds: readonly CopyId[]) {
+	const found: { id: PhotoId; copyId: CopyId; hash: string }[] = [];
 	for (const some of chunks(copyIds, 5000)) {
 		found.push(
 			...(await db

@@ -10,14 +10,15 @@ import { qualityRank, type Condition } from '../../core/copies/condition.ts';
 import { FILED_CARD, WITH_FILED_CARD } from './filed-card.ts';
 import { keptAs, keptColumns } from './kept-columns.ts';
 import { readSwatches } from './read-swatches.ts';
+import type { CopyId, ReleaseId } from '../../core/row-id.ts';
 
 /** Copies that are here: what is on its way stands nowhere. */
 export const isHere = inArray(copies.status, ['kept', 'spare', 'to sell']);
 
 /** Cards of a copy that lie in no pocket, stand in no box, and have no place in words. */
 export interface HomelessCopy extends CardBulk {
-	readonly id: number;
-	readonly releaseId: number;
+	readonly id: CopyId;
+	readonly releaseId: ReleaseId;
 	readonly cardKey: string;
 	readonly parallelKey: string | null;
 	readonly variantKey: string | null;
@@ -36,15 +37,15 @@ export interface HomelessCopy extends CardBulk {
 export async function homelessCopies(
 	db: Reader,
 	valuable: Valuable,
-	only: { readonly releases?: readonly number[]; readonly copies?: readonly number[] } = {}
+	only: { readonly releases?: readonly ReleaseId[]; readonly copies?: readonly CopyId[] } = {}
 ): Promise<readonly HomelessCopy[]> {
-	const some = only.copies ?? only.releases;
-	if (some === undefined) return readHomeless(db, valuable, undefined);
-	const column = only.copies ? copies.id : copies.releaseId;
+	const wheres = only.copies
+		? chunks(only.copies, 500).map((ids) => inArray(copies.id, [...ids]))
+		: only.releases
+			? chunks(only.releases, 500).map((ids) => inArray(copies.releaseId, [...ids]))
+			: [undefined];
 	const found: (readonly HomelessCopy[])[] = [];
-	for (const ids of chunks(some, 500)) {
-		found.push(await readHomeless(db, valuable, inArray(column, [...ids])));
-	}
+	for (const where of wheres) found.push(await readHomeless(db, valuable, where));
 	return found.flat();
 }
 

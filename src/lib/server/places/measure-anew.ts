@@ -6,6 +6,7 @@ import type { Recorder } from '../database/record.ts';
 import { readValuable } from './holder-tiers.ts';
 import { keptAs, keptColumns } from './kept-columns.ts';
 import { readSwatches } from './read-swatches.ts';
+import type { CopyId } from '../../core/row-id.ts';
 
 /**
  * What stands in a box takes other room in another holder. A card that came into a rigid holder, or out of
@@ -14,7 +15,7 @@ import { readSwatches } from './read-swatches.ts';
 export async function measureAnew(
 	record: Recorder,
 	tx: Transaction,
-	copyId: number
+	copyId: CopyId
 ): Promise<void> {
 	const standing = await tx
 		.select({

@@ -4,18 +4,19 @@ import { chunks } from '../database/chunks.ts';
 import type { Reader } from '../database/open.ts';
 import { readJoined } from '../database/read-joined.ts';
 import { cards, copies, editionCards } from '../database/tables/index.ts';
+import type { BoxId, CopyId, IndexedCardId } from '../../core/row-id.ts';
 
 /** Where a card is: a box with its row, or a binder. */
 export interface CardPlace {
 	readonly name: string;
 	/** Null for a binder, and for a place in words. */
-	readonly boxId: number | null;
+	readonly boxId: BoxId | null;
 	readonly row: number | null;
 }
 
 /** So many cards of a copy are there. */
 export interface CopyPlace extends CardPlace {
-	readonly copyId: number;
+	readonly copyId: CopyId;
 	readonly quantity: number;
 }
 
@@ -23,7 +24,7 @@ export interface CopyPlace extends CardPlace {
 export async function placesOf(
 	db: Reader,
 	which: SQL
-): Promise<ReadonlyMap<number, readonly CopyPlace[]>> {
+): Promise<ReadonlyMap<CopyId, readonly CopyPlace[]>> {
 	const standing = await readJoined<CopyPlace>(
 		db,
 		{
@@ -55,30 +56,24 @@ export async function placesOf(
 /** The same for copies by their ids; a place that holds several of one is named once. */
 export async function placesOfCopies(
 	db: Reader,
-	ids: readonly number[]
-): Promise<ReadonlyMap<number, readonly CardPlace[]>> {
+	ids: readonly CopyId[]
+): Promise<ReadonlyMap<CopyId, readonly CardPlace[]>> {
 	if (ids.length === 0) return new Map();
 	const places = await placesOf(db, inArray(copies.id, [...ids]));
 	return new Map([...places].map(([id, all]) => [id, namedOnce(all)]));
 }
 
-/** The same for all copies of some cards, by the ids of the cards; below 0 of those that editions repeat. */
+/** The same for all copies of some cards, by the numbers of the cards in the search index. */
 export async function placesOfCards(
 	db: Reader,
-	cardIds: readonly number[]
-): Promise<ReadonlyMap<number, readonly CardPlace[]>> {
+	cardIds: readonly IndexedCardId[]
+): Promise<ReadonlyMap<IndexedCardId, readonly CardPlace[]>> {
 	if (cardIds.length === 0) return new Map();
 	const of = [
-		...(await copiesOfCards(db, cards, cardIds)),
-		...(
-			await copiesOfCards(
-				db,
-				editionCards,
-				cardIds.map((id) => -id)
-			)
-		).map(({ cardId, copyId }) => ({ cardId: -cardId, copyId }))
+		...(await copiesOfCards(db, cards, cardIds, 1)),
+		...(await copiesOfCards(db, editionCards, cardIds, -1))
 	];
-	const places = new Map<number, readonly CopyPlace[]>();
+	const places = new Map<CopyId, readonly CopyPlace[]>();
 	// Copies of a card may be more than a statement takes parameters.
 	for (const ids of chunks(
 		of.map(({ copyId }) => copyId),
@@ -99,15 +94,16 @@ export async function placesOfCards(
 async function copiesOfCards(
 	db: Reader,
 	table: typeof cards | typeof editionCards,
-	ids: readonly number[]
-): Promise<readonly { readonly cardId: number; readonly copyId: number }[]> {
-	const some = ids.filter((id) => id > 0);
-	if (some.length === 0) return [];
+	indexed: readonly IndexedCardId[],
+	sign: 1 | -1
+): Promise<readonly { readonly cardId: IndexedCardId; readonly copyId: CopyId }[]> {
+	const ids = indexed.flatMap((id) => (sign * id > 0 ? sign * id : []));
+	if (ids.length === 0) return [];
 	return db
-		.select({ cardId: table.id, copyId: copies.id })
+		.select({ cardId: sql<IndexedCardId>`${sign} * ${table.id}`, copyId: copies.id })
 		.from(table)
 		.innerJoin(copies, and(eq(copies.releaseId, table.releaseId), eq(copies.cardKey, table.key)))
-		.where(inArray(table.id, some));
+		.where(inArray(sql`${table.id}`, ids));
 }
 
 function namedOnce(places: readonly CopyPlace[]): CardPlace[] {

@@ -4,10 +4,11 @@ import { runRuleFor, type Swatch } from '../../core/checklist/parallel.ts';
 import type { Reader } from '../database/open.ts';
 import { parallels } from '../database/tables/index.ts';
 import { loadReleases } from '../releases/load-release.ts';
+import type { ReleaseId } from '../../core/row-id.ts';
 
 /** A copy, as far as its swatch hangs on it. */
 interface Level {
-	readonly releaseId: number;
+	readonly releaseId: ReleaseId;
 	readonly cardKey: string;
 	readonly parallelKey: string | null;
 }
@@ -18,7 +19,7 @@ interface Level {
  */
 export async function readSwatches(
 	db: Reader,
-	releaseIds?: readonly number[]
+	releaseIds?: readonly ReleaseId[]
 ): Promise<(copy: Level) => Swatch | null> {
 	const rows = await db
 		.select({ releaseId: parallels.releaseId, key: parallels.key })

@@ -5,13 +5,14 @@ import type { CardBulk } from '../../core/storage/room/card-bulk.ts';
 import type { Transaction } from '../database/open.ts';
 import { boxCards, copies, dividers } from '../database/tables/index.ts';
 import type { Recorder } from '../database/record.ts';
+import type { CopyId, DividerId } from '../../core/row-id.ts';
 
 /** Stands cards of copies behind a divider, beside those of the same copies that are there. */
 export async function standBehind(
 	record: Recorder,
 	tx: Transaction,
-	dividerId: number,
-	cards: readonly (CardBulk & { readonly copyId: number; readonly quantity: number })[]
+	dividerId: DividerId,
+	cards: readonly (CardBulk & { readonly copyId: CopyId; readonly quantity: number })[]
 ): Promise<void> {
 	if (cards.length === 0) return;
 	const standing = await tx.select().from(boxCards).where(eq(boxCards.dividerId, dividerId));
@@ -35,9 +36,9 @@ export async function standBehind(
 export async function takeOut(
 	record: Recorder,
 	tx: Transaction,
-	copyId: number,
+	copyId: CopyId,
 	quantity: number,
-	dividerId?: number
+	dividerId?: DividerId
 ): Promise<number> {
 	// Doubles go first, and the first set last.
 	const set = sql`coalesce(${dividers.setNumber}, 0)`;
@@ -66,8 +67,8 @@ export async function takeOut(
 export async function passOn(
 	record: Recorder,
 	tx: Transaction,
-	fromId: number,
-	toId: number
+	fromId: CopyId,
+	toId: CopyId
 ): Promise<void> {
 	const rows = await tx.select().from(boxCards).where(eq(boxCards.copyId, fromId));
 	const [pile] = await tx.select().from(copies).where(eq(copies.id, fromId));

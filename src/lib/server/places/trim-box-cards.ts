@@ -3,6 +3,7 @@ import type { Transaction } from '../database/open.ts';
 import { boxCards, copies } from '../database/tables/index.ts';
 import type { Recorder } from '../database/record.ts';
 import { takeOut } from './stand-behind.ts';
+import type { ReleaseId } from '../../core/row-id.ts';
 
 /**
  * Keeps it true that no more cards of a copy stand in boxes and lie in pockets than there are: what is too
@@ -11,7 +12,7 @@ import { takeOut } from './stand-behind.ts';
 export async function trimBoxCards(
 	record: Recorder,
 	tx: Transaction,
-	releaseIds: readonly number[]
+	releaseIds: readonly ReleaseId[]
 ): Promise<void> {
 	if (releaseIds.length === 0) return;
 	const over = sql`sum(${boxCards.quantity}) - "copies"."quantity"

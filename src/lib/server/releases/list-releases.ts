@@ -2,6 +2,7 @@ import { asc, count, eq, sql } from 'drizzle-orm';
 import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import type { Reader } from '../database/open.ts';
 import { releases, releaseTotals } from '../database/tables/index.ts';
+import type { ReleaseId } from '../../core/row-id.ts';
 
 /** A release as lists show it. */
 export interface ReleaseSummary {
@@ -36,7 +37,7 @@ export async function listReleases(db: Reader): Promise<readonly ReleaseSummary[
 /** Only what a choice of releases shows, in the same order. */
 export async function listReleaseNames(
 	db: Reader
-): Promise<readonly (Pick<ReleaseSummary, 'key' | 'name'> & { readonly id: number })[]> {
+): Promise<readonly (Pick<ReleaseSummary, 'key' | 'name'> & { readonly id: ReleaseId })[]> {
 	return db
 		.select({ id: releases.id, key: releases.key, name: releases.name })
 		.from(releases)

@@ -7,15 +7,16 @@ import type { Section } from '../../core/checklist/section.ts';
 import type { Reader } from '../database/open.ts';
 import { readRows } from '../database/read-rows.ts';
 import { cards, parallels, releases, sections, variants } from '../database/tables/index.ts';
+import type { ReleaseId } from '../../core/row-id.ts';
 
 /** A release with its database id. */
 export interface StoredRelease {
-	readonly id: number;
+	readonly id: ReleaseId;
 	readonly release: Release;
 }
 
 /** The database id of a release. */
-export async function findRelease(db: Reader, key: string): Promise<number | null> {
+export async function findRelease(db: Reader, key: string): Promise<ReleaseId | null> {
 	const [row] = await db.select({ id: releases.id }).from(releases).where(eq(releases.key, key));
 	return row?.id ?? null;
 }
@@ -28,7 +29,7 @@ export async function loadRelease(db: Reader, key: string): Promise<StoredReleas
 /** Loads releases by id, with everything in them, in the order of the ids; unknown ids are passed over. */
 export async function loadReleases(
 	db: Reader,
-	ids: readonly number[]
+	ids: readonly ReleaseId[]
 ): Promise<readonly StoredRelease[]> {
 	if (ids.length === 0) return [];
 	const wanted = [...ids];

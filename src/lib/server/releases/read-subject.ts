@@ -4,6 +4,7 @@ import { wholeSections } from '../../core/checklist/edition.ts';
 import type { Reader } from '../database/open.ts';
 import { cards, releases, sections } from '../database/tables/index.ts';
 import { loadReleases } from './load-release.ts';
+import type { ReleaseId } from '../../core/row-id.ts';
 
 /** A card of a subject, wherever it was printed. */
 export interface SubjectCard {
@@ -52,9 +53,9 @@ export async function readSubject(db: Reader, subject: string): Promise<readonly
 /** Cards of a subject that editions repeat: they are no rows, but follow from a rule. */
 async function readRepeated(
 	db: Reader,
-	releaseIds: readonly number[],
+	releaseIds: readonly ReleaseId[],
 	subject: string
-): Promise<ReadonlyMap<number, readonly SubjectCard[]>> {
+): Promise<ReadonlyMap<ReleaseId, readonly SubjectCard[]>> {
 	const withEditions = await db
 		.selectDistinct({ id: sections.releaseId })
 		.from(sections)

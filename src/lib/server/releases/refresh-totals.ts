@@ -9,9 +9,13 @@ import {
 	releases,
 	releaseTotals
 } from '../database/tables/index.ts';
+import type { ReleaseId } from '../../core/row-id.ts';
 
 /** Works out anew what lists show of some releases; those that are gone are passed over. */
-export async function refreshTotals(tx: Transaction, releaseIds: readonly number[]): Promise<void> {
+export async function refreshTotals(
+	tx: Transaction,
+	releaseIds: readonly ReleaseId[]
+): Promise<void> {
 	for (const ids of chunks([...new Set(releaseIds)], 500)) {
 		const present = await tx
 			.select({ id: releases.id })
@@ -31,7 +35,7 @@ export async function refreshTotals(tx: Transaction, releaseIds: readonly number
 	}
 }
 
-async function countsOf(tx: Reader, ids: readonly number[]) {
+async function countsOf(tx: Reader, ids: readonly ReleaseId[]) {
 	const some = [...ids];
 	const rows = {
 		cards: await tx
@@ -55,7 +59,7 @@ async function countsOf(tx: Reader, ids: readonly number[]) {
 			.where(inArray(copies.releaseId, some))
 			.groupBy(copies.releaseId)
 	};
-	const byId = (list: readonly { readonly id: number; readonly count: number }[]) =>
+	const byId = (list: readonly { readonly id: ReleaseId; readonly count: number }[]) =>
 		new Map(list.map((row) => [row.id, row.count]));
 	const [listed, repeated, made, owned] = [
 		byId(rows.cards),
@@ -63,7 +67,7 @@ async function countsOf(tx: Reader, ids: readonly number[]) {
 		byId(rows.parallels),
 		byId(rows.owned)
 	];
-	return (id: number) => ({
+	return (id: ReleaseId) => ({
 		cards: (listed.get(id) ?? 0) + (repeated.get(id) ?? 0),
 		parallels: made.get(id) ?? 0,
 		owned: owned.get(id) ?? 0
@@ -71,7 +75,7 @@ async function countsOf(tx: Reader, ids: readonly number[]) {
 }
 
 /** Releases of a collection made before there were totals: counted once, when it is opened. */
-export async function releasesWithoutTotals(db: Reader): Promise<readonly number[]> {
+export async function releasesWithoutTotals(db: Reader): Promise<readonly ReleaseId[]> {
 	const rows = await db
 		.select({ id: releases.id })
 		.from(releases)

@@ -2,12 +2,13 @@ import { inArray } from 'drizzle-orm';
 import type { Transaction } from '../database/open.ts';
 import { binderPockets, binders } from '../database/tables/index.ts';
 import type { Recorder } from '../database/record.ts';
+import type { BinderId, GoalId } from '../../core/row-id.ts';
 
 /** Removes binders with what is known to lie in them; no copy is touched. */
 export async function removeBinderRows(
 	record: Recorder,
 	tx: Transaction,
-	ids: readonly number[]
+	ids: readonly BinderId[]
 ): Promise<void> {
 	const lying = await tx
 		.select({ id: binderPockets.id })
@@ -24,7 +25,7 @@ export async function removeBinderRows(
 export async function removeBindersOf(
 	record: Recorder,
 	tx: Transaction,
-	goalIds: readonly number[]
+	goalIds: readonly GoalId[]
 ): Promise<void> {
 	const rows = await tx
 		.select({ id: binders.id })

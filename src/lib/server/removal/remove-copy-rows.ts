@@ -11,6 +11,7 @@ import {
 } from '../database/tables/index.ts';
 
 import type { Recorder } from '../database/record.ts';
+import type { CopyId } from '../../core/row-id.ts';
 
 const HANGS_ON_A_COPY = [photos, binderPockets, boxCards, slipLines, discrepancies] as const;
 
@@ -18,7 +19,7 @@ const HANGS_ON_A_COPY = [photos, binderPockets, boxCards, slipLines, discrepanci
 export async function removeCopyRows(
 	record: Recorder,
 	tx: Transaction,
-	ids: readonly number[]
+	ids: readonly CopyId[]
 ): Promise<void> {
 	for (const some of chunks(ids, 5000)) {
 		for (const table of HANGS_ON_A_COPY) {

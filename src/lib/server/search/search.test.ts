@@ -15,6 +15,7 @@ import { readSubject } from '../releases/read-subject.ts';
 import { removeRelease } from '../checklists/remove-release.ts';
 import { saveRelease } from '../checklists/save-release.ts';
 import { search } from './search.ts';
+import { rowId } from '../../core/row-id.ts';
 
 const storage = withStorage();
 const version = (card: string, parallel: string | null, variant: string | null) =>
@@ -67,8 +68,8 @@ test('a find says in which boxes and binders it is', async () => {
 	await storage.log('a', '1-9 1 2');
 	await standAsPlanned(collection);
 	await makeGoal(collection, { release: 'a', rules: { preset: 'base' }, name: 'G' });
-	await makeBinder(collection, { goalId: 1, name: 'Book' });
-	await lieAsPlanned(collection, 1);
+	await makeBinder(collection, { goalId: rowId(1), name: 'Book' });
+	await lieAsPlanned(collection, rowId(1));
 	const places = async (text: string) =>
 		(await search(collection.db, text)).map((hit) =>
 			hit.places.map(({ name, row }) => (row === null ? name : `${name}, row ${row}`))
@@ -155,11 +156,11 @@ test('the index follows every change, rename and step taken back', async () => {
 		() => addCopy(collection, version('base-1', null, 'moon'), { note: 'attic' }),
 		() => addCopy(collection, brass, {}),
 		() => addCopy(collection, version('base-3', null, null), {}),
-		() => editCopy(collection, 3, { place: 'tin' }),
-		() => editCopy(collection, 2, { serial: null }, version('base-1', 'brass', null)),
+		() => editCopy(collection, rowId(3), { place: 'tin' }),
+		() => editCopy(collection, rowId(2), { serial: null }, version('base-1', 'brass', null)),
 		() => rename('Slate'),
-		() => editCopy(collection, 3, {}),
-		() => removeCopy(collection, 1),
+		() => editCopy(collection, rowId(3), {}),
+		() => removeCopy(collection, rowId(1)),
 		() => removeRelease(collection, 'tides')
 	];
 	for (const step of steps) {

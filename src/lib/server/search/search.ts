@@ -11,6 +11,7 @@ import {
 	sections,
 	variants
 } from '../database/tables/index.ts';
+import type { CopyId, IndexedCardId } from '../../core/row-id.ts';
 
 /** A card, or a copy, that a search found. */
 export interface Found {
@@ -46,11 +47,14 @@ export async function search(db: Reader, text: string): Promise<readonly Found[]
 	if (words.length === 0) return [];
 	const quoted = words.map((word) => `"${word}"`);
 	const begun = [...quoted.slice(0, -1), `${quoted.at(-1) ?? ''}*`];
-	const ids = async (table: 'card_search' | 'copy_search', toQuery: (of: string[]) => string) => {
-		const rows = [];
+	const ids = async <Id extends CopyId | IndexedCardId>(
+		table: 'card_search' | 'copy_search',
+		toQuery: (of: string[]) => string
+	) => {
+		const rows: { readonly id: Id }[] = [];
 		for (const of of [quoted, begun]) {
 			rows.push(
-				...(await db.all<{ id: number }>(
+				...(await db.all<{ id: Id }>(
 					sql`select rowid as id from ${sql.identifier(table)} where ${sql.identifier(table)} match ${toQuery(of)} limit ${MOST_CANDIDATES}`
 				))
 			);
@@ -66,8 +70,8 @@ export async function search(db: Reader, text: string): Promise<readonly Found[]
 	const rank = (found: Found) =>
 		(isNumbered(found) ? 4 : 0) + (starts(found) ? 2 : 0) + (found.owned > 0 ? 1 : 0);
 	const ranked = (found: readonly FoundRow[]) => found.toSorted((a, b) => rank(b) - rank(a));
-	const ofCopies = ranked(await foundCopies(db, await ids('copy_search', withOwn)));
-	const ofCards = ranked(await foundCards(db, await ids('card_search', all)));
+	const ofCopies = ranked(await foundCopies(db, await ids<CopyId>('copy_search', withOwn)));
+	const ofCards = ranked(await foundCards(db, await ids<IndexedCardId>('card_search', all)));
 	const shown = [
 		...ofCopies.slice(0, Math.max(MOST_COPIES, MOST_FOUND - ofCards.length)),
 		...ofCards
@@ -76,7 +80,7 @@ export async function search(db: Reader, text: string): Promise<readonly Found[]
 }
 
 /** Of a copy its id, of a card none. */
-type FoundRow = Found & { readonly cardId: number | null; readonly copyId: number | null };
+type FoundRow = Found & { readonly cardId: IndexedCardId | null; readonly copyId: CopyId | null };
 
 async function withPlaces(db: Reader, shown: readonly FoundRow[]): Promise<readonly Found[]> {
 	const byCopy = await placesOfCopies(
@@ -89,7 +93,9 @@ async function withPlaces(db: Reader, shown: readonly FoundRow[]): Promise<reado
 	);
 	return shown.map(({ cardId, copyId, ...found }) => ({
 		...found,
-		places: (copyId === null ? byCard.get(cardId ?? 0) : byCopy.get(copyId)) ?? []
+		places:
+			(copyId !== null ? byCopy.get(copyId) : cardId !== null ? byCard.get(cardId) : undefined) ??
+			[]
 	}));
 }
 
@@ -104,26 +110,17 @@ const head = {
 } as const;
 
 /** Cards by their numbers in the index: above 0 listed ones, below 0 those that editions repeat. */
-async function foundCards(db: Reader, ids: readonly number[]): Promise<FoundRow[]> {
-	return [
-		...(await cardsIn(
-			db,
-			cards,
-			ids.filter((id) => id > 0)
-		)),
-		...(await cardsIn(
-			db,
-			editionCards,
-			ids.flatMap((id) => (id < 0 ? [-id] : []))
-		))
-	];
+async function foundCards(db: Reader, ids: readonly IndexedCardId[]): Promise<FoundRow[]> {
+	return [...(await cardsIn(db, cards, ids, 1)), ...(await cardsIn(db, editionCards, ids, -1))];
 }
 
 async function cardsIn(
 	db: Reader,
 	table: typeof cards | typeof editionCards,
-	ids: readonly number[]
+	indexed: readonly IndexedCardId[],
+	sign: 1 | -1
 ): Promise<FoundRow[]> {
+	const ids = indexed.flatMap((id) => (sign * id > 0 ? sign * id : []));
 	if (ids.length === 0) return [];
 	const rows = await db
 		.select({
@@ -132,17 +129,17 @@ async function cardsIn(
 			number: table.number,
 			title: table.title,
 			group: table.group,
-			cardId: table === cards ? table.id : sql<number>`-${table.id}`,
+			cardId: sql<IndexedCardId>`${sign} * ${table.id}`,
 			owned: sql<number>`(select coalesce(sum(${copies.quantity}), 0) from ${copies} where ${copies.releaseId} = ${table.releaseId} and ${copies.cardKey} = ${table.key})`
 		})
 		.from(table)
 		.innerJoin(releases, sql`${releases.id} = ${table.releaseId}`)
 		.innerJoin(sections, sql`${sections.id} = ${table.sectionId}`)
-		.where(inArray(table.id, [...ids]));
+		.where(inArray(sql`${table.id}`, ids));
 	return rows.map((row) => ({ ...row, copyId: null, copy: null, places: [] }));
 }
 
-async function foundCopies(db: Reader, ids: readonly number[]): Promise<FoundRow[]> {
+async function foundCopies(db: Reader, ids: readonly CopyId[]): Promise<FoundRow[]> {
 	if (ids.length === 0) return [];
 	const rows = await db
 		.select({

@@ -9,6 +9,7 @@ import { homelessCopies } from '../places/homeless.ts';
 import { standBehind } from '../places/stand-behind.ts';
 import { readDividers } from './room/read-box.ts';
 import { readBoxes } from './room/read-storage.ts';
+import type { CopyId } from '../../core/row-id.ts';
 
 /** Values that send no card to the valuables. */
 export const NOTHING_VALUABLE = { fromMinor: Number.MAX_SAFE_INTEGER, currency: 'EUR' };
@@ -70,7 +71,7 @@ export function withStorage() {
 			);
 		},
 		/** Stands cards of a copy behind a divider, as a person does. */
-		async stand(label: string, copyId: number, quantity: number): Promise<void> {
+		async stand(label: string, copyId: CopyId, quantity: number): Promise<void> {
 			const { id } = await this.dividerOf(label);
 			await makeChange(at.collection, async (record, tx) => {
 				await standBehind(record, tx, id, [{ copyId, quantity, um: 457, mg: 1800 }]);

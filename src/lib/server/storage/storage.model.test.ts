@@ -17,6 +17,7 @@ import { listSlips, readSlip } from './slips/slips.ts';
 import { standAsPlanned } from './plan/stand-as-planned.ts';
 import { checkDivider, listDiscrepancies } from './stock-take/stock-take.ts';
 import { withStorage } from './storage.fixture.ts';
+import { type RowId, rowId } from '../../core/row-id.ts';
 
 const storage = withStorage();
 
@@ -43,8 +44,9 @@ async function snapshot(): Promise<string> {
 const rowsOf = <Row>(query: string) => storage.collection.db.all<Row>(sql.raw(query));
 const pick = <Item>(items: readonly Item[], n: number) =>
 	items.length === 0 ? undefined : items[n % items.length];
-const idIn = async (table: string, n: number) =>
-	pick(await rowsOf<{ id: number }>(`select id from ${table} order by id`), n)?.id ?? 0;
+const idIn = async <Table extends string>(table: Table, n: number): Promise<RowId<Table>> =>
+	pick(await rowsOf<{ id: RowId<Table> }>(`select id from ${table} order by id`), n)?.id ??
+	rowId(0);
 
 /** What a person may do; `n` and `m` say with which of the things that are there. */
 const ACTIONS: readonly ((n: number, m: number) => Promise<unknown>)[] = [

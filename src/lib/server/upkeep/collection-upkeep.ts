@@ -10,6 +10,7 @@ import type { Upkeep } from '../database/upkeep.ts';
 import { releasesOf, type GoalPlace } from '../goals/goal-scope.ts';
 import { refreshProgress } from '../goals/refresh-progress.ts';
 import { trimBoxCards } from '../places/trim-box-cards.ts';
+import { type ReleaseId, rowId } from '../../core/row-id.ts';
 
 /** No more cards stand in boxes than there are; progress, totals and what is next follow every change. */
 export const COLLECTION_UPKEEP: Upkeep = {
@@ -22,7 +23,7 @@ export const COLLECTION_UPKEEP: Upkeep = {
 	},
 	async refresh(tx, changes, now) {
 		const listed = [
-			...rowsOf(changes, ['releases']).map(({ id }) => id),
+			...rowsOf(changes, ['releases']).map(({ id }): ReleaseId => rowId(id)),
 			...releaseIdsOf(rowsOf(changes, ['sections', 'cards']))
 		];
 		await refreshEditionCards(tx, [...new Set(listed)]);
@@ -37,9 +38,9 @@ const OF_A_RELEASE = ['sections', 'cards', 'parallels', 'variants', 'copies'] as
 async function touchedReleases(
 	tx: Transaction,
 	changes: readonly RowChange[]
-): Promise<readonly number[]> {
+): Promise<readonly ReleaseId[]> {
 	const touched = new Set([
-		...rowsOf(changes, ['releases']).map(({ id }) => id),
+		...rowsOf(changes, ['releases']).map(({ id }): ReleaseId => rowId(id)),
 		...releaseIdsOf(rowsOf(changes, OF_A_RELEASE)),
 		...(await releasesOfPockets(tx, changes))
 	]);
@@ -61,10 +62,10 @@ async function touchedReleases(
 async function releasesOfPockets(
 	tx: Transaction,
 	changes: readonly RowChange[]
-): Promise<readonly number[]> {
+): Promise<readonly ReleaseId[]> {
 	const rows = rowsOf(changes, ['binder_pockets']) as unknown as readonly BinderPocket[];
 	const ids = [...new Set(rows.map(({ copyId }) => copyId))];
-	const found = new Set<number>();
+	const found = new Set<ReleaseId>();
 	for (const some of chunks(ids, 500)) {
 		const releases = await tx
 			.selectDistinct({ id: copies.releaseId })
@@ -77,8 +78,10 @@ async function releasesOfPockets(
 
 type BinderPocket = typeof binderPockets.$inferSelect;
 
-const releaseIdsOf = (rows: readonly Row[]): readonly number[] =>
-	rows.flatMap(({ releaseId }) => (typeof releaseId === 'number' ? [releaseId] : []));
+const releaseIdsOf = (rows: readonly Row[]): readonly ReleaseId[] =>
+	rows.flatMap(({ releaseId }): ReleaseId[] =>
+		typeof releaseId === 'number' ? [rowId(releaseId)] : []
+	);
 
 /** Rows of some tables, as they were and as they became. */
 function rowsOf(changes: readonly RowChange[], tables: readonly JournalledName[]): readonly Row[] {

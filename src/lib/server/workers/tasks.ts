@@ -11,6 +11,7 @@ import { printLabels } from '../storage/labels/print-labels.ts';
 import type { Problem } from '../../core/problem.ts';
 import { readChecklist, type TableChoice } from '../../formats/read-checklist.ts';
 import { readHoldings, type HoldingsChoice } from '../../formats/read-holdings.ts';
+import type { BinderId } from '../../core/row-id.ts';
 
 /** What a computation answered: its value as JSON, or why there is none. */
 export type Computed =
@@ -69,7 +70,7 @@ export const TASKS = {
 		binder,
 		sheet,
 		...options
-	}: { readonly binder: number; readonly sheet: BinderSheet } & PrintOptions) =>
+	}: { readonly binder: BinderId; readonly sheet: BinderSheet } & PrintOptions) =>
 		withReader(readSettings(process.env), async (db) => {
 			const state = await readBinder(db, binder);
 			if (!state) return null;

@@ -4,6 +4,7 @@ import { changeBinder, removeBinder, swapPockets } from '$lib/server/binders/cha
 import { swapLying } from '$lib/server/binders/move-cards';
 import { readLayoutForm } from '$lib/server/binders/read-layout-form';
 import { theCollection } from '$lib/server/collection';
+import { rowId } from '$lib/core/row-id';
 
 export const actions = {
 	layout: async ({ params, request }) => {
@@ -11,7 +12,7 @@ export const actions = {
 		const layout = readLayoutForm(form);
 		if (!layout.ok) return fail(400, { problems: layout.problems });
 		const name = form.has('name') ? { name: textOf(form, 'name').slice(0, 200) } : {};
-		const done = await changeBinder(await theCollection(), Number(params.binder), {
+		const done = await changeBinder(await theCollection(), rowId(Number(params.binder)), {
 			...name,
 			layout: layout.value
 		});
@@ -22,7 +23,7 @@ export const actions = {
 		const [first, second] = ['first', 'second'].map((field) => readPocket(textOf(form, field)));
 		const done =
 			first && second
-				? await swapPockets(await theCollection(), Number(params.binder), first, second)
+				? await swapPockets(await theCollection(), rowId(Number(params.binder)), first, second)
 				: null;
 		if (done?.ok) return { done: true };
 		return fail(400, { problems: done?.problems ?? [{ message: 'name two pockets' }] });
@@ -30,11 +31,16 @@ export const actions = {
 	correct: async ({ params, request }) => {
 		const form = await request.formData();
 		const [first = '', second = ''] = ['first', 'second'].map((field) => textOf(form, field));
-		const done = await swapLying(await theCollection(), Number(params.binder), first, second);
+		const done = await swapLying(
+			await theCollection(),
+			rowId(Number(params.binder)),
+			first,
+			second
+		);
 		return done.ok ? { done: true } : fail(400, { problems: done.problems });
 	},
 	remove: async ({ params }) => {
-		if (!(await removeBinder(await theCollection(), Number(params.binder)))) {
+		if (!(await removeBinder(await theCollection(), rowId(Number(params.binder))))) {
 			error(404, 'There is no such binder.');
 		}
 		redirect(303, '/binders');

@@ -12,11 +12,12 @@ import { checkDivider } from '$lib/server/storage/stock-take/stock-take';
 import { theCollection } from '$lib/server/collection';
 import { formFields } from '$lib/server/form-fields';
 import { listReleaseNames } from '$lib/server/releases/list-releases';
+import { rowId } from '$lib/core/row-id';
 
 export const load = async ({ params, depends }) => {
 	depends('jade:copies');
 	const { db } = await theCollection();
-	const box = await readBox(db, Number(params.box));
+	const box = await readBox(db, rowId(Number(params.box)));
 	if (!box) error(404, 'There is no such box.');
 	const { dividers, ...head } = box;
 	const releases = await listReleaseNames(db);
@@ -52,18 +53,23 @@ const answer = (done: Outcome<unknown>) =>
 
 export const actions = {
 	save: async ({ params, request }) => {
-		const { word, id } = formFields(await request.formData());
+		const { word, idOrNull } = formFields(await request.formData());
 		const use = BOX_USES.find((choice) => choice === word('use')) ?? 'sets';
-		const fields = { name: word('name'), kind: word('kind'), use, shelfId: id('shelf') || null };
-		return answer(await saveBox(await theCollection(), fields, Number(params.box)));
+		const fields = {
+			name: word('name'),
+			kind: word('kind'),
+			use,
+			shelfId: idOrNull<'shelves'>('shelf')
+		};
+		return answer(await saveBox(await theCollection(), fields, rowId(Number(params.box))));
 	},
 	shift: async ({ params, request }) => {
 		const { word } = formFields(await request.formData());
 		const by = word('by') === 'right' ? 1 : -1;
-		return answer(await shiftBox(await theCollection(), Number(params.box), by));
+		return answer(await shiftBox(await theCollection(), rowId(Number(params.box)), by));
 	},
 	remove: async ({ params }) => {
-		const done = await removeBox(await theCollection(), Number(params.box));
+		const done = await removeBox(await theCollection(), rowId(Number(params.box)));
 		if (done.ok) redirect(303, '/boxes');
 		return answer(done);
 	},
@@ -74,7 +80,7 @@ export const actions = {
 		const label = word('label') || (release?.name ?? '');
 		const collection = await theCollection();
 		return answer(
-			await addDivider(collection, Number(params.box), id('row'), label, release?.id ?? null)
+			await addDivider(collection, rowId(Number(params.box)), id('row'), label, release?.id ?? null)
 		);
 	},
 	rename: async ({ request }) => {
@@ -87,7 +93,9 @@ export const actions = {
 	},
 	respace: async ({ params, request }) => {
 		const { word } = formFields(await request.formData());
-		return answer(await takeRespaceStep(await theCollection(), Number(params.box), word('step')));
+		return answer(
+			await takeRespaceStep(await theCollection(), rowId(Number(params.box)), word('step'))
+		);
 	},
 	/** Stock-take of a divider: as recorded, or by an entry line of what stands there. */
 	check: async ({ request }) => {

@@ -31,7 +31,7 @@ const answer = (form: string, done: Outcome<unknown>) =>
 
 export const actions = {
 	shelf: async ({ request }) => {
-		const { word, number, orNull, id } = formFields(await request.formData());
+		const { word, number, orNull, idOrNull } = formFields(await request.formData());
 		const kg = orNull('ratingKg');
 		const shelf = {
 			room: word('room'),
@@ -42,7 +42,7 @@ export const actions = {
 		};
 		const problems = checkAgainst(ShelfSchema, shelf);
 		if (problems.length > 0) return answer('shelf', bad(problems));
-		const row = id('id') || undefined;
+		const row = idOrNull<'shelves'>('id') ?? undefined;
 		return answer('shelf', await saveShelf(await theCollection(), shelf as NewShelf, row));
 	},
 	dropShelf: async ({ request }) => {
@@ -50,14 +50,19 @@ export const actions = {
 		return answer('shelf', await removeShelf(await theCollection(), id('id')));
 	},
 	box: async ({ request }) => {
-		const { word, id } = formFields(await request.formData());
+		const { word, idOrNull } = formFields(await request.formData());
 		const use = BOX_USES.find((choice) => choice === word('use')) ?? 'sets';
-		const fields = { name: word('name'), kind: word('kind'), use, shelfId: id('shelf') || null };
+		const fields = {
+			name: word('name'),
+			kind: word('kind'),
+			use,
+			shelfId: idOrNull<'shelves'>('shelf')
+		};
 		return answer('box', await saveBox(await theCollection(), fields));
 	},
 	binder: async ({ request }) => {
-		const { id } = formFields(await request.formData());
-		const shelf = id('shelf') || null;
+		const { id, idOrNull } = formFields(await request.formData());
+		const shelf = idOrNull<'shelves'>('shelf');
 		return answer('binder', await placeBinder(await theCollection(), id('binder'), shelf));
 	},
 	kind: async ({ request }) => {

@@ -18,11 +18,12 @@ import { theCollection } from '$lib/server/collection';
 import { countIncoming, countOwned } from '$lib/server/copies/read-copies';
 import { removeGoal } from '$lib/server/goals/make-goal';
 import { readGoal, readHistory } from '$lib/server/goals/read-goals';
+import { rowId } from '$lib/core/row-id';
 
 export const load = async ({ params, depends }) => {
 	depends('jade:copies');
 	const { db } = await theCollection();
-	const found = await readGoal(db, Number(params.goal));
+	const found = await readGoal(db, rowId(Number(params.goal)));
 	if (!found) error(404, 'There is no such goal. It may have been removed; undo brings it back.');
 	const { goal, releases, copies, slots, skipped, filling } = found;
 	const rules = resolveRules(goal.rules);
@@ -59,12 +60,15 @@ export const load = async ({ params, depends }) => {
 
 export const actions = {
 	binder: async ({ params }) => {
-		const id = await makeBinder(await theCollection(), { goalId: Number(params.goal), name: '' });
+		const id = await makeBinder(await theCollection(), {
+			goalId: rowId(Number(params.goal)),
+			name: ''
+		});
 		if (id === null) error(404, 'There is no such goal.');
 		redirect(303, `/binders/${id}`);
 	},
 	remove: async ({ params }) => {
-		if (!(await removeGoal(await theCollection(), Number(params.goal)))) {
+		if (!(await removeGoal(await theCollection(), rowId(Number(params.goal))))) {
 			error(404, 'There is no such goal.');
 		}
 		redirect(303, '/goals');

@@ -1,6 +1,5 @@
-import { rawTextOf } from '$lib/server/form-fields';
+import { formFields, rawTextOf } from '$lib/server/form-fields';
 import { fail } from '@sveltejs/kit';
-import { match as isId } from '../../../params/id';
 import { HOLDING_COLUMNS } from '$lib/formats/holdings-columns';
 import { theCollection } from '$lib/server/collection';
 import {
@@ -11,6 +10,7 @@ import {
 } from '$lib/server/holdings/import-holdings';
 import { readHoldingsFile } from '$lib/server/workers/read-file';
 import { settleRow } from '$lib/server/holdings/settle-row';
+import type { UnmatchedId } from '$lib/core/row-id';
 
 const MOST_SHOWN = 100;
 
@@ -72,20 +72,20 @@ export const actions = {
 	},
 	settle: async ({ request }) => {
 		const form = await request.formData();
-		const id = rawTextOf(form, 'row');
+		const row: UnmatchedId = formFields(form).id('row');
 		const outcome = await settleRow(
 			await theCollection(),
-			isId(id) ? Number(id) : 0,
+			row,
 			rawTextOf(form, 'release'),
 			rawTextOf(form, 'line').slice(0, 200)
 		);
 		return outcome.ok
-			? { settled: Number(id), problems: [] }
-			: fail(400, { settling: Number(id), problems: outcome.problems });
+			? { settled: row, problems: [] }
+			: fail(400, { settling: row, problems: outcome.problems });
 	},
 	drop: async ({ request }) => {
-		const id = String((await request.formData()).get('row') ?? '');
-		await dropUnmatched(await theCollection(), isId(id) ? Number(id) : 0);
+		const { id } = formFields(await request.formData());
+		await dropUnmatched(await theCollection(), id('row'));
 		return { problems: [] };
 	}
 };

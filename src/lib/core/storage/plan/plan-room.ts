@@ -8,6 +8,7 @@ import { addToRows, type MarkedRun } from './add-to-rows.ts';
 import { chooseBox, completeUm, DIVIDER_UM, type BoxChoice, type BoxRules } from './choose-box.ts';
 import { labelOf, planBoxes, strayLabel, type PlannedBox, type ShelvedSet } from './plan-boxes.ts';
 import { marksOf, type BoxSchool, type SetMarks } from './school.ts';
+import type { BoxId } from '../../row-id.ts';
 
 export interface RoomRules {
 	readonly school: BoxSchool;
@@ -24,7 +25,7 @@ export interface HomelessRun extends ShelvedSet {
 
 /** A row of a box that several sets share, with what stands in it. */
 export interface RoomRow {
-	readonly boxId: number;
+	readonly boxId: BoxId;
 	/** From 1. */
 	readonly row: number;
 	readonly use: BoxUse;
@@ -56,7 +57,7 @@ export interface AddedDivider {
 	readonly label: string;
 	/** The year whose strays they are. */
 	readonly straysOf?: string;
-	readonly boxId: number;
+	readonly boxId: BoxId;
 	readonly row: number;
 	readonly at: number;
 }

@@ -1,8 +1,9 @@
 import { DOUBLES } from './run.ts';
+import type { CopyId } from '../../row-id.ts';
 
 /** Cards of a copy that have no place; of equal cards the best goes to the first set. */
 export interface LooseCopy {
-	readonly copyId: number;
+	readonly copyId: CopyId;
 	/** Key of its version: only equal cards stand for each other in a set. */
 	readonly version: string;
 	readonly quantity: number;
@@ -12,7 +13,7 @@ export interface LooseCopy {
 
 /** So many of them belong to this set. */
 export interface DealtCopy {
-	readonly copyId: number;
+	readonly copyId: CopyId;
 	readonly quantity: number;
 	/** From 1; `DOUBLES`: no set needs it. */
 	readonly set: number;

@@ -6,6 +6,7 @@ import { cardsOfRun } from './cards-of-run.ts';
 import { dealSets } from './deal-sets.ts';
 import { homeFinder, type HomeDivider } from './find-home.ts';
 import { DOUBLES, nameRun, runKeyOfAnySet, runOrder, wholeRun, type Run } from './run.ts';
+import { rowId } from '../../row-id.ts';
 
 function sample(): Release {
 	const outcome = resolveRelease({
@@ -81,7 +82,7 @@ test('for all stacks: each set gets a version once, the best first, and no card 
 			fc.integer({ min: 0, max: 3 }),
 			fc.integer({ min: 1, max: 4 }),
 			(stack, standing, sets) => {
-				const copies = stack.map((piece, copyId) => ({ ...piece, copyId }));
+				const copies = stack.map((piece, i) => ({ ...piece, copyId: rowId<'copies'>(i) }));
 				const dealt = dealSets(copies, new Map([['a', standing]]), sets);
 				for (const version of ['a', 'b']) {
 					// By brute force: card by card, the best first, into the first set that lacks it.

@@ -1,4 +1,5 @@
 import { sqliteTable, index, integer, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import type { BinderId, CopyId } from '../../../core/row-id.ts';
 import { binders } from './binders.ts';
 import { copies } from './copies.ts';
 
@@ -8,12 +9,14 @@ export const binderPockets = sqliteTable(
 	{
 		id: integer().primaryKey({ autoIncrement: true }),
 		binderId: integer()
+			.$type<BinderId>()
 			.notNull()
 			.references(() => binders.id),
 		/** "2/17/3x3/4": see `pocketName`. */
 		pocket: text().notNull(),
 		slotKey: text().notNull(),
 		copyId: integer()
+			.$type<CopyId>()
 			.notNull()
 			.references(() => copies.id)
 	},

@@ -1,5 +1,6 @@
 import { sqliteTable, check, index, integer, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import { sql } from 'drizzle-orm';
+import type { CopyId, DividerId } from '../../../core/row-id.ts';
 import { copies } from './copies.ts';
 import { dividers } from './dividers.ts';
 
@@ -9,9 +10,11 @@ export const boxCards = sqliteTable(
 	{
 		id: integer().primaryKey({ autoIncrement: true }),
 		dividerId: integer()
+			.$type<DividerId>()
 			.notNull()
 			.references(() => dividers.id),
 		copyId: integer()
+			.$type<CopyId>()
 			.notNull()
 			.references(() => copies.id),
 		quantity: integer().notNull(),

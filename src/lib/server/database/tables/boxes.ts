@@ -1,4 +1,5 @@
 import { sqliteTable, index, integer, text } from 'drizzle-orm/sqlite-core';
+import type { BoxId, ShelfId } from '../../../core/row-id.ts';
 import type { BoxUse } from '../../../core/storage/kinds/box-use.ts';
 import { shelves } from './shelves.ts';
 
@@ -6,9 +7,11 @@ import { shelves } from './shelves.ts';
 export const boxes = sqliteTable(
 	'boxes',
 	{
-		id: integer().primaryKey({ autoIncrement: true }),
+		id: integer().$type<BoxId>().primaryKey({ autoIncrement: true }),
 		/** null: it stands on no shelf yet. */
-		shelfId: integer().references(() => shelves.id),
+		shelfId: integer()
+			.$type<ShelfId>()
+			.references(() => shelves.id),
 		/** Order on its shelf, from the left. */
 		position: integer().notNull(),
 		name: text().notNull(),

@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { sqliteTable, index, integer, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import type { CardId, ReleaseId, SectionId } from '../../../core/row-id.ts';
 import type { CardMark } from '../../../core/checklist/card.ts';
 import { releases } from './releases.ts';
 import { sections } from './sections.ts';
@@ -7,11 +8,13 @@ import { sections } from './sections.ts';
 export const cards = sqliteTable(
 	'cards',
 	{
-		id: integer().primaryKey({ autoIncrement: true }),
+		id: integer().$type<CardId>().primaryKey({ autoIncrement: true }),
 		releaseId: integer()
+			.$type<ReleaseId>()
 			.notNull()
 			.references(() => releases.id),
 		sectionId: integer()
+			.$type<SectionId>()
 			.notNull()
 			.references(() => sections.id),
 		key: text().notNull(),

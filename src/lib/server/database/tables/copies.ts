@@ -1,5 +1,6 @@
 import { sqliteTable, check, index, integer, real, text } from 'drizzle-orm/sqlite-core';
 import { sql } from 'drizzle-orm';
+import type { CopyId, ReleaseId } from '../../../core/row-id.ts';
 import type { Condition } from '../../../core/copies/condition.ts';
 import type { CopyStatus } from '../../../core/copies/copy-record.ts';
 import { releases } from './releases.ts';
@@ -11,8 +12,9 @@ import { releases } from './releases.ts';
 export const copies = sqliteTable(
 	'copies',
 	{
-		id: integer().primaryKey({ autoIncrement: true }),
+		id: integer().$type<CopyId>().primaryKey({ autoIncrement: true }),
 		releaseId: integer()
+			.$type<ReleaseId>()
 			.notNull()
 			.references(() => releases.id),
 		cardKey: text().notNull(),

@@ -1,4 +1,5 @@
 import { sqliteTable, index, integer, text } from 'drizzle-orm/sqlite-core';
+import type { CopyId, DiscrepancyId, DividerId } from '../../../core/row-id.ts';
 import type { DiscrepancySort } from '../../../core/storage/stock-take/discrepancy.ts';
 import { copies } from './copies.ts';
 import { dividers } from './dividers.ts';
@@ -7,12 +8,16 @@ import { dividers } from './dividers.ts';
 export const discrepancies = sqliteTable(
 	'discrepancies',
 	{
-		id: integer().primaryKey({ autoIncrement: true }),
+		id: integer().$type<DiscrepancyId>().primaryKey({ autoIncrement: true }),
 		sort: text().$type<DiscrepancySort>().notNull(),
 		/** null: it is not in the pile that is put away. */
-		dividerId: integer().references(() => dividers.id),
+		dividerId: integer()
+			.$type<DividerId>()
+			.references(() => dividers.id),
 		/** The copy that is not there; null: what is there is not recorded. */
-		copyId: integer().references(() => copies.id),
+		copyId: integer()
+			.$type<CopyId>()
+			.references(() => copies.id),
 		/** Key of the version concerned. */
 		version: text().notNull(),
 		quantity: integer().notNull(),

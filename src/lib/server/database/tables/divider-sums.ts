@@ -1,4 +1,5 @@
 import { sqliteTable, integer, real } from 'drizzle-orm/sqlite-core';
+import type { DividerId } from '../../../core/row-id.ts';
 import { dividers } from './dividers.ts';
 
 /**
@@ -7,6 +8,7 @@ import { dividers } from './dividers.ts';
  */
 export const dividerSums = sqliteTable('divider_sums', {
 	dividerId: integer()
+		.$type<DividerId>()
 		.primaryKey()
 		.references(() => dividers.id, { onDelete: 'cascade' }),
 	cards: integer().notNull(),

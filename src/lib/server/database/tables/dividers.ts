@@ -1,4 +1,5 @@
 import { sqliteTable, index, integer, text } from 'drizzle-orm/sqlite-core';
+import type { BoxId, DividerId, ReleaseId } from '../../../core/row-id.ts';
 import { boxes } from './boxes.ts';
 import { releases } from './releases.ts';
 
@@ -6,8 +7,9 @@ import { releases } from './releases.ts';
 export const dividers = sqliteTable(
 	'dividers',
 	{
-		id: integer().primaryKey({ autoIncrement: true }),
+		id: integer().$type<DividerId>().primaryKey({ autoIncrement: true }),
 		boxId: integer()
+			.$type<BoxId>()
 			.notNull()
 			.references(() => boxes.id),
 		/** From 1. */
@@ -16,7 +18,9 @@ export const dividers = sqliteTable(
 		position: integer().notNull(),
 		label: text().notNull(),
 		/** The set behind it; null: strays, or cards of several. */
-		releaseId: integer().references(() => releases.id),
+		releaseId: integer()
+			.$type<ReleaseId>()
+			.references(() => releases.id),
 		/**
 		 * The run of that set: its section (of a subset, the one in whose numbering it lives), its finish, and the
 		 * number of the set; null: all of the release that has no divider of its own.

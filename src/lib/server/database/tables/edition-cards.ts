@@ -1,4 +1,5 @@
 import { sqliteTable, index, integer, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import type { ReleaseId, SectionId } from '../../../core/row-id.ts';
 import { releases } from './releases.ts';
 import { sections } from './sections.ts';
 
@@ -8,9 +9,11 @@ export const editionCards = sqliteTable(
 	{
 		id: integer().primaryKey({ autoIncrement: true }),
 		releaseId: integer()
+			.$type<ReleaseId>()
 			.notNull()
 			.references(() => releases.id, { onDelete: 'cascade' }),
 		sectionId: integer()
+			.$type<SectionId>()
 			.notNull()
 			.references(() => sections.id, { onDelete: 'cascade' }),
 		key: text().notNull(),

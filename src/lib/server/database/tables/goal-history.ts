@@ -1,4 +1,5 @@
 import { sqliteTable, integer, text, primaryKey } from 'drizzle-orm/sqlite-core';
+import type { GoalId } from '../../../core/row-id.ts';
 import { goals } from './goals.ts';
 
 /** How far a goal was at the end of each day on which that changed. */
@@ -6,6 +7,7 @@ export const goalHistory = sqliteTable(
 	'goal_history',
 	{
 		goalId: integer()
+			.$type<GoalId>()
 			.notNull()
 			.references(() => goals.id, { onDelete: 'cascade' }),
 		/** ISO 8601 date */

@@ -1,4 +1,5 @@
 import { sqliteTable, integer, text, primaryKey } from 'drizzle-orm/sqlite-core';
+import type { GoalId } from '../../../core/row-id.ts';
 import { goals } from './goals.ts';
 
 /** Summary rows: how far a goal is by section and finish, refreshed in the write that changes it. */
@@ -6,6 +7,7 @@ export const goalProgress = sqliteTable(
 	'goal_progress',
 	{
 		goalId: integer()
+			.$type<GoalId>()
 			.notNull()
 			.references(() => goals.id, { onDelete: 'cascade' }),
 		releaseKey: text().notNull(),

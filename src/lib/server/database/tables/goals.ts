@@ -1,12 +1,14 @@
 import { sqliteTable, index, integer, text } from 'drizzle-orm/sqlite-core';
+import type { GoalId, ReleaseId } from '../../../core/row-id.ts';
 import type { GoalChoice } from '../../../core/goal/goal-rules.ts';
 import { releases } from './releases.ts';
 
 export const goals = sqliteTable(
 	'goals',
 	{
-		id: integer().primaryKey({ autoIncrement: true }),
+		id: integer().$type<GoalId>().primaryKey({ autoIncrement: true }),
 		releaseId: integer()
+			.$type<ReleaseId>()
 			.notNull()
 			.references(() => releases.id),
 		name: text().notNull(),

@@ -1,11 +1,12 @@
 import { sqliteTable, index, integer, text } from 'drizzle-orm/sqlite-core';
+import type { ReleaseId, StepId } from '../../../core/row-id.ts';
 import type { RowChange } from './journalled.ts';
 
 /** One row a change, with the rows it touched as they were and as they became: undo and redo. */
 export const journal = sqliteTable(
 	'journal',
 	{
-		id: integer().primaryKey({ autoIncrement: true }),
+		id: integer().$type<StepId>().primaryKey({ autoIncrement: true }),
 		/** ISO 8601 */
 		at: text().notNull(),
 		/** What was done, in words: "Log 1-20 25". */
@@ -13,7 +14,7 @@ export const journal = sqliteTable(
 		/** `done`, `undone` (can be redone), or `dropped` (undone, and then something else was done). */
 		state: text().$type<'done' | 'undone' | 'dropped'>().notNull(),
 		/** Of steps of earlier versions only: what a step touches follows from its rows. */
-		releaseIds: text({ mode: 'json' }).$type<readonly number[]>().notNull(),
+		releaseIds: text({ mode: 'json' }).$type<readonly ReleaseId[]>().notNull(),
 		changes: text({ mode: 'json' }).$type<readonly RowChange[]>().notNull()
 	},
 	(table) => [index('journal_state').on(table.state, table.id)]

@@ -1,4 +1,5 @@
 import { sqliteTable, integer, real, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import type { ReleaseId } from '../../../core/row-id.ts';
 import type { RunRule } from '../../../core/checklist/parallel.ts';
 import { releases } from './releases.ts';
 
@@ -7,6 +8,7 @@ export const parallels = sqliteTable(
 	{
 		id: integer().primaryKey({ autoIncrement: true }),
 		releaseId: integer()
+			.$type<ReleaseId>()
 			.notNull()
 			.references(() => releases.id),
 		key: text().notNull(),

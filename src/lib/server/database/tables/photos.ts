@@ -1,4 +1,5 @@
 import { sqliteTable, blob, index, integer, text } from 'drizzle-orm/sqlite-core';
+import type { CopyId, PhotoId } from '../../../core/row-id.ts';
 import { copies } from './copies.ts';
 
 /** A picture as it is kept, named by its content: neither changed nor journalled. */
@@ -16,8 +17,9 @@ export const media = sqliteTable('media', {
 export const photos = sqliteTable(
 	'photos',
 	{
-		id: integer().primaryKey({ autoIncrement: true }),
+		id: integer().$type<PhotoId>().primaryKey({ autoIncrement: true }),
 		copyId: integer()
+			.$type<CopyId>()
 			.notNull()
 			.references(() => copies.id),
 		hash: text()

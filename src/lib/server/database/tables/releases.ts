@@ -1,8 +1,9 @@
 import { sqliteTable, integer, text } from 'drizzle-orm/sqlite-core';
+import type { ReleaseId } from '../../../core/row-id.ts';
 import type { PackType } from '../../../core/checklist/release.ts';
 
 export const releases = sqliteTable('releases', {
-	id: integer().primaryKey({ autoIncrement: true }),
+	id: integer().$type<ReleaseId>().primaryKey({ autoIncrement: true }),
 	key: text().notNull().unique(),
 	name: text().notNull(),
 	maker: text().notNull(),

@@ -1,4 +1,5 @@
 import { sqliteTable, index, integer, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import type { ReleaseId, SectionId } from '../../../core/row-id.ts';
 import type { Edition } from '../../../core/checklist/edition.ts';
 import type {
 	Arrangement,
@@ -12,8 +13,9 @@ import { releases } from './releases.ts';
 export const sections = sqliteTable(
 	'sections',
 	{
-		id: integer().primaryKey({ autoIncrement: true }),
+		id: integer().$type<SectionId>().primaryKey({ autoIncrement: true }),
 		releaseId: integer()
+			.$type<ReleaseId>()
 			.notNull()
 			.references(() => releases.id),
 		key: text().notNull(),

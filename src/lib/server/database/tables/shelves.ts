@@ -1,10 +1,11 @@
 import { sqliteTable, integer, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import type { ShelfId } from '../../../core/row-id.ts';
 
 /** A board of a shelf unit in a room. */
 export const shelves = sqliteTable(
 	'shelves',
 	{
-		id: integer().primaryKey({ autoIncrement: true }),
+		id: integer().$type<ShelfId>().primaryKey({ autoIncrement: true }),
 		room: text().notNull(),
 		unit: text().notNull(),
 		/** From 1, the lowest. */

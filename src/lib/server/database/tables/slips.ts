@@ -1,10 +1,11 @@
 import { sqliteTable, index, integer, text } from 'drizzle-orm/sqlite-core';
+import type { CopyId, SlipId, SlipLineId } from '../../../core/row-id.ts';
 import type { SlipSort, SlipState } from '../../../core/storage/slips/slip-line.ts';
 import { copies } from './copies.ts';
 
 /** A put-away slip or a pull list. */
 export const slips = sqliteTable('slips', {
-	id: integer().primaryKey({ autoIncrement: true }),
+	id: integer().$type<SlipId>().primaryKey({ autoIncrement: true }),
 	sort: text().$type<SlipSort>().notNull(),
 	name: text().notNull(),
 	/** ISO 8601 */
@@ -15,11 +16,13 @@ export const slips = sqliteTable('slips', {
 export const slipLines = sqliteTable(
 	'slip_lines',
 	{
-		id: integer().primaryKey({ autoIncrement: true }),
+		id: integer().$type<SlipLineId>().primaryKey({ autoIncrement: true }),
 		slipId: integer()
+			.$type<SlipId>()
 			.notNull()
 			.references(() => slips.id),
 		copyId: integer()
+			.$type<CopyId>()
 			.notNull()
 			.references(() => copies.id),
 		quantity: integer().notNull(),

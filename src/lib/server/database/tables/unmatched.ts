@@ -1,8 +1,9 @@
 import { sqliteTable, integer, text } from 'drizzle-orm/sqlite-core';
+import type { UnmatchedId } from '../../../core/row-id.ts';
 
 /** A row of imported holdings that could not be given to a card yet; nothing is dropped. */
 export const unmatchedRows = sqliteTable('unmatched_rows', {
-	id: integer().primaryKey({ autoIncrement: true }),
+	id: integer().$type<UnmatchedId>().primaryKey({ autoIncrement: true }),
 	/** The file it came from, and its line there. */
 	source: text().notNull(),
 	line: integer().notNull(),

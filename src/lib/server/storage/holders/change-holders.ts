@@ -8,11 +8,12 @@ import { makeChange, refused } from '../../journal/change.ts';
 import { readPreference, writePreference } from '../../preferences/preferences.ts';
 import { HOLDER_RULES, type HolderRules } from '../../places/holder-tiers.ts';
 import { measureAnew } from '../../places/measure-anew.ts';
+import type { CopyId } from '../../../core/row-id.ts';
 
 /** Records that copies are in other holders now; what is used up leaves the supplies on hand. */
 export function setHolders(
 	collection: Collection,
-	moves: readonly { readonly copyId: number; readonly to: string | null }[]
+	moves: readonly { readonly copyId: CopyId; readonly to: string | null }[]
 ): Promise<Outcome<{ readonly moved: number }>> {
 	return makeChange(collection, async (record, tx) => {
 		const ids = moves.map(({ copyId }) => copyId);

@@ -3,6 +3,7 @@ import type { Reader } from '../../database/open.ts';
 import { readJoined } from '../../database/read-joined.ts';
 import { FILED_CARD, WITH_FILED_CARD } from '../../places/filed-card.ts';
 import type { CopyTierMove } from './read-tier-moves.ts';
+import type { CopyId } from '../../../core/row-id.ts';
 
 /** A move as it is shown: with its card, its release, and what it is worth. */
 export interface NamedTierMove extends CopyTierMove {
@@ -16,7 +17,7 @@ export interface NamedTierMove extends CopyTierMove {
 }
 
 interface NameRow {
-	readonly id: number;
+	readonly id: CopyId;
 	readonly number: string | null;
 	readonly title: string;
 	readonly parallel: string | null;

@@ -13,10 +13,11 @@ import { USUAL_CURRENCY, type HolderRules } from '../../places/holder-tiers.ts';
 import { isHere } from '../../places/homeless.ts';
 import { formatOf, parallelStock } from '../../places/kept-columns.ts';
 import { readSwatches } from '../../places/read-swatches.ts';
+import { type CopyId, type ReleaseId, rowId } from '../../../core/row-id.ts';
 
 /** A move up or down a tier of a copy. */
 export interface CopyTierMove extends TierMove {
-	readonly copyId: number;
+	readonly copyId: CopyId;
 }
 
 export interface TierMoves {
@@ -28,8 +29,8 @@ export interface TierMoves {
 }
 
 interface TieredRow {
-	readonly id: number;
-	readonly releaseId: number;
+	readonly id: CopyId;
+	readonly releaseId: ReleaseId;
 	readonly cardKey: string;
 	readonly parallelKey: string | null;
 	readonly quantity: number;
@@ -75,7 +76,7 @@ export async function readTierMoves(db: Reader, rules: HolderRules): Promise<Tie
 	return {
 		moves: tierMoves(tiered, tiers, names, currency).map((move) => ({
 			...move,
-			copyId: Number(move.card)
+			copyId: rowId(Number(move.card))
 		})),
 		currency,
 		otherMoney: [...other].map(([of, cards]) => ({ currency: of, cards }))

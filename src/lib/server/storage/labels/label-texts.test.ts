@@ -8,9 +8,10 @@ import { labelTexts } from './label-texts.ts';
 import { placesOfCopies } from '../../places/places-of.ts';
 import { standAsPlanned } from '../plan/stand-as-planned.ts';
 import { withStorage } from '../storage.fixture.ts';
+import { type BoxId, rowId } from '../../../core/row-id.ts';
 
 const storage = withStorage();
-const texts = async (sort: 'boxes' | 'dividers' | 'shelves', boxIds: readonly number[] = []) => {
+const texts = async (sort: 'boxes' | 'dividers' | 'shelves', boxIds: readonly BoxId[] = []) => {
 	const choice = { sort, boxIds, address: 'http://h', date: '1996-10-06' };
 	const labels = await labelTexts(storage.collection.db, choice);
 	return labels.map(({ title, lines }) => [title, ...lines]);
@@ -34,7 +35,7 @@ describe('a box label', () => {
 		];
 		// Of what is kept apart a label says nothing of completeness.
 		expect(await texts('boxes')).toEqual([['Graded 1', 'A 1992', '1996-10-06'], whole]);
-		expect(await texts('boxes', [1])).toEqual([whole]);
+		expect(await texts('boxes', [rowId(1)])).toEqual([whole]);
 	});
 
 	test('of a set that went into a binder: the divider is there still, and says so', async () => {
@@ -42,13 +43,13 @@ describe('a box label', () => {
 		await storage.log('a', '1-9');
 		await standAsPlanned(storage.collection);
 		await makeGoal(storage.collection, { release: 'a', rules: { preset: 'base' }, name: 'G' });
-		await makeBinder(storage.collection, { goalId: 1, name: 'Book' });
-		await lieAsPlanned(storage.collection, 1);
+		await makeBinder(storage.collection, { goalId: rowId(1), name: 'Book' });
+		await lieAsPlanned(storage.collection, rowId(1));
 		expect(await texts('boxes')).toEqual([
 			['A 1992', 'Long box 1 · 9 of 12 · 1996-10-06', 'Missing: 10–12', 'Book: 1–9']
 		]);
 		expect(await texts('dividers')).toEqual([['A 1992', 'Long box 1, row 1']]);
-		const places = await placesOfCopies(storage.collection.db, [1, 99]);
+		const places = await placesOfCopies(storage.collection.db, [rowId(1), rowId(99)]);
 		expect([...places]).toEqual([[1, [expect.objectContaining({ name: 'Book', boxId: null })]]]);
 	});
 

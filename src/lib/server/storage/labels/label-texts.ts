@@ -22,6 +22,7 @@ import { isHere } from '../../places/homeless.ts';
 import { placesOf } from '../../places/places-of.ts';
 import { readDividers } from '../room/read-box.ts';
 import { readBoxHeads, readShelves } from '../room/read-storage.ts';
+import type { BoxId, ReleaseId } from '../../../core/row-id.ts';
 
 export const LABEL_SORTS = ['boxes', 'dividers', 'shelves'] as const;
 export type LabelSort = (typeof LABEL_SORTS)[number];
@@ -29,7 +30,7 @@ export type LabelSort = (typeof LABEL_SORTS)[number];
 export interface LabelChoice {
 	readonly sort: LabelSort;
 	/** Boxes whose labels, or dividers' tabs, are wanted; empty: all. */
-	readonly boxIds: readonly number[];
+	readonly boxIds: readonly BoxId[];
 	/** Where a phone reaches this program: "http://192.168.1.5:3000". */
 	readonly address: string;
 	/** ISO 8601 date */
@@ -68,7 +69,7 @@ export async function labelTexts(
 			)
 		);
 	}
-	const setsOf = (id: number) => {
+	const setsOf = (id: BoxId) => {
 		const runs = (byBox.get(id) ?? []).flatMap((divider) => {
 			const { releaseId } = divider;
 			const run = runOfDivider(divider, releaseId === null ? null : String(releaseId));
@@ -96,9 +97,9 @@ export async function labelTexts(
 /** What a label says of a run in a box, for some releases that are read at once. */
 async function runLabeller(
 	db: Reader,
-	releaseIds: readonly number[]
+	releaseIds: readonly ReleaseId[]
 ): Promise<
-	(releaseId: number, run: Run, boxId: number, behind: ReadonlySet<string>) => LabelledSet
+	(releaseId: ReleaseId, run: Run, boxId: BoxId, behind: ReadonlySet<string>) => LabelledSet
 > {
 	const ids = [...releaseIds];
 	const stored = new Map((await loadReleases(db, ids)).map((row) => [row.id, row.release]));
@@ -135,7 +136,7 @@ async function runLabeller(
 			);
 			const places = all.flatMap((copy) => {
 				const { place, quantity } = copy;
-				const known: readonly { name: string; boxId: number | null; quantity: number }[] =
+				const known: readonly { name: string; boxId: BoxId | null; quantity: number }[] =
 					place === null ? (placeOf.get(copy.id) ?? []) : [{ name: place, boxId: null, quantity }];
 				const rest = quantity - sum(known, (part) => part.quantity);
 				return [...known, { name: '', boxId: null, quantity: Math.max(0, rest) }];

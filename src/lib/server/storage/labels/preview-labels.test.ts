@@ -4,6 +4,7 @@ import { withStorage } from '../storage.fixture.ts';
 import { labelTexts, LABEL_SORTS } from './label-texts.ts';
 import { countLabels, previewLabels } from './preview-labels.ts';
 import { readBoxIds } from './read-box-ids.ts';
+import { rowId } from '../../../core/row-id.ts';
 
 const storage = withStorage();
 
@@ -24,7 +25,8 @@ test('what is shown first is what all labels begin with, and they are counted wi
 	await standAsPlanned(storage.collection);
 	const { db } = storage.collection;
 	for (const sort of LABEL_SORTS) {
-		for (const boxIds of [[], [2], [1, 3], [999]]) {
+		for (const ids of [[], [2], [1, 3], [999]]) {
+			const boxIds = ids.map((id) => rowId<'boxes'>(id));
 			const choice = { sort, boxIds, address: 'http://h', date: '1996-10-06' };
 			const all = await labelTexts(db, choice);
 			expect(await countLabels(db, choice), `${sort} ${boxIds.join()}`).toBe(all.length);

@@ -4,6 +4,7 @@ import type { Reader } from '../../database/open.ts';
 import { dividers } from '../../database/tables/index.ts';
 import { readBoxHeads, readShelves } from '../room/read-storage.ts';
 import { labelTexts, type LabelChoice } from './label-texts.ts';
+import type { BoxId } from '../../../core/row-id.ts';
 
 /** How many labels there are, without their texts: those of thousands take a while. */
 export async function countLabels(
@@ -34,7 +35,7 @@ export async function previewLabels(
 	return labels.slice(0, most);
 }
 
-async function wantedBoxes(db: Reader, ids: readonly number[]) {
+async function wantedBoxes(db: Reader, ids: readonly BoxId[]) {
 	const heads = await readBoxHeads(db);
 	return ids.length === 0 ? heads : heads.filter(({ id }) => ids.includes(id));
 }

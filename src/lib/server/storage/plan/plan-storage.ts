@@ -19,6 +19,7 @@ import { readBoxes, readBoxKinds } from '../room/read-storage.ts';
 import { homelessRuns, type StoredHomelessRun } from '../runs/homeless-runs.ts';
 import { readAmong, readHomes, runOfDivider } from '../runs/read-homes.ts';
 import { readRunNames } from '../runs/run-names.ts';
+import type { ReleaseId } from '../../../core/row-id.ts';
 
 const USUAL_STORAGE: RoomRules = { school: 'year', rules: USUAL_BOX_RULES, growth: 0.5 };
 
@@ -92,7 +93,7 @@ async function readSharedRows(db: Reader): Promise<readonly RoomRow[]> {
 		)
 		.orderBy(asc(dividers.boxId), asc(dividers.row), asc(dividers.position));
 	const ids = [...new Set(rows.flatMap(({ divider }) => divider.releaseId ?? []))];
-	const headOf = new Map<number, typeof releases.$inferSelect>();
+	const headOf = new Map<ReleaseId, typeof releases.$inferSelect>();
 	for (const some of chunks(ids, 500)) {
 		const heads = await db
 			.select()
@@ -109,11 +110,11 @@ async function readSharedRows(db: Reader): Promise<readonly RoomRow[]> {
 			row: i + 1,
 			rowUm: kind.rowMm * 1000,
 			standing: (standing.get(`${boxId} ${i + 1}`) ?? []).map(({ divider, um }) => {
-				const head = headOf.get(divider.releaseId ?? 0);
+				const head = divider.releaseId === null ? undefined : headOf.get(divider.releaseId);
 				const run = runOfDivider(divider, head?.key ?? null);
-				const names = namesOf(head?.id ?? 0);
+				const names = head && namesOf(head.id);
 				const set =
-					head === undefined || run === null
+					head === undefined || names === undefined || run === null
 						? null
 						: {
 								...head,

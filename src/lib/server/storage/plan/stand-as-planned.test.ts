@@ -17,6 +17,7 @@ import { readStorageChoice } from './read-storage-options.ts';
 import { readSlip } from '../slips/slips.ts';
 import { standAsPlanned } from './stand-as-planned.ts';
 import { withStorage } from '../storage.fixture.ts';
+import { rowId } from '../../../core/row-id.ts';
 
 const storage = withStorage();
 
@@ -143,9 +144,15 @@ describe('boxes as planned', () => {
 		const plan = await plannedStorage(storage.collection.db);
 		expect([plan.boxes, plan.added]).toEqual([[], []]);
 		await makeSlip(storage.collection, 'put away', '', { of: 'homeless' });
-		const [line] = (await readSlip(storage.collection.db, 1))?.lines ?? [];
+		const [line] = (await readSlip(storage.collection.db, rowId(1)))?.lines ?? [];
 		expect(line?.place).toMatchObject({ divider: '1992, strays', after: '7', before: null });
-		await answerLine(storage.collection, 1, line?.id ?? 0, 'done', line?.place?.dividerId ?? null);
+		await answerLine(
+			storage.collection,
+			rowId(1),
+			line?.id ?? rowId(0),
+			'done',
+			line?.place?.dividerId ?? null
+		);
 		expect((await storage.rows())[1]).toBe('Long box 1 / 1: 1992, strays 7 9');
 	});
 
@@ -153,9 +160,9 @@ describe('boxes as planned', () => {
 		await storage.release('a', '1992', 30);
 		await storage.log('a', '1x3 2');
 		await standAsPlanned(storage.collection);
-		await splitCopy(storage.collection, 1);
+		await splitCopy(storage.collection, rowId(1));
 		expect(await storage.counts()).toEqual({ standing: 4, homeless: 0 });
-		await editCopy(storage.collection, 3, { holder: 'top-loader-35' });
+		await editCopy(storage.collection, rowId(3), { holder: 'top-loader-35' });
 		expect(await storage.counts()).toEqual({ standing: 3, homeless: 1 });
 		const plan = await plannedStorage(storage.collection.db);
 		expect(plan.boxes).toMatchObject([{ use: 'valuables', kind: 'loaders-150' }]);
@@ -193,9 +200,9 @@ describe('boxes as planned', () => {
 		await storage.log('a', '1-4');
 		await standAsPlanned(storage.collection);
 		await makeGoal(storage.collection, { release: 'a', rules: { preset: 'complete' }, name: 'G' });
-		const binder = await makeBinder(storage.collection, { goalId: 1, name: 'B' });
-		expect(await copiesForBinder(storage.collection.db, binder ?? 0)).toEqual([1, 2, 3, 4]);
-		await lieAsPlanned(storage.collection, binder ?? 0);
+		const binder = await makeBinder(storage.collection, { goalId: rowId(1), name: 'B' });
+		expect(await copiesForBinder(storage.collection.db, binder ?? rowId(0))).toEqual([1, 2, 3, 4]);
+		await lieAsPlanned(storage.collection, binder ?? rowId(0));
 		expect(await storage.counts()).toEqual({ standing: 0, homeless: 0 });
 	});
 
@@ -206,12 +213,12 @@ describe('boxes as planned', () => {
 		await standAsPlanned(storage.collection);
 		const [stood, second] = await recentSteps(storage.collection.db, 2);
 		// Copy 5 came with the second log and stands in a box now.
-		expect(await undoStep(storage.collection, second?.id ?? 0)).toMatchObject({
+		expect(await undoStep(storage.collection, second?.id ?? rowId(0))).toMatchObject({
 			ok: false,
 			problems: [{ message: 'something recorded later hangs on it' }]
 		});
 		expect(await storage.counts()).toEqual({ standing: 4, homeless: 0 });
-		await undoStep(storage.collection, stood?.id ?? 0);
+		await undoStep(storage.collection, stood?.id ?? rowId(0));
 		expect(await storage.counts()).toEqual({ standing: 0, homeless: 4 });
 	});
 
@@ -225,7 +232,7 @@ describe('boxes as planned', () => {
 			ok: false,
 			problems: [{ field: 'name' }, { field: 'kind' }]
 		});
-		expect((await removeBox(storage.collection, 1)).ok).toBe(true);
+		expect((await removeBox(storage.collection, rowId(1))).ok).toBe(true);
 		expect(await storage.counts()).toEqual({ standing: 0, homeless: 9 });
 	});
 });

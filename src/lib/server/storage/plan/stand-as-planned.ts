@@ -26,6 +26,13 @@ import { readBoxes, readBoxKinds, readShelves } from '../room/read-storage.ts';
 import { insertDivider } from '../room/insert-divider.ts';
 import { inRow } from '../room/read-box.ts';
 import { standBehind } from '../../places/stand-behind.ts';
+import {
+	type BoxId,
+	type DividerId,
+	type ReleaseId,
+	type ShelfId,
+	rowId
+} from '../../../core/row-id.ts';
 
 /** Names of new boxes that several sets share. */
 const SHARED_NAMES: Readonly<Record<BoxUse, string>> = {
@@ -64,7 +71,7 @@ export function standAsPlanned(
 			});
 			await stander.stand(sets, id);
 		}
-		const ids: number[] = [];
+		const ids: BoxId[] = [];
 		for (const box of plan.boxes) ids.push(await standBox(record, tx, box, stander));
 		// A set that goes on in the next row, or box, is dealt over all its dividers at once.
 		await stander.finish();
@@ -82,11 +89,16 @@ interface Stander {
 	/** The run that stands alone behind a divider, and the release it is of. */
 	readonly runOf: (
 		sets: readonly string[]
-	) => Pick<StoredHomelessRun, 'run'> & { readonly releaseId: number };
+	) => Pick<StoredHomelessRun, 'run'> & { readonly releaseId: ReleaseId };
 	/** Remembers a part of some runs, for `finish` to stand behind its divider. */
-	readonly plan: (sets: readonly string[], divider: number, um: number, isAlone: boolean) => void;
+	readonly plan: (
+		sets: readonly string[],
+		divider: DividerId,
+		um: number,
+		isAlone: boolean
+	) => void;
 	/** Stands all of some runs behind a divider at once. */
-	readonly stand: (sets: readonly string[], divider: number) => Promise<void>;
+	readonly stand: (sets: readonly string[], divider: DividerId) => Promise<void>;
 	readonly finish: () => Promise<void>;
 	readonly count: () => number;
 }
@@ -102,7 +114,7 @@ async function openStander(record: Recorder, tx: Transaction, plan: StoragePlan)
 	const wanted = [...new Set([...fresh].flatMap((key) => known.get(key)?.id ?? []))];
 	const loose = await looseCards(tx, await readValuable(tx), { releases: wanted });
 	const bySet = group(loose, ({ copy, run }) => `${copy.use} ${runKey(run)}`);
-	const parts = new Map<string, { sets: readonly string[]; dividers: number[]; um: number[] }>();
+	const parts = new Map<string, { sets: readonly string[]; dividers: DividerId[]; um: number[] }>();
 	let count = 0;
 	const cardsOf = (sets: readonly string[]) =>
 		sets.flatMap((key) =>
@@ -110,7 +122,11 @@ async function openStander(record: Recorder, tx: Transaction, plan: StoragePlan)
 				.map(({ copy, quantity }) => ({ ...copy, copyId: copy.id, quantity }))
 				.sort(byNumber)
 		);
-	const deal = async (sets: readonly string[], ids: readonly number[], um: readonly number[]) => {
+	const deal = async (
+		sets: readonly string[],
+		ids: readonly DividerId[],
+		um: readonly number[]
+	) => {
 		const dealt = standCards(cardsOf(sets), um);
 		for (const [i, cards] of dealt.entries()) {
 			await standBehind(record, tx, at(ids, i), cards);
@@ -158,7 +174,7 @@ async function standBox(
 	tx: Transaction,
 	{ kind, use, rows }: RoomBox,
 	stander: Stander
-): Promise<number> {
+): Promise<BoxId> {
 	const taken = new Set(
 		(await tx.select({ name: boxes.name }).from(boxes)).map(({ name }) => name)
 	);
@@ -191,7 +207,7 @@ async function standBox(
 async function putOnShelves(
 	record: Recorder,
 	tx: Transaction,
-	ids: readonly number[]
+	ids: readonly BoxId[]
 ): Promise<void> {
 	const all = await readBoxes(tx);
 	const shelves = await readShelves(tx);
@@ -219,7 +235,7 @@ async function putOnShelves(
 	for (const id of ids) {
 		const to = advice.find(({ box, from }) => box === String(id) && from === null)?.to;
 		if (to === undefined) continue;
-		const shelfId = Number(to);
+		const shelfId: ShelfId = rowId(Number(to));
 		const position = next.get(shelfId) ?? 0;
 		next.set(shelfId, position + 1);
 		await record.update(boxes, id, { shelfId, position });

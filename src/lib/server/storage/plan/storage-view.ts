@@ -4,6 +4,7 @@ import { weighBoxes } from '../../../core/storage/plan/weigh-boxes.ts';
 import type { Reader } from '../../database/open.ts';
 import { readBoxes, readBoxKinds } from '../room/read-storage.ts';
 import type { StoragePlan } from './plan-storage.ts';
+import type { BoxId } from '../../../core/row-id.ts';
 
 export type PlanWeight = ReturnType<typeof weighBoxes>[number];
 
@@ -12,7 +13,7 @@ export interface StorageView {
 	readonly plan: StoragePlan;
 	readonly weights: readonly PlanWeight[];
 	readonly kinds: readonly BoxKind[];
-	readonly standing: readonly { readonly id: number; readonly name: string }[];
+	readonly standing: readonly { readonly id: BoxId; readonly name: string }[];
 }
 
 export async function storageView(db: Reader, plan: StoragePlan): Promise<StorageView> {

@@ -8,21 +8,22 @@ import { makeChange, refused } from '../../journal/change.ts';
 import { gone } from '../gone.ts';
 import { readBoxKinds } from './read-storage.ts';
 import { removeDividerRows } from '../../removal/remove-divider-rows.ts';
+import type { BoxId, ShelfId } from '../../../core/row-id.ts';
 
-type Done = Outcome<{ readonly id: number }>;
+type Done = Outcome<{ readonly id: BoxId }>;
 
 export interface BoxFields {
 	readonly name: string;
 	readonly kind: string;
 	readonly use: BoxUse;
-	readonly shelfId: number | null;
+	readonly shelfId: ShelfId | null;
 }
 
 /** Adds an empty box, or changes one: its name, kind, use or shelf. */
 export function saveBox(
 	collection: Collection,
 	fields: Partial<BoxFields>,
-	id?: number
+	id?: BoxId
 ): Promise<Done> {
 	return makeChange(collection, async (record, tx) => {
 		const [known] = id === undefined ? [] : await tx.select().from(boxes).where(eq(boxes.id, id));
@@ -53,7 +54,7 @@ export function saveBox(
 /** Moves boxes to shelves, all in one step; each stands behind those that are there. */
 export function moveBoxes(
 	collection: Collection,
-	moves: readonly { readonly box: number; readonly shelf: number | null }[]
+	moves: readonly { readonly box: BoxId; readonly shelf: ShelfId | null }[]
 ): Promise<Outcome<{ readonly moved: number }>> {
 	return makeChange(collection, async (record, tx) => {
 		for (const { box, shelf } of moves) {
@@ -70,7 +71,7 @@ export function moveBoxes(
 }
 
 /** Stands a box one place to the left or right on its shelf; at the end it stays. */
-export function shiftBox(collection: Collection, id: number, by: -1 | 1): Promise<Done> {
+export function shiftBox(collection: Collection, id: BoxId, by: -1 | 1): Promise<Done> {
 	return makeChange(collection, async (record, tx) => {
 		const [box] = await tx.select().from(boxes).where(eq(boxes.id, id));
 		if (box?.shelfId == null) return refused([gone('box on a shelf')]);
@@ -89,7 +90,7 @@ export function shiftBox(collection: Collection, id: number, by: -1 | 1): Promis
 }
 
 /** Removes a box with its dividers; its cards have no place then. */
-export function removeBox(collection: Collection, id: number): Promise<Done> {
+export function removeBox(collection: Collection, id: BoxId): Promise<Done> {
 	return makeChange(collection, async (record, tx) => {
 		const [box] = await tx.select().from(boxes).where(eq(boxes.id, id));
 		if (!box) return refused([gone('box')]);
@@ -107,7 +108,7 @@ export function removeBox(collection: Collection, id: number): Promise<Done> {
 	});
 }
 
-async function nextPosition(tx: Transaction, shelfId: number | null): Promise<number> {
+async function nextPosition(tx: Transaction, shelfId: ShelfId | null): Promise<number> {
 	if (shelfId === null) return 0;
 	const [last] = await tx
 		.select({ position: max(boxes.position) })
@@ -119,7 +120,7 @@ async function nextPosition(tx: Transaction, shelfId: number | null): Promise<nu
 async function problemsOf(
 	tx: Transaction,
 	{ name, kind, shelfId }: BoxFields,
-	id?: number
+	id?: BoxId
 ): Promise<readonly Problem[]> {
 	const [same] = await tx.select().from(boxes).where(eq(boxes.name, name));
 	const isKnown = (await readBoxKinds(tx)).some(({ key }) => key === kind);

@@ -7,16 +7,17 @@ import { gone } from '../gone.ts';
 import { insertDivider } from './insert-divider.ts';
 import { readBoxKinds } from './read-storage.ts';
 import { removeDividerRows } from '../../removal/remove-divider-rows.ts';
+import type { BoxId, DividerId, ReleaseId } from '../../../core/row-id.ts';
 
-type Done = Outcome<{ readonly id: number }>;
+type Done = Outcome<{ readonly id: DividerId }>;
 
 /** A divider at the end of a row, for strays or a set. */
 export function addDivider(
 	collection: Collection,
-	boxId: number,
+	boxId: BoxId,
 	row: number,
 	label: string,
-	release: number | null
+	release: ReleaseId | null
 ): Promise<Done> {
 	return makeChange(collection, async (record, tx) => {
 		const [box] = await tx.select().from(boxes).where(eq(boxes.id, boxId));
@@ -50,7 +51,7 @@ export function addDivider(
 	});
 }
 
-export function renameDivider(collection: Collection, id: number, label: string): Promise<Done> {
+export function renameDivider(collection: Collection, id: DividerId, label: string): Promise<Done> {
 	return makeChange(collection, async (record, tx) => {
 		const [known] = await tx.select().from(dividers).where(eq(dividers.id, id));
 		if (!known) return refused([gone('divider')]);
@@ -62,7 +63,7 @@ export function renameDivider(collection: Collection, id: number, label: string)
 }
 
 /** Takes a divider out; the cards behind it have no place then. */
-export function removeDivider(collection: Collection, id: number): Promise<Done> {
+export function removeDivider(collection: Collection, id: DividerId): Promise<Done> {
 	return makeChange(collection, async (record, tx) => {
 		const [known] = await tx.select().from(dividers).where(eq(dividers.id, id));
 		if (!known) return refused([gone('divider')]);

@@ -6,12 +6,13 @@ import type { Collection } from '../../database/open.ts';
 import { binders, boxes, shelves } from '../../database/tables/index.ts';
 import { makeChange, refused } from '../../journal/change.ts';
 import { gone } from '../gone.ts';
+import type { BinderId, ShelfId } from '../../../core/row-id.ts';
 
-type Done = Outcome<{ readonly id: number }>;
+type Done = Outcome<{ readonly id: ShelfId }>;
 export type NewShelf = Omit<typeof shelves.$inferInsert, 'id'>;
 
 /** Adds a shelf, or changes one; a place in a unit is taken once. */
-export function saveShelf(collection: Collection, shelf: NewShelf, id?: number): Promise<Done> {
+export function saveShelf(collection: Collection, shelf: NewShelf, id?: ShelfId): Promise<Done> {
 	return makeChange(collection, async (record, tx) => {
 		const [same] = await tx
 			.select()
@@ -47,7 +48,7 @@ export function saveShelf(collection: Collection, shelf: NewShelf, id?: number):
 }
 
 /** Removes a shelf; what stood on it stands on none. */
-export function removeShelf(collection: Collection, id: number): Promise<Done> {
+export function removeShelf(collection: Collection, id: ShelfId): Promise<Done> {
 	return makeChange(collection, async (record, tx) => {
 		const [shelf] = await tx.select().from(shelves).where(eq(shelves.id, id));
 		if (!shelf) return refused([gone('shelf')]);
@@ -63,9 +64,9 @@ export function removeShelf(collection: Collection, id: number): Promise<Done> {
 /** Says on which shelf a binder stands; null: on none that is known. */
 export function placeBinder(
 	collection: Collection,
-	id: number,
-	shelfId: number | null
-): Promise<Done> {
+	id: BinderId,
+	shelfId: ShelfId | null
+): Promise<Outcome<{ readonly id: BinderId }>> {
 	return makeChange(collection, async (record, tx) => {
 		const [binder] = await tx.select().from(binders).where(eq(binders.id, id));
 		const [shelf] =

@@ -4,6 +4,7 @@ import type { Transaction } from '../../database/open.ts';
 import { dividers } from '../../database/tables/index.ts';
 import { insertOne, type Recorder } from '../../database/record.ts';
 import { columnsOfRun } from '../runs/read-homes.ts';
+import type { BoxId, DividerId, ReleaseId } from '../../../core/row-id.ts';
 
 /** A new divider in a row, behind so many others; those after it move on. */
 export async function insertDivider(
@@ -19,16 +20,16 @@ export async function insertDivider(
 		straysOf,
 		partOf
 	}: {
-		boxId: number;
+		boxId: BoxId;
 		row: number;
 		at: number;
 		label: string;
-		releaseId: number | null;
+		releaseId: ReleaseId | null;
 		run: Run | null;
 		straysOf: string | null;
 		partOf: number | null;
 	}
-): Promise<number> {
+): Promise<DividerId> {
 	const later = await tx
 		.select()
 		.from(dividers)

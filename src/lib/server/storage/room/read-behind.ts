@@ -1,6 +1,7 @@
 import { inArray, sql } from 'drizzle-orm';
 import type { Reader } from '../../database/open.ts';
 import { dividers } from '../../database/tables/index.ts';
+import type { DividerId } from '../../../core/row-id.ts';
 
 /** Numbers that stand behind a divider, and titles of what has none. */
 export interface Behind {
@@ -11,8 +12,8 @@ export interface Behind {
 /** What stands behind some dividers, read as one text each: several times faster than row by row. */
 export async function readBehind(
 	db: Reader,
-	ids: readonly number[]
-): Promise<ReadonlyMap<number, Behind>> {
+	ids: readonly DividerId[]
+): Promise<ReadonlyMap<DividerId, Behind>> {
 	if (ids.length === 0) return new Map();
 	const rows = await db
 		.select({

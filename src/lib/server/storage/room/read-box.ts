@@ -8,11 +8,12 @@ import { readJoined } from '../../database/read-joined.ts';
 import { FILED_CARD, WITH_FILED_CARD } from '../../places/filed-card.ts';
 import { dividers } from '../../database/tables/index.ts';
 import { readBoxes, type StoredBox } from './read-storage.ts';
+import type { BoxId, CopyId, DividerId, ReleaseId } from '../../../core/row-id.ts';
 
 /** So many cards of a copy behind a divider. */
 export interface StandingCopy {
-	readonly id: number;
-	readonly copyId: number;
+	readonly id: CopyId;
+	readonly copyId: CopyId;
 	readonly release: string;
 	/** Key of its version. */
 	readonly version: string;
@@ -24,12 +25,12 @@ export interface StandingCopy {
 }
 
 export interface StoredDivider {
-	readonly id: number;
-	readonly boxId: number;
+	readonly id: DividerId;
+	readonly boxId: BoxId;
 	readonly row: number;
 	readonly position: number;
 	readonly label: string;
-	readonly releaseId: number | null;
+	readonly releaseId: ReleaseId | null;
 	/** The run of that release that stands there (`runOfDivider`). */
 	readonly sectionKey: string | null;
 	readonly parallelKey: string | null;
@@ -52,7 +53,7 @@ export interface OpenBox extends StoredBox {
 }
 
 /** A box with its dividers and what stands behind each; null where there is none. */
-export async function readBox(db: Reader, id: number): Promise<OpenBox | null> {
+export async function readBox(db: Reader, id: BoxId): Promise<OpenBox | null> {
 	const [box] = await readBoxes(db, [id]);
 	return box ? { ...box, dividers: await readDividers(db, { boxes: [id] }) } : null;
 }
@@ -60,7 +61,7 @@ export async function readBox(db: Reader, id: number): Promise<OpenBox | null> {
 /** Dividers row by row with what stands behind each: those of some boxes, of a set, or some of them. */
 export async function readDividers(
 	db: Reader,
-	which: { readonly boxes?: readonly number[]; readonly ids?: readonly number[] }
+	which: { readonly boxes?: readonly BoxId[]; readonly ids?: readonly DividerId[] }
 ): Promise<readonly StoredDivider[]> {
 	const where = which.ids
 		? inArray(dividers.id, [...which.ids])
@@ -88,10 +89,10 @@ export async function readDividers(
 	});
 }
 
-async function readStanding(db: Reader, ids: readonly number[]) {
+async function readStanding(db: Reader, ids: readonly DividerId[]) {
 	const rows = await readJoined<
 		Omit<StandingCopy, 'version'> & {
-			readonly dividerId: number;
+			readonly dividerId: DividerId;
 			readonly parallel: string | null;
 			readonly variant: string | null;
 		}

@@ -9,6 +9,7 @@ import type { Reader } from '../../database/open.ts';
 import { binderPockets, binders } from '../../database/tables/index.ts';
 import { readOwnKinds } from '../../binders/read-binder.ts';
 import { readBoxes, readShelves, type StoredBox, type StoredShelf } from './read-storage.ts';
+import type { BinderId } from '../../../core/row-id.ts';
 
 /** A binder stands upright beside the boxes; an assumption of ours. */
 const BINDER_MM = 320;
@@ -25,7 +26,7 @@ export interface RoomItem {
 	readonly heightMm: number;
 	/** Null for a binder. */
 	readonly box: StoredBox | null;
-	readonly binderId: number | null;
+	readonly binderId: BinderId | null;
 }
 
 export interface RoomShelf extends StoredShelf {

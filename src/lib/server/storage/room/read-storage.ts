@@ -9,9 +9,10 @@ import { inWalkingOrder, nameShelf, type Shelf } from '../../../core/storage/she
 import { compareTitles } from '../../../core/checklist/compare-card-numbers.ts';
 import type { Reader } from '../../database/open.ts';
 import { boxes, dividers, dividerSums, ownKinds, shelves } from '../../database/tables/index.ts';
+import type { BoxId, ShelfId } from '../../../core/row-id.ts';
 
 export interface StoredShelf extends Shelf {
-	readonly id: number;
+	readonly id: ShelfId;
 }
 
 export interface FilledRow {
@@ -50,8 +51,8 @@ export async function readBoxKinds(db: Reader): Promise<readonly BoxKind[]> {
 
 /** A box without what is in it. */
 export interface BoxHead {
-	readonly id: number;
-	readonly shelfId: number | null;
+	readonly id: BoxId;
+	readonly shelfId: ShelfId | null;
 	readonly position: number;
 	readonly name: string;
 	/** Key of its kind. */
@@ -66,21 +67,21 @@ export async function readBoxHeads(db: Reader): Promise<readonly BoxHead[]> {
 	const walk = await readShelves(db);
 	const order = new Map(walk.map(({ id }, i) => [id, i]));
 	const names = new Map(walk.map((shelf) => [shelf.id, nameShelf(shelf)]));
-	const shelfOf = ({ shelfId }: { readonly shelfId: number | null }) =>
-		order.get(shelfId ?? 0) ?? Number.MAX_SAFE_INTEGER;
+	const shelfOf = ({ shelfId }: { readonly shelfId: ShelfId | null }) =>
+		(shelfId === null ? undefined : order.get(shelfId)) ?? Number.MAX_SAFE_INTEGER;
 	const all = await db.select().from(boxes).orderBy(asc(boxes.position), asc(boxes.id));
 	return all
-		.map((box) => ({ ...box, shelf: names.get(box.shelfId ?? 0) ?? null }))
+		.map((box) => ({
+			...box,
+			shelf: box.shelfId === null ? null : (names.get(box.shelfId) ?? null)
+		}))
 		.sort(
 			(a, b) => shelfOf(a) - shelfOf(b) || a.position - b.position || compareTitles(a.name, b.name)
 		);
 }
 
 /** All boxes, or some, in walking order, with how full and how heavy each is. */
-export async function readBoxes(
-	db: Reader,
-	ids?: readonly number[]
-): Promise<readonly StoredBox[]> {
+export async function readBoxes(db: Reader, ids?: readonly BoxId[]): Promise<readonly StoredBox[]> {
 	const kinds = await readBoxKinds(db);
 	const total = (column: SQLiteColumn) => sql<number>`coalesce(sum(${column}), 0)`;
 	const filled = await db

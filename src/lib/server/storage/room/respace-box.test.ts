@@ -8,6 +8,7 @@ import { respacingOf, takeRespaceStep } from './respace-box.ts';
 import { readSlip } from '../slips/slips.ts';
 import { standAsPlanned } from '../plan/stand-as-planned.ts';
 import { withStorage } from '../storage.fixture.ts';
+import { rowId } from '../../../core/row-id.ts';
 
 const storage = withStorage();
 
@@ -20,10 +21,10 @@ describe('a row that is too full', () => {
 		await storage.log('b', '1-400');
 		const choice = { school: 'year', fill: 100, have: 100, growth: 0 } as const;
 		await standAsPlanned(storage.collection, choice);
-		expect(respacingOf((await readBox(storage.collection.db, 1)) as never)).toBeNull();
+		expect(respacingOf((await readBox(storage.collection.db, rowId(1))) as never)).toBeNull();
 		await storage.log('a', '501-800');
 		await makeSlip(storage.collection, 'put away', '', { of: 'homeless' });
-		const slip = await readSlip(storage.collection.db, 1);
+		const slip = await readSlip(storage.collection.db, rowId(1));
 		const [any] = slip?.lines ?? [];
 		// All at once, as the hand would: the rows themselves are what is told here.
 		await storage.collection.write(async (tx) => {
@@ -34,17 +35,21 @@ describe('a row that is too full', () => {
 		const total = (await storage.counts()).standing;
 		let steps = 0;
 		for (; steps < 10; steps++) {
-			const box = await readBox(storage.collection.db, 1);
+			const box = await readBox(storage.collection.db, rowId(1));
 			const respacing = box && respacingOf(box);
 			if (!respacing) break;
 			expect(respacing.isHopeless).toBe(false);
-			const done = await takeRespaceStep(storage.collection, 1, respacing.lines[0]?.name ?? '');
+			const done = await takeRespaceStep(
+				storage.collection,
+				rowId(1),
+				respacing.lines[0]?.name ?? ''
+			);
 			expect(done.ok).toBe(true);
 			expect((await storage.counts()).standing).toBe(total);
 		}
 		expect(steps).toBeGreaterThan(0);
 		expect(steps).toBeLessThan(4);
-		const box = await readBox(storage.collection.db, 1);
+		const box = await readBox(storage.collection.db, rowId(1));
 		const room = (box?.kind.rowMm ?? 0) * 1000;
 		expect(box?.rows.filter(({ usedUm }) => usedUm > room)).toEqual([]);
 		// Numbers still run on from row to row.
@@ -52,7 +57,7 @@ describe('a row that is too full', () => {
 			.filter(({ label }) => label === 'A 1992')
 			.flatMap(({ standing }) => standing.map(({ number }) => Number(number)));
 		expect(numbers).toEqual(Array.from({ length: 800 }, (_, i) => i + 1));
-		expect(await takeRespaceStep(storage.collection, 1, 'an old step')).toMatchObject({
+		expect(await takeRespaceStep(storage.collection, rowId(1), 'an old step')).toMatchObject({
 			ok: false
 		});
 	});
@@ -61,14 +66,14 @@ describe('a row that is too full', () => {
 		await storage.release('own', '1992', 520);
 		await storage.log('own', '1-400');
 		await standAsPlanned(storage.collection);
-		await saveBox(storage.collection, { kind: '500' }, 1);
-		await addDivider(storage.collection, 1, 1, 'Checklists', null);
+		await saveBox(storage.collection, { kind: '500' }, rowId(1));
+		await addDivider(storage.collection, rowId(1), 1, 'Checklists', null);
 		await storage.log('own', '401-520');
 		await makeSlip(storage.collection, 'put away', '', { of: 'homeless' });
-		for (const { id, place } of (await readSlip(storage.collection.db, 1))?.lines ?? []) {
-			await answerLine(storage.collection, 1, id, 'done', place?.dividerId ?? null);
+		for (const { id, place } of (await readSlip(storage.collection.db, rowId(1)))?.lines ?? []) {
+			await answerLine(storage.collection, rowId(1), id, 'done', place?.dividerId ?? null);
 		}
-		const box = await readBox(storage.collection.db, 1);
+		const box = await readBox(storage.collection.db, rowId(1));
 		// 520 cards and two dividers are over a row for 500.
 		expect(box && respacingOf(box)).toMatchObject({
 			isHopeless: true,

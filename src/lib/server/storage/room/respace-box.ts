@@ -11,6 +11,7 @@ import { insertDivider } from './insert-divider.ts';
 import { readBox, type OpenBox, type StoredDivider } from './read-box.ts';
 import { runOfDivider } from '../runs/read-homes.ts';
 import { removeDividerRows } from '../../removal/remove-divider-rows.ts';
+import type { BoxId, DividerId } from '../../../core/row-id.ts';
 
 /** A step in words and numbers: which cards of which set go into which row. */
 export interface RespaceLine {
@@ -29,7 +30,7 @@ export interface BoxRespacing {
 	readonly overUm: number;
 	/** Even all rows together are too short: the shortest divider of the row that makes room has to go. */
 	readonly isHopeless: boolean;
-	readonly out?: { readonly dividerId: number; readonly label: string; readonly cards: number };
+	readonly out?: { readonly dividerId: DividerId; readonly label: string; readonly cards: number };
 }
 
 /** What stands behind a divider, whatever is written on it: parts of one run have the same. */
@@ -95,9 +96,9 @@ export function respacingOf(box: OpenBox): BoxRespacing | null {
 /** Records the first step of a box's re-spacing slip, if it is still the one that was shown. */
 export function takeRespaceStep(
 	collection: Collection,
-	boxId: number,
+	boxId: BoxId,
 	name: string
-): Promise<Outcome<{ readonly id: number }>> {
+): Promise<Outcome<{ readonly id: BoxId }>> {
 	return makeChange(collection, async (record, tx) => {
 		const box = await readBox(tx, boxId);
 		const step = box && slipOf(box).slip?.steps[0];
@@ -134,7 +135,7 @@ async function dividerIn(
 	tx: Transaction,
 	box: OpenBox,
 	step: RespaceStep
-): Promise<number> {
+): Promise<DividerId> {
 	const row = step.to + 1;
 	const target = box.dividers.find(
 		(divider) => divider.row === row && runKey(divider) === step.run

@@ -15,10 +15,11 @@ import { loadReleases } from '../../releases/load-release.ts';
 import { looseCards } from './loose-cards.ts';
 import { readRunNames } from './run-names.ts';
 import { setsBuilt } from './sets-built.ts';
+import type { ReleaseId } from '../../../core/row-id.ts';
 
 /** What has no place, with the id of its release. */
 export interface StoredHomelessRun extends HomelessRun {
-	readonly id: number;
+	readonly id: ReleaseId;
 }
 
 type Head = typeof releases.$inferSelect;
@@ -45,7 +46,7 @@ export async function homelessRuns(
 	const parts = group(loose, ({ copy, run }) => `${copy.use} ${runKey(run)}`);
 	return [...parts].flatMap(([key, ofRun]): StoredHomelessRun[] => {
 		const [first] = ofRun;
-		const head = headOf.get(first?.copy.releaseId ?? 0);
+		const head = first && headOf.get(first.copy.releaseId);
 		if (!first || !head) return [];
 		const { run } = first;
 		const { use } = first.copy;
@@ -75,7 +76,7 @@ async function runSizes(
 	mostStrays: number,
 	builtOf: Awaited<ReturnType<typeof setsBuilt>>
 ) {
-	const filed = (table: typeof cards | typeof editionCards, releaseIds: readonly number[]) =>
+	const filed = (table: typeof cards | typeof editionCards, releaseIds: readonly ReleaseId[]) =>
 		db
 			.select({
 				releaseId: table.releaseId,
@@ -104,10 +105,12 @@ async function runSizes(
 	);
 	const stored = new Map(
 		(
-			await loadReleases(db, [...new Set(inFinish.map(([first]) => first?.copy.releaseId ?? 0))])
+			await loadReleases(db, [
+				...new Set(inFinish.flatMap(([first]) => first?.copy.releaseId ?? []))
+			])
 		).map(({ id, release }) => [id, release])
 	);
-	return (id: number, run: Run): number | undefined => {
+	return (id: ReleaseId, run: Run): number | undefined => {
 		if (run.parallel === null) return base.get(`${id} ${run.section ?? ''}`);
 		const release = stored.get(id);
 		return release && cardsOfRun(release, run).length;
@@ -118,10 +121,10 @@ async function runSizes(
 const USES_OF_SETS = BOX_USES.filter((use) => !isKeptApart(use));
 
 /** How many numbers of a run have a place already, as often as its set asks for. */
-async function placedNumbers(db: Reader, releaseIds: readonly number[]) {
+async function placedNumbers(db: Reader, releaseIds: readonly ReleaseId[]) {
 	if (releaseIds.length === 0) return () => 0;
 	const rows = await db.all<{
-		releaseId: number;
+		releaseId: ReleaseId;
 		section: string | null;
 		parallel: string | null;
 		placed: number;
@@ -141,7 +144,7 @@ async function placedNumbers(db: Reader, releaseIds: readonly number[]) {
 	const byRun = group(rows, ({ releaseId, section, parallel }) =>
 		JSON.stringify([releaseId, section, parallel])
 	);
-	return (id: number, { section, parallel, set }: Run): number =>
+	return (id: ReleaseId, { section, parallel, set }: Run): number =>
 		sum(
 			(byRun.get(JSON.stringify([id, section, parallel])) ?? []).filter(
 				({ placed }) => placed >= set

@@ -11,6 +11,7 @@ import type { Reader } from '../../database/open.ts';
 import { releases } from '../../database/tables/index.ts';
 import { homelessCopies, type HomelessCopy } from '../../places/homeless.ts';
 import { setsBuilt } from './sets-built.ts';
+import type { ReleaseId } from '../../../core/row-id.ts';
 
 /** So many homeless cards of a copy, and the run they belong to. */
 export interface LooseCards {
@@ -29,7 +30,7 @@ const versionOf = ({ releaseId, cardKey, parallelKey, variantKey }: Version) =>
 export async function looseCards(
 	db: Reader,
 	valuable: Valuable,
-	only: { readonly releases?: readonly number[] } = {}
+	only: { readonly releases?: readonly ReleaseId[] } = {}
 ): Promise<readonly LooseCards[]> {
 	const free = await homelessCopies(db, valuable, only);
 	const ids = [...new Set(free.map(({ releaseId }) => releaseId))];
@@ -66,8 +67,8 @@ export async function looseCards(
 	);
 }
 
-async function readHeads(db: Reader, ids: readonly number[]) {
-	const rows: { id: number; key: string; year: string }[] = [];
+async function readHeads(db: Reader, ids: readonly ReleaseId[]) {
+	const rows: { id: ReleaseId; key: string; year: string }[] = [];
 	for (const some of chunks(ids, 500)) {
 		rows.push(
 			...(await db
@@ -77,7 +78,7 @@ async function readHeads(db: Reader, ids: readonly number[]) {
 		);
 	}
 	const known = new Map(rows.map((row) => [row.id, row]));
-	return (id: number) => {
+	return (id: ReleaseId) => {
 		const head = known.get(id);
 		if (!head) throw new RangeError(`readHeads: no release ${id}`);
 		return head;
@@ -90,7 +91,7 @@ async function readHeads(db: Reader, ids: readonly number[]) {
  */
 async function placedVersions(
 	db: Reader,
-	releaseIds: readonly number[]
+	releaseIds: readonly ReleaseId[]
 ): Promise<(use: BoxUse) => ReadonlyMap<string, number>> {
 	type Placed = Version & { readonly use: BoxUse; readonly placed: number };
 	const rows: Placed[] = [];

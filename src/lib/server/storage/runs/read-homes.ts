@@ -8,6 +8,7 @@ import { chunks } from '../../database/chunks.ts';
 import type { Reader } from '../../database/open.ts';
 import { boxCards, boxes, copies, dividers, releases } from '../../database/tables/index.ts';
 import { FILED_CARD, WITH_FILED_CARD } from '../../places/filed-card.ts';
+import type { DividerId, ReleaseId } from '../../../core/row-id.ts';
 
 type DividerRow = typeof dividers.$inferSelect;
 
@@ -62,12 +63,12 @@ export async function readHomes(db: Reader): Promise<readonly HomeDivider[]> {
  */
 export async function readAmong(
 	db: Reader,
-	releaseIds: readonly number[]
-): Promise<ReadonlyMap<number, ReadonlySet<string>>> {
-	const found: { divider: number; key: string }[] = [];
+	releaseIds: readonly ReleaseId[]
+): Promise<ReadonlyMap<DividerId, ReadonlySet<string>>> {
+	const found: { divider: DividerId; key: string }[] = [];
 	for (const ids of chunks([...new Set(releaseIds)], 200)) {
 		const rows = await db.all<{
-			divider: number;
+			divider: DividerId;
 			use: BoxUse;
 			release: string;
 			section: string | null;

@@ -4,14 +4,15 @@ import type { RunNames } from '../../../core/storage/runs/run.ts';
 import { chunks } from '../../database/chunks.ts';
 import type { Reader } from '../../database/open.ts';
 import { parallels, sections } from '../../database/tables/index.ts';
+import type { ReleaseId } from '../../../core/row-id.ts';
 
 /** What names the runs of some releases; of others nothing is known. */
 export async function readRunNames(
 	db: Reader,
-	releaseIds: readonly number[]
-): Promise<(releaseId: number) => RunNames> {
+	releaseIds: readonly ReleaseId[]
+): Promise<(releaseId: ReleaseId) => RunNames> {
 	const read = async (table: typeof sections | typeof parallels) => {
-		const rows: { releaseId: number; key: string; name: string }[] = [];
+		const rows: { releaseId: ReleaseId; key: string; name: string }[] = [];
 		for (const ids of chunks([...new Set(releaseIds)], 500)) {
 			const { releaseId, key, name, position } = table;
 			rows.push(

@@ -14,6 +14,7 @@ import { standAsPlanned } from '../plan/stand-as-planned.ts';
 import { answerLine, makeSlip } from '../slips/change-slips.ts';
 import { readSlip } from '../slips/slips.ts';
 import { NOTHING_VALUABLE, withStorage } from '../storage.fixture.ts';
+import { rowId } from '../../../core/row-id.ts';
 
 const storage = withStorage();
 
@@ -100,13 +101,19 @@ test('two sets that are built have dividers, labels and slip lines of their own'
 	// Of three more 21s one goes to each set, and one is a double: it waits for the plan, or the strays.
 	await storage.log('r', '21x3');
 	await makeSlip(storage.collection, 'put away', '', { of: 'homeless' });
-	const lines = (await readSlip(storage.collection.db, 1))?.lines ?? [];
+	const lines = (await readSlip(storage.collection.db, rowId(1)))?.lines ?? [];
 	expect(lines.map(({ quantity, place }) => `${quantity} ${place?.divider ?? ''}`)).toEqual([
 		'1 Lights 1994',
 		'1 Lights 1994, set 2'
 	]);
 	for (const { id, place } of lines) {
-		const done = await answerLine(storage.collection, 1, id, 'done', place?.dividerId ?? null);
+		const done = await answerLine(
+			storage.collection,
+			rowId(1),
+			id,
+			'done',
+			place?.dividerId ?? null
+		);
 		expect(done).toMatchObject({ ok: true });
 	}
 	expect((await storage.rows())[1]).toBe(

@@ -2,6 +2,7 @@ import { inArray } from 'drizzle-orm';
 import { resolveRules } from '../../../core/goal/goal-rules.ts';
 import type { Reader } from '../../database/open.ts';
 import { goals, releases } from '../../database/tables/index.ts';
+import type { ReleaseId } from '../../../core/row-id.ts';
 
 /** What goals ask of the sets of a release. */
 export interface BuiltSets {
@@ -14,7 +15,7 @@ export interface BuiltSets {
 const USUAL: BuiltSets = { sets: 1, isAsked: () => false };
 
 /** The same for each release, by its id. */
-export async function setsBuilt(db: Reader): Promise<(releaseId: number) => BuiltSets> {
+export async function setsBuilt(db: Reader): Promise<(releaseId: ReleaseId) => BuiltSets> {
 	const rows = (
 		await db.select({ releaseId: goals.releaseId, rules: goals.rules }).from(goals)
 	).map(({ releaseId, rules }) => ({ releaseId, rules: resolveRules(rules) }));
@@ -24,7 +25,7 @@ export async function setsBuilt(db: Reader): Promise<(releaseId: number) => Buil
 		.from(releases)
 		.where(inArray(releases.key, keys));
 	const idOf = new Map(named.map(({ id, key }) => [key, id]));
-	const asked = new Map<number, BuiltSets>();
+	const asked = new Map<ReleaseId, BuiltSets>();
 	for (const { releaseId, rules } of rows) {
 		const { finishes, parallels } = rules;
 		const asks = (key: string) =>

@@ -11,6 +11,7 @@ import { readValuable } from '../../places/holder-tiers.ts';
 import { homelessCopies } from '../../places/homeless.ts';
 import { readSlip } from './slips.ts';
 import { standBehind, takeOut } from '../../places/stand-behind.ts';
+import type { CopyId, SlipId, SlipLineId } from '../../../core/row-id.ts';
 
 /** Makes a slip; refused where it would have no line. */
 export function makeSlip(
@@ -18,7 +19,7 @@ export function makeSlip(
 	sort: SlipSort,
 	name: string,
 	source: SlipSource
-): Promise<Outcome<{ readonly id: number }>> {
+): Promise<Outcome<{ readonly id: SlipId }>> {
 	return makeChange(collection, async (record, tx) => {
 		const found =
 			sort === 'put away' ? await findHomeless(tx, source) : await findStanding(tx, source);
@@ -60,11 +61,11 @@ export function makeSlip(
  */
 export function answerLine(
 	collection: Collection,
-	slipId: number,
-	lineId: number,
+	slipId: SlipId,
+	lineId: SlipLineId,
 	state: SlipState,
 	divider: number | null
-): Promise<Outcome<{ readonly id: number }>> {
+): Promise<Outcome<{ readonly id: SlipLineId }>> {
 	return makeChange(collection, async (record, tx) => {
 		const slip = await readSlip(tx, slipId);
 		const line = slip?.lines.find(({ id }) => id === lineId);
@@ -116,7 +117,7 @@ export function answerLine(
 }
 
 /** Removes a slip; what was done stays done. */
-export function removeSlip(collection: Collection, id: number): Promise<boolean> {
+export function removeSlip(collection: Collection, id: SlipId): Promise<boolean> {
 	return makeChange(collection, async (record, tx) => {
 		const [slip] = await tx.select().from(slips).where(eq(slips.id, id));
 		if (!slip) return { value: false, label: '' };
@@ -133,7 +134,7 @@ export function removeSlip(collection: Collection, id: number): Promise<boolean>
 	});
 }
 
-async function versionOf(tx: Transaction, copyId: number): Promise<string> {
+async function versionOf(tx: Transaction, copyId: CopyId): Promise<string> {
 	const [row] = await tx
 		.select({
 			release: releases.key,

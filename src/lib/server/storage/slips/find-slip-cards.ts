@@ -12,9 +12,14 @@ import { readValuable } from '../../places/holder-tiers.ts';
 import { at } from '../../../core/at.ts';
 import { homeFinder } from '../../../core/storage/runs/find-home.ts';
 import { runKey } from '../../../core/storage/runs/run.ts';
-import { takeFrom, type StockPart } from '../../../core/storage/slips/take-from.ts';
+import {
+	takeFrom,
+	type StockPart,
+	type TakenCards
+} from '../../../core/storage/slips/take-from.ts';
 import { looseCards, type LooseCards } from '../runs/loose-cards.ts';
 import { readAmong, readHomes } from '../runs/read-homes.ts';
+import type { CopyId } from '../../../core/row-id.ts';
 
 /** Which cards a slip is made for. */
 export type SlipSource =
@@ -25,13 +30,13 @@ export type SlipSource =
 	/** Every copy that is to be sold and stands in a box; only for pulling. */
 	| { readonly of: 'to sell' }
 	/** Named copies that stand in boxes; only for pulling. */
-	| { readonly of: 'copies'; readonly ids: readonly number[] };
+	| { readonly of: 'copies'; readonly ids: readonly CopyId[] };
 
 /** A slip is for an evening, not for a house move: that is what the plan is for. */
 const MOST_LINES = 2000;
 
 interface Found {
-	readonly copyId: number;
+	readonly copyId: CopyId;
 	readonly quantity: number;
 	/** Of cards to put away: the set they go to. */
 	readonly setNumber?: number;
@@ -60,20 +65,20 @@ export async function findHomeless(
 	const entry = await readEntry(tx, source.release, source.line);
 	if (!entry.ok) return entry;
 	const loose = await looseCards(tx, valuable, { releases: [entry.value.releaseId] });
-	const stock = loose.map(({ copy, quantity }, i) => ({
-		copyId: i,
+	const stock = loose.map((cards) => ({
+		key: cards,
 		version: formatVersionKey({
 			release: source.release,
-			card: copy.cardKey,
-			parallel: copy.parallelKey,
-			variant: copy.variantKey
+			card: cards.copy.cardKey,
+			parallel: cards.copy.parallelKey,
+			variant: cards.copy.variantKey
 		}),
-		left: quantity
+		left: cards.quantity
 	}));
 	const taken = await take(tx, entry.value.additions, stock, 'is logged and without a place');
 	if (!taken.ok) return taken;
 	return good(
-		taken.value.map(({ copyId, quantity }) => ({ ...asFound(at(loose, copyId)), quantity })),
+		taken.value.map(({ key, quantity }) => ({ ...asFound(key), quantity })),
 		taken.notes
 	);
 }
@@ -146,20 +151,25 @@ export async function findStanding(
 	const stock = rows
 		.sort((a, b) => order.indexOf(a.status) - order.indexOf(b.status))
 		.map(({ copyId, quantity, ...version }) => ({
-			copyId,
+			key: copyId,
 			version: formatVersionKey(version),
 			left: quantity
 		}));
-	return take(tx, entry.value.additions, stock, 'stands in a box');
+	const taken = await take(tx, entry.value.additions, stock, 'stands in a box');
+	if (!taken.ok) return taken;
+	return good(
+		taken.value.map(({ key, quantity }) => ({ copyId: key, quantity })),
+		taken.notes
+	);
 }
 
 /** Takes the wanted cards from stock in their order; what is not there is a note, not a failure. */
-async function take(
+async function take<Key>(
 	tx: Transaction,
 	wanted: readonly { readonly version: string; readonly quantity: number }[],
-	stock: readonly StockPart[],
+	stock: readonly StockPart<Key>[],
 	is: string
-): Promise<Outcome<readonly Found[]>> {
+): Promise<Outcome<TakenCards<Key>['found']>> {
 	const { found, lacking } = takeFrom(stock, wanted);
 	const names = await nameVersions(
 		tx,

@@ -18,12 +18,20 @@ import { runKey } from '../../../core/storage/runs/run.ts';
 import { readAmong, runOfDivider } from '../runs/read-homes.ts';
 import { readBehind } from '../room/read-behind.ts';
 import { readBoxHeads, type BoxHead } from '../room/read-storage.ts';
+import {
+	type BoxId,
+	type CopyId,
+	type DividerId,
+	type ReleaseId,
+	type SlipLineId,
+	rowId
+} from '../../../core/row-id.ts';
 
 /** A card of a slip, for which a place is looked for. */
 export interface SlipCard {
-	readonly id: number;
-	readonly copyId: number;
-	readonly releaseId: number;
+	readonly id: SlipLineId;
+	readonly copyId: CopyId;
+	readonly releaseId: ReleaseId;
 	readonly releaseKey: string;
 	/** The section in whose numbering it is filed. */
 	readonly section: string | null;
@@ -37,9 +45,9 @@ export interface SlipCard {
 }
 
 export interface SlipPlace {
-	readonly dividerId: number;
+	readonly dividerId: DividerId;
 	readonly box: string;
-	readonly boxId: number;
+	readonly boxId: BoxId;
 	/** "Rack A, shelf 2" */
 	readonly shelf: string | null;
 	readonly row: number;
@@ -50,7 +58,10 @@ export interface SlipPlace {
 }
 
 /** Places by the id of the line, in walking order. */
-export type SlipPlaces = ReadonlyMap<number, { readonly place: SlipPlace; readonly order: number }>;
+export type SlipPlaces = ReadonlyMap<
+	SlipLineId,
+	{ readonly place: SlipPlace; readonly order: number }
+>;
 
 /** Lines for which neighbours are looked up: what is on the screen, and some more. */
 const WITH_NEIGHBOURS = 40;
@@ -92,7 +103,10 @@ export async function placesToPut(
 	const homes = walk.map((divider) => ({
 		...divider,
 		use: divider.box.use,
-		run: runOfDivider(divider, keyOf.get(divider.releaseId ?? 0) ?? null)
+		run: runOfDivider(
+			divider,
+			divider.releaseId === null ? null : (keyOf.get(divider.releaseId) ?? null)
+		)
 	}));
 	const findOwn = homeFinder(homes);
 	const head = (cards: readonly SlipCard[]) => ({ ...headOf(at(cards, 0)), isFew: true });
@@ -141,11 +155,11 @@ export async function placesToPull(
 			)
 		)
 		.orderBy(sql`${set} = 0`, set);
-	const dividerOf = new Map(standing.map((row) => [row.copyId, String(row.dividerId)]));
-	const walk = await readWalk(db, inArray(dividers.id, [...dividerOf.values()].map(Number)));
+	const dividerOf = new Map(standing.map((row) => [row.copyId, row.dividerId]));
+	const walk = await readWalk(db, inArray(dividers.id, [...dividerOf.values()]));
 	const stack = rows.flatMap((row) => {
 		const divider = dividerOf.get(row.copyId);
-		return divider === undefined ? [] : [asStack(row, divider)];
+		return divider === undefined ? [] : [asStack(row, String(divider))];
 	});
 	const places = walk.map((divider) => asPlace(divider, String(divider.id)));
 	// Each card's divider is known: the walk needs no neighbours, the first lines get theirs.
@@ -173,7 +187,10 @@ async function withNeighbours(
 	most: number
 ): Promise<SlipPlaces> {
 	const near = new Set(slip.lines.slice(0, most).map(({ divider }) => divider));
-	const behind = await readBehind(db, [...near].map(Number));
+	const behind = await readBehind(
+		db,
+		[...near].map((id) => rowId(Number(id)))
+	);
 	const dividerOf = new Map(slip.lines.map(({ card, divider }) => [card, divider]));
 	const cards = stack.flatMap((card) => {
 		const divider = dividerOf.get(card.key);
@@ -192,7 +209,7 @@ async function withNeighbours(
 			const { id, row, label, box } = divider;
 			const where = { box: box.name, boxId: box.id, shelf: box.shelf };
 			const place = { dividerId: id, row, divider: label, ...where, after, before };
-			return [[Number(card), { place, order }] as const];
+			return [[rowId<'slip_lines'>(Number(card)), { place, order }] as const];
 		})
 	);
 }

@@ -9,6 +9,7 @@ import { dividers } from '../../database/tables/index.ts';
 import { renameDivider } from '../room/edit-dividers.ts';
 import { plannedStorage } from '../plan/plan-storage.ts';
 import { withStorage } from '../storage.fixture.ts';
+import { rowId } from '../../../core/row-id.ts';
 
 const storage = withStorage();
 
@@ -26,7 +27,7 @@ describe('slips', () => {
 		expect(await makeSlip(storage.collection, 'put away', '', { of: 'homeless' })).toMatchObject({
 			ok: true
 		});
-		const lines = async () => (await readSlip(storage.collection.db, 1))?.lines ?? [];
+		const lines = async () => (await readSlip(storage.collection.db, rowId(1)))?.lines ?? [];
 		const told = (await lines())
 			.filter(({ place }) => place)
 			.map(({ card, place }) => [card, place?.box, place?.row, place?.after, place?.before]);
@@ -42,8 +43,8 @@ describe('slips', () => {
 			line: typeof first,
 			state: 'done' | 'skipped',
 			divider = line?.place?.dividerId
-		) => answerLine(storage.collection, 1, line?.id ?? 0, state, divider ?? null);
-		expect(await answer(second, 'done', 99)).toMatchObject({ ok: false });
+		) => answerLine(storage.collection, rowId(1), line?.id ?? rowId(0), state, divider ?? null);
+		expect(await answer(second, 'done', rowId(99))).toMatchObject({ ok: false });
 		// What is skipped is in the hand still: no neighbour of what is put away after it.
 		expect(await answer(first, 'skipped')).toMatchObject({ ok: true });
 		expect((await lines()).find(({ id }) => id === second?.id)?.place).toMatchObject({
@@ -72,7 +73,7 @@ describe('slips', () => {
 			ok: true,
 			notes: [{ message: expect.stringContaining('100 Card 100') }]
 		});
-		const slip = await readSlip(storage.collection.db, 1);
+		const slip = await readSlip(storage.collection.db, rowId(1));
 		expect(slip?.lines.map(({ card }) => card)).toEqual(['7 Card 7', '9 Card 9']);
 		const none = await makeSlip(storage.collection, 'put away', '', { ...source, line: '50' });
 		expect(none.ok).toBe(false);
@@ -83,11 +84,17 @@ describe('slips', () => {
 		await storage.log('a', '1-5 3');
 		await standAsPlanned(storage.collection);
 		await makeSlip(storage.collection, 'pull', 'Friend', { of: 'line', release: 'a', line: '2 3' });
-		const slip = await readSlip(storage.collection.db, 1);
+		const slip = await readSlip(storage.collection.db, rowId(1));
 		const [two, three] = slip?.lines ?? [];
 		expect([two?.place?.after, two?.place?.before]).toEqual(['1', '3']);
-		await answerLine(storage.collection, 1, two?.id ?? 0, 'done', two?.place?.dividerId ?? null);
-		await answerLine(storage.collection, 1, three?.id ?? 0, 'not there', null);
+		await answerLine(
+			storage.collection,
+			rowId(1),
+			two?.id ?? rowId(0),
+			'done',
+			two?.place?.dividerId ?? null
+		);
+		await answerLine(storage.collection, rowId(1), three?.id ?? rowId(0), 'not there', null);
 		expect(await storage.rows()).toEqual([
 			'Long box 1 / 1: A 1992 1 3 4 5',
 			'Long box 1 / 1: 1992, strays 3'
@@ -99,7 +106,7 @@ describe('slips', () => {
 			quantity: 1,
 			box: 'Long box 1'
 		});
-		await answerDiscrepancy(storage.collection, open?.id ?? 0, 'g');
+		await answerDiscrepancy(storage.collection, open?.id ?? rowId(0), 'g');
 		expect(await storage.rows()).toEqual([
 			'Long box 1 / 1: A 1992 1 3 4 5',
 			'Long box 1 / 1: 1992, strays '
@@ -115,13 +122,13 @@ test('strays are known by their divider, whatever is written on it', async () =>
 	await standAsPlanned(storage.collection);
 	const [strays] = await storage.collection.db.select().from(dividers);
 	expect(strays).toMatchObject({ releaseId: null, straysOf: '1992' });
-	await renameDivider(storage.collection, strays?.id ?? 0, 'Odds and ends');
+	await renameDivider(storage.collection, strays?.id ?? rowId(0), 'Odds and ends');
 	// A card of another set of that year, and another of the same: both go there, no second one is planned.
 	await storage.log('more', '7');
 	await storage.log('few', '9');
 	const made = await makeSlip(storage.collection, 'put away', '', { of: 'homeless' });
 	expect(made.ok).toBe(true);
-	const slip = await readSlip(storage.collection.db, 1);
+	const slip = await readSlip(storage.collection.db, rowId(1));
 	expect(slip?.lines.map(({ place }) => place?.divider)).toEqual([
 		'Odds and ends',
 		'Odds and ends'

@@ -4,11 +4,12 @@ import type { Reader } from '../../database/open.ts';
 import { readJoined } from '../../database/read-joined.ts';
 import { parallels, slipLines, slips, variants } from '../../database/tables/index.ts';
 import { placesToPull, placesToPut, type SlipCard, type SlipPlace } from './slip-places.ts';
+import type { CopyId, SlipId, SlipLineId } from '../../../core/row-id.ts';
 
 /** A line of a slip in walking order: which card, where, and between which. */
 export interface SlipLine {
-	readonly id: number;
-	readonly copyId: number;
+	readonly id: SlipLineId;
+	readonly copyId: CopyId;
 	readonly quantity: number;
 	readonly state: SlipState;
 	/** "27 Quiet Harbour Light, Brass" */
@@ -19,7 +20,7 @@ export interface SlipLine {
 }
 
 export interface OpenSlip {
-	readonly id: number;
+	readonly id: SlipId;
 	readonly sort: SlipSort;
 	readonly name: string;
 	readonly createdAt: string;
@@ -45,7 +46,7 @@ export async function listSlips(db: Reader) {
 }
 
 /** A slip as things stand now, with neighbours for its first lines, `near` many; null where there is none. */
-export async function readSlip(db: Reader, id: number, near?: number): Promise<OpenSlip | null> {
+export async function readSlip(db: Reader, id: SlipId, near?: number): Promise<OpenSlip | null> {
 	const [slip] = await db.select().from(slips).where(eq(slips.id, id));
 	if (!slip) return null;
 	const rows = await readJoined<Row>(
@@ -76,7 +77,7 @@ export async function readSlip(db: Reader, id: number, near?: number): Promise<O
 	const finish = await finishNames(db, rows);
 	// A skipped card is in the hand: it is no neighbour of those that are put away before it.
 	const find = slip.sort === 'put away' ? placesToPut : placesToPull;
-	const places = new Map<number, { readonly place: SlipPlace; readonly order: number }>();
+	const places = new Map<SlipLineId, { readonly place: SlipPlace; readonly order: number }>();
 	for (const state of ['open', 'skipped'] as const) {
 		const waiting = rows.filter((row) => row.state === state);
 		for (const [line, place] of await find(db, waiting, near)) places.set(line, place);

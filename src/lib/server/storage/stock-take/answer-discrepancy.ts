@@ -14,15 +14,16 @@ import { homelessCopies } from '../../places/homeless.ts';
 import { formatColumns, formatOf } from '../../places/kept-columns.ts';
 import { readSwatches } from '../../places/read-swatches.ts';
 import { standBehind, takeOut } from '../../places/stand-behind.ts';
+import type { CopyId, DiscrepancyId, ReleaseId } from '../../../core/row-id.ts';
 
 type Row = typeof discrepancies.$inferSelect;
 
 /** Answers a discrepancy by the key of an answer, and closes it. */
 export function answerDiscrepancy(
 	collection: Collection,
-	id: number,
+	id: DiscrepancyId,
 	key: string
-): Promise<Outcome<{ readonly id: number }>> {
+): Promise<Outcome<{ readonly id: DiscrepancyId }>> {
 	return makeChange(collection, async (record, tx) => {
 		const [row] = await tx.select().from(discrepancies).where(eq(discrepancies.id, id));
 		const answer = row && DISCREPANCY_ANSWERS[row.sort].find((choice) => choice.key === key);
@@ -72,7 +73,7 @@ async function moveHere(
 	record: Recorder,
 	tx: Transaction,
 	row: Row,
-	releaseId: number
+	releaseId: ReleaseId
 ): Promise<number> {
 	const { cardKey, parallelKey, variantKey } = placeOf(releaseId, row.version);
 	let left = row.quantity;
@@ -117,7 +118,7 @@ async function stand(
 	record: Recorder,
 	tx: Transaction,
 	row: Row,
-	copyId: number,
+	copyId: CopyId,
 	quantity: number
 ): Promise<void> {
 	if (row.dividerId === null) return;

@@ -3,6 +3,7 @@ import { answerDiscrepancy } from './answer-discrepancy.ts';
 import { standAsPlanned } from '../plan/stand-as-planned.ts';
 import { checkDivider, listDiscrepancies } from './stock-take.ts';
 import { withStorage } from '../storage.fixture.ts';
+import { rowId } from '../../../core/row-id.ts';
 
 const storage = withStorage();
 
@@ -13,7 +14,7 @@ describe('stock-take', () => {
 		await standAsPlanned(storage.collection);
 		// Doubles that stand with the set, as a person put them.
 		await storage.log('a', '4 4');
-		await storage.stand('A 1992', 4, 2);
+		await storage.stand('A 1992', rowId(4), 2);
 		await storage.log('a', '20');
 		const { id } = await storage.dividerOf('A 1992');
 		// 4 stands for all three; 9 is not there; 20 and 21 are not recorded.
@@ -22,7 +23,7 @@ describe('stock-take', () => {
 		});
 		const open = await listDiscrepancies(storage.collection.db);
 		const idOf = (version: string) =>
-			open.find((question) => question.version === version)?.id ?? 0;
+			open.find((question) => question.version === version)?.id ?? rowId<'discrepancies'>(0);
 		// 21 has no copy anywhere: it cannot be one that had another place.
 		const none = await answerDiscrepancy(storage.collection, idOf('a/base-21'), 'h');
 		expect(none).toMatchObject({ ok: false });
@@ -42,7 +43,7 @@ describe('stock-take', () => {
 		await storage.log('a', '1 2 3');
 		await standAsPlanned(storage.collection);
 		await storage.log('a', '1x2');
-		await storage.stand('A 1992', 1, 2);
+		await storage.stand('A 1992', rowId(1), 2);
 		const { id } = await storage.dividerOf('A 1992');
 		expect(await checkDivider(storage.collection, id, 'a', '1x2 2-3')).toMatchObject({
 			value: { notThere: 1, notRecorded: 0 }

@@ -7,6 +7,7 @@ import type { Collection, Reader } from '../../database/open.ts';
 import { boxes, discrepancies, dividers } from '../../database/tables/index.ts';
 import { makeChange, refused } from '../../journal/change.ts';
 import { readDividers } from '../room/read-box.ts';
+import type { DividerId } from '../../../core/row-id.ts';
 
 /** What a stock-take of a divider found. */
 export interface StockTaken {
@@ -21,7 +22,7 @@ export interface StockTaken {
  */
 export function checkDivider(
 	collection: Collection,
-	id: number,
+	id: DividerId,
 	release: string | null,
 	line: string | null
 ): Promise<Outcome<StockTaken>> {

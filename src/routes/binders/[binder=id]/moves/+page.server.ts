@@ -4,10 +4,11 @@ import { lieAsPlanned, takeSteps } from '$lib/server/binders/move-cards';
 import { moveSlip } from '$lib/server/binders/move-slip';
 import { readBinder } from '$lib/server/binders/read-binder';
 import { theCollection } from '$lib/server/collection';
+import { rowId } from '$lib/core/row-id';
 
 export const load = async ({ params, depends }) => {
 	depends('jade:copies');
-	const state = await readBinder((await theCollection()).db, Number(params.binder));
+	const state = await readBinder((await theCollection()).db, rowId(Number(params.binder)));
 	if (!state) error(404, 'There is no such binder.');
 	return { slip: moveSlip(state) };
 };
@@ -20,11 +21,11 @@ export const actions = {
 			return fail(400, { problems: [{ message: 'say how many steps are done' }] });
 		}
 		const last = textOf(form, 'last');
-		const done = await takeSteps(await theCollection(), Number(params.binder), count, last);
+		const done = await takeSteps(await theCollection(), rowId(Number(params.binder)), count, last);
 		return done.ok ? { done: true } : fail(409, { problems: done.problems });
 	},
 	planned: async ({ params }) => {
-		const cards = await lieAsPlanned(await theCollection(), Number(params.binder));
+		const cards = await lieAsPlanned(await theCollection(), rowId(Number(params.binder)));
 		if (cards === null) error(404, 'There is no such binder.');
 		return { done: true };
 	}

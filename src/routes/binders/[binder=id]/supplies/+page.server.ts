@@ -3,11 +3,12 @@ import { binderSupplies } from '$lib/server/binders/binder-supplies';
 import { readBinder } from '$lib/server/binders/read-binder';
 import { readPriceForm, setPrices } from '$lib/server/binders/supply-prices';
 import { theCollection } from '$lib/server/collection';
+import { rowId } from '$lib/core/row-id';
 
 export const load = async ({ params, depends }) => {
 	depends('jade:copies');
 	const { db } = await theCollection();
-	const state = await readBinder(db, Number(params.binder));
+	const state = await readBinder(db, rowId(Number(params.binder)));
 	if (!state) error(404, 'There is no such binder.');
 	return { supplies: await binderSupplies(db, state) };
 };

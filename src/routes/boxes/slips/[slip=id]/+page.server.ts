@@ -5,6 +5,7 @@ import { answerLine } from '$lib/server/storage/slips/change-slips';
 import { readSlip } from '$lib/server/storage/slips/slips';
 import { theCollection } from '$lib/server/collection';
 import { formFields } from '$lib/server/form-fields';
+import { rowId } from '$lib/core/row-id';
 
 /** Lines after the present one that are shown, and lines without a place that are named. */
 const SHOWN = 25;
@@ -14,7 +15,7 @@ export const load = async ({ params, url, depends }) => {
 	const { db } = await theCollection();
 	/** To be printed: every line with its neighbours. */
 	const isWhole = url.searchParams.has('whole');
-	const slip = await readSlip(db, Number(params.slip), isWhole ? Infinity : undefined);
+	const slip = await readSlip(db, rowId(Number(params.slip)), isWhole ? Infinity : undefined);
 	if (!slip) error(404, 'There is no such slip.');
 	const { lines, ...head } = slip;
 	const { todo, placeless, ...counts } = walkSlip(lines);
@@ -31,12 +32,18 @@ export const load = async ({ params, url, depends }) => {
 
 export const actions = {
 	answer: async ({ params, request }) => {
-		const { word, id } = formFields(await request.formData());
+		const { word, id, idOrNull } = formFields(await request.formData());
 		const state = SLIP_STATES.find((known) => known === word('state'));
 		if (!state) return fail(400, { problems: [{ message: 'say done, skipped or not there' }] });
 		const collection = await theCollection();
-		const divider = id('divider') || null;
-		const done = await answerLine(collection, Number(params.slip), id('line'), state, divider);
+		const divider = idOrNull('divider');
+		const done = await answerLine(
+			collection,
+			rowId(Number(params.slip)),
+			id('line'),
+			state,
+			divider
+		);
 		return done.ok ? { line: id('line') } : fail(409, { problems: done.problems });
 	}
 };

@@ -5,9 +5,10 @@ import { theCollection } from '$lib/server/collection';
 import { download } from '$lib/server/download';
 import { readGoal } from '$lib/server/goals/read-goals';
 import { problemResponse } from '$lib/server/problem-document';
+import { rowId } from '$lib/core/row-id';
 
 export const GET: RequestHandler = async ({ params }) => {
-	const goal = await readGoal((await theCollection()).db, Number(params.goal));
+	const goal = await readGoal((await theCollection()).db, rowId(Number(params.goal)));
 	if (!goal) return problemResponse(404, 'There is no such goal.');
 	const { releases, slots, filling } = goal;
 	const csv = formatMissingCsv(

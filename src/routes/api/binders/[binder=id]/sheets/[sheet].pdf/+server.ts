@@ -5,6 +5,7 @@ import { download } from '$lib/server/download';
 import { problemResponse } from '$lib/server/problem-document';
 import { fileTask } from '$lib/server/workers/file-task';
 import type { RequestHandler } from './$types';
+import { type BinderId, rowId } from '$lib/core/row-id';
 
 const USUAL_SPINE_MM = 45;
 
@@ -26,7 +27,7 @@ export const GET: RequestHandler = async ({ params, url, request }) => {
 		]);
 	}
 	const { now } = await theCollection();
-	const binder = Number(params.binder);
+	const binder: BinderId = rowId(Number(params.binder));
 	const options = { binder, sheet: which, paper, spineMm, now: now() };
 	return fileTask('printBinder', options, request.signal, (file) =>
 		file === null

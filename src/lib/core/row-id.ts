@@ -1,0 +1,33 @@
+declare const table: unique symbol;
+
+/**
+ * What a row of one table is known by, whatever its name or label: a whole number from 1 that cannot be
+ * taken for the id of a row of another table.
+ */
+export type RowId<Table extends string> = number & { readonly [table]: Table };
+
+export type BinderId = RowId<'binders'>;
+export type BoxId = RowId<'boxes'>;
+export type CardId = RowId<'cards'>;
+/** A card's number in the search index: above 0 a listed card's id, below 0 that of a card which an edition repeats. */
+export type IndexedCardId = RowId<'card_search'>;
+export type CopyId = RowId<'copies'>;
+export type DiscrepancyId = RowId<'discrepancies'>;
+export type DividerId = RowId<'dividers'>;
+export type GoalId = RowId<'goals'>;
+export type PhotoId = RowId<'photos'>;
+export type ReleaseId = RowId<'releases'>;
+export type SectionId = RowId<'sections'>;
+export type ShelfId = RowId<'shelves'>;
+export type SlipId = RowId<'slips'>;
+export type SlipLineId = RowId<'slip_lines'>;
+export type StepId = RowId<'journal'>;
+export type SynonymId = RowId<'synonyms'>;
+export type TrayId = RowId<'tray_piles'>;
+export type UnmatchedId = RowId<'unmatched_rows'>;
+
+/** Takes a number for an id that comes from outside; whether the row is there is another question. */
+export function rowId<Table extends string>(id: number): RowId<Table> {
+	if (!Number.isSafeInteger(id)) throw new RangeError(`rowId: ${id} is no id of a row`);
+	return id as RowId<Table>;
+}
