@@ -1,56 +1,13 @@
 import axe from 'axe-core';
 import type { Page } from '@playwright/test';
 import { expect, test } from './program.ts';
+import { VIEWS } from './views.ts';
 
 declare global {
 	interface Window {
 		axe: typeof axe;
 	}
 }
-
-const VIEWS = [
-	'/',
-	'/releases',
-	'/releases/import',
-	'/releases/outline',
-	'/releases/compare',
-	'/releases/signal-year-2019/edit',
-	'/releases/the-drowned-bell',
-	'/releases/harbour-lights-1994',
-	'/releases/subjects/Quiet%20Harbour%20Light',
-	'/goals',
-	'/goals/new',
-	'/goals/1',
-	'/goals/3',
-	'/goals/1/rules',
-	'/goals/1/wants',
-	'/log',
-	'/log/stack',
-	'/log/holdings',
-	'/releases/harbour-lights-1994/cards/base-27',
-	'/search?q=harbour',
-	'/journal',
-	'/binders',
-	'/binders/1',
-	'/binders/2',
-	'/binders/1/moves',
-	'/binders/1/supplies',
-	'/binders/1/print',
-	'/binders/1/show',
-	'/binders/kinds',
-	'/binders/side-by-side',
-	'/boxes',
-	'/boxes/sorting',
-	'/boxes/plan',
-	'/boxes/43',
-	'/boxes/slips',
-	'/boxes/slips/1',
-	'/boxes/slips/1?whole',
-	'/boxes/questions',
-	'/boxes/holders',
-	'/boxes/labels',
-	'/boxes/shelves'
-];
 
 const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
 

@@ -5,14 +5,8 @@ import { COPY_STATUSES } from '../core/copies/copy-record.ts';
 import { MOST_COPIES, LONGEST_LINE } from '../core/shorthand/parse-entry-line.ts';
 import { VersionKeySchema } from './compute.ts';
 import { ConditionSchema, GoalRulesSchema } from './goal-rules.ts';
-import { closed, record } from './vocabulary.ts';
-import type { RowId } from '../core/row-id.ts';
+import { closed, idOf, record } from './vocabulary.ts';
 
-/** A row of the database. */
-const idOf = <Table extends string>(what: string) =>
-	Type.Unsafe<RowId<Table>>(
-		Type.Integer({ minimum: 1, maximum: Number.MAX_SAFE_INTEGER, description: what })
-	);
 const Key = Type.Union([Type.String({ minLength: 1, maxLength: 100 }), Type.Null()]);
 
 /** An entry line to apply: `POST /api/releases/{release}/log`. */
@@ -22,7 +16,7 @@ export const EntrySchema = Type.Object(
 		numbering: Key,
 		parallel: Key,
 		condition: Type.Optional(ConditionSchema),
-		pile: Type.Optional(idOf<'tray_piles'>('Id of a pile to log: so many cards leave it.'))
+		pile: Type.Optional(idOf('tray_piles', 'Id of a pile to log: so many cards leave it.'))
 	},
 	closed
 );

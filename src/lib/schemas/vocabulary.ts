@@ -1,4 +1,5 @@
 import { Type, type TSchema } from 'typebox';
+import type { RowId } from '../core/row-id.ts';
 import { HOLDER_KINDS } from '../core/storage/kinds/holder-kind.ts';
 
 /** The words that all schemas are written in. Everything that is read has a bound. */
@@ -47,3 +48,9 @@ export const record = <Value extends TSchema>(
 	description: string
 ) => Type.Record(Type.String({ maxLength: 420 }), value, { maxProperties, description });
 export const orNull = <Item extends TSchema>(item: Item) => Type.Union([item, Type.Null()]);
+
+/** The id of a row of a table. */
+export const idOf = <Table extends string>(_table: Table, description: string) =>
+	Type.Unsafe<RowId<Table>>(
+		Type.Integer({ minimum: 1, maximum: Number.MAX_SAFE_INTEGER, description })
+	);

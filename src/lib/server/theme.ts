@@ -1,6 +1,6 @@
 import type { Cookies } from '@sveltejs/kit';
+import { THEMES } from '../schemas/forms.ts';
 
-export const THEMES = ['jade-day', 'jade-night'] as const;
 export type Theme = (typeof THEMES)[number];
 
 /** The theme a person chose; undefined: as the system has it. */

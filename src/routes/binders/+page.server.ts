@@ -1,4 +1,5 @@
-import { formFields } from '$lib/server/form-fields';
+import { NewBinderForm } from '$lib/schemas/forms';
+import { readFormOf } from '$lib/server/read-form';
 import { fail, redirect } from '@sveltejs/kit';
 import { makeBinder } from '$lib/server/binders/change-binder';
 import { listBinders, readBinder } from '$lib/server/binders/read-binder';
@@ -22,11 +23,10 @@ export const load = async () => {
 
 export const actions = {
 	default: async ({ request }) => {
-		const { word, id: idIn } = formFields(await request.formData());
-		const id = await makeBinder(await theCollection(), {
-			goalId: idIn('goal'),
-			name: word('name').slice(0, 200)
-		});
+		const form = await readFormOf(request, NewBinderForm);
+		if (!form.ok) return fail(400, { problems: form.problems });
+		const { goal, name } = form.value;
+		const id = await makeBinder(await theCollection(), { goalId: goal, name });
 		if (id === null) return fail(400, { problems: [{ message: 'choose a goal for the binder' }] });
 		redirect(303, `/binders/${id}`);
 	}

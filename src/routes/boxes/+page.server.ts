@@ -5,6 +5,8 @@ import { theCollection } from '$lib/server/collection';
 import { listTrays } from '$lib/server/copies/trays';
 import { countReleases } from '$lib/server/releases/list-releases';
 import { rowId } from '$lib/core/row-id';
+import { MovesForm } from '$lib/schemas/forms';
+import { readFormOf } from '$lib/server/read-form';
 
 export const load = async ({ depends }) => {
 	depends('jade:copies');
@@ -19,12 +21,12 @@ export const load = async ({ depends }) => {
 export const actions = {
 	/** Moves boxes as advised: one, or all that are named. */
 	move: async ({ request }) => {
-		const form = await request.formData();
-		const moves = form.getAll('move').map((move) => {
-			const [box = 0, shelf = 0] = String(move).split(' ').map(Number);
+		const form = await readFormOf(request, MovesForm);
+		if (!form.ok) return fail(400, { problems: form.problems });
+		const moves = form.value.move.map((move) => {
+			const [box = 0, shelf = 0] = move.split(' ').map(Number);
 			return { box: rowId<'boxes'>(box), shelf: rowId<'shelves'>(shelf) };
 		});
-		if (moves.length === 0) return fail(400, { problems: [{ message: 'name a box and a shelf' }] });
 		const done = await moveBoxes(await theCollection(), moves);
 		return done.ok ? { moved: done.value.moved } : fail(409, { problems: done.problems });
 	}

@@ -1,5 +1,6 @@
 import { fail } from '@sveltejs/kit';
-import { formFields } from '$lib/server/form-fields';
+import { StepForm } from '$lib/schemas/forms';
+import { readFormOf } from '$lib/server/read-form';
 import { theCollection } from '$lib/server/collection';
 import { undoStep } from '$lib/server/journal/undo-step';
 import { recentSteps } from '$lib/server/journal/undo';
@@ -11,8 +12,9 @@ export const load = async ({ depends }) => {
 
 export const actions = {
 	default: async ({ request }) => {
-		const { id } = formFields(await request.formData());
-		const outcome = await undoStep(await theCollection(), id('step'));
+		const form = await readFormOf(request, StepForm);
+		if (!form.ok) return fail(400, { problems: form.problems, label: '' });
+		const outcome = await undoStep(await theCollection(), form.value.step);
 		return outcome.ok
 			? { problems: [], label: outcome.value.label }
 			: fail(400, { problems: outcome.problems, label: '' });

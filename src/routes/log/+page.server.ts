@@ -1,8 +1,9 @@
-import { formFields, textOf } from '$lib/server/form-fields';
+import { readFormOf } from '$lib/server/read-form';
+import { PileForm, PileIdForm } from '$lib/schemas/forms';
 import { countIncoming, countOwned, readCopies } from '$lib/server/copies/read-copies';
 import { fail } from '@sveltejs/kit';
 import { listSynonyms } from '$lib/server/copies/synonyms';
-import { addPile, listTrays, removePile, TRAYS } from '$lib/server/copies/trays';
+import { addPile, listTrays, removePile } from '$lib/server/copies/trays';
 import { clockFor } from '$lib/server/preferences/sample-clock';
 import { theCollection } from '$lib/server/collection';
 import { findRelease } from '$lib/server/releases/load-release';
@@ -27,15 +28,16 @@ export const load = async ({ parent, depends }) => {
 
 export const actions = {
 	pile: async ({ request }) => {
-		const form = await request.formData();
-		const tray = TRAYS.find((known) => known === form.get('tray')) ?? 'to log';
-		const name = textOf(form, 'name').slice(0, 200);
-		const outcome = await addPile(await theCollection(), tray, name, Number(form.get('cards')));
+		const form = await readFormOf(request, PileForm);
+		if (!form.ok) return fail(400, { problems: form.problems });
+		const { tray = 'to log', name, cards } = form.value;
+		const outcome = await addPile(await theCollection(), tray, name, cards);
 		return outcome.ok ? { problems: [] } : fail(400, { problems: outcome.problems });
 	},
 	clear: async ({ request }) => {
-		const { id } = formFields(await request.formData());
-		await removePile(await theCollection(), id('pile'));
+		const form = await readFormOf(request, PileIdForm);
+		if (!form.ok) return fail(400, { problems: form.problems });
+		await removePile(await theCollection(), form.value.pile);
 		return { problems: [] };
 	}
 };

@@ -1,17 +1,16 @@
-import { textOf } from '$lib/server/form-fields';
+import { ThemeChoiceForm } from '$lib/schemas/forms';
 import { redirect, type RequestHandler } from '@sveltejs/kit';
 import { ownPath } from '$lib/server/own-path';
-import { THEMES } from '$lib/server/theme';
+import { readForm } from '$lib/server/read-form';
 
 /** Keeps the chosen theme in a cookie and goes back to the page. */
 export const POST: RequestHandler = async ({ request, cookies, url }) => {
-	const form = await request.formData();
-	const theme = THEMES.find((known) => known === form.get('theme'));
-	if (theme)
-		cookies.set('theme', theme, {
+	const form = readForm(await request.formData(), ThemeChoiceForm);
+	if (form.ok)
+		cookies.set('theme', form.value.theme, {
 			path: '/',
 			maxAge: 31_536_000,
 			secure: url.protocol === 'https:'
 		});
-	redirect(303, ownPath(textOf(form, 'back') || '/', url));
+	redirect(303, ownPath((form.ok && form.value.back) || '/', url));
 };

@@ -8,7 +8,7 @@ import { changeBinder, swapPockets } from './change-binder.ts';
 import { lieAsPlanned } from './move-cards.ts';
 import { addKind, removeKind } from '../kinds/own-kinds.ts';
 import { openSide } from './side.ts';
-import { readPriceForm, setPrices } from './supply-prices.ts';
+import { readPrices, setPrices } from './supply-prices.ts';
 import { rowId } from '../../core/row-id.ts';
 
 const at = withBinder();
@@ -140,14 +140,8 @@ describe('own kinds and prices', () => {
 
 	test('prices of a form: all problems at once; what is saved is reckoned in whole packs', async () => {
 		const form = (rows: readonly (readonly [string, string, string])[], currency: string) => {
-			const data = new FormData();
-			for (const [key, price, packOf] of rows) {
-				data.append('key', key);
-				data.append('price', price);
-				data.append('packOf', packOf);
-			}
-			data.set('currency', currency);
-			return readPriceForm(data);
+			const column = (i: 0 | 1 | 2) => rows.map((row) => row[i]);
+			return readPrices({ currency, key: column(0), price: column(1), packOf: column(2) });
 		};
 		expect(form([['a', '1.x', '0']], 'euro')).toMatchObject({
 			ok: false,

@@ -1,8 +1,9 @@
-import { textOf } from '../form-fields.ts';
+import type { Static } from 'typebox';
 import { eq } from 'drizzle-orm';
 import type { SupplyPrice } from '../../core/binder/supplies.ts';
 import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
 import { parseAmount } from '../../core/worth/amount.ts';
+import type { PricesForm } from '../../schemas/forms.ts';
 import type { Collection } from '../database/open.ts';
 import { supplyPrices } from '../database/tables/index.ts';
 import { makeChange } from '../journal/change.ts';
@@ -33,44 +34,46 @@ export function setPrices(collection: Collection, changes: readonly PriceChange[
 	});
 }
 
-/** Prices out of a form: `key`, `price` and `packOf` line by line, and one `currency`. All problems at once. */
-export function readPriceForm(form: FormData): Outcome<readonly PriceChange[]> {
-	const texts = (field: string) =>
-		form.getAll(field).map((value) => (typeof value === 'string' ? value.trim() : ''));
-	const [keys, prices, packs] = [texts('key'), texts('price'), texts('packOf')];
-	const currency = textOf(form, 'currency').toUpperCase();
+/** Prices out of a form, line by line: no price takes it away. All problems at once. */
+export function readPrices({
+	currency: code,
+	key,
+	price: prices,
+	packOf
+}: Static<typeof PricesForm>): Outcome<readonly PriceChange[]> {
+	const currency = code.toUpperCase();
 	const problems: Problem[] = [];
 	if (!/^[A-Z]{3}$/.test(currency)) {
 		problems.push({
 			field: 'currency',
-			message: `"${currency}" is no currency`,
+			message: `"${code}" is no currency`,
 			remedy: 'Three letters, as EUR or USD.'
 		});
 	}
-	const changes = keys.map((key, i): PriceChange => {
-		const [price = '', packOf = ''] = [prices[i], packs[i]];
-		if (price === '') return [key, null];
+	const changes = key.map((name, i): PriceChange => {
+		const [price = '', pack = ''] = [prices[i], packOf[i]];
+		if (price === '') return [name, null];
 		const amount = parseAmount(price, currency);
 		if (!amount.ok) {
 			problems.push(
 				...amount.problems.map((problem) => ({
 					...problem,
 					field: 'price',
-					message: `${key}: ${problem.message}`
+					message: `${name}: ${problem.message}`
 				}))
 			);
 		} else if (amount.value.minor > MOST_PRICE) {
-			problems.push({ field: 'price', message: `${key}: "${price}" is more than any pack costs` });
+			problems.push({ field: 'price', message: `${name}: "${price}" is more than any pack costs` });
 		}
-		if (!/^[1-9]\d{0,4}$/.test(packOf)) {
+		if (!/^[1-9]\d{0,4}$/.test(pack)) {
 			problems.push({
 				field: 'packOf',
-				message: `${key}: "${packOf}" is no number in a pack`,
+				message: `${name}: "${pack}" is no number in a pack`,
 				remedy: 'A whole number from 1.'
 			});
 		}
 		const priceMinor = amount.ok ? amount.value.minor : 0;
-		return [key, { priceMinor, currency, packOf: Number(packOf) }];
+		return [name, { priceMinor, currency, packOf: Number(pack) }];
 	});
 	return problems.length > 0 ? bad(problems) : good(changes);
 }

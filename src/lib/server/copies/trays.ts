@@ -6,8 +6,7 @@ import { makeChange, refused } from '../journal/change.ts';
 import { insertOne, type Recorder } from '../database/record.ts';
 import type { TrayId } from '../../core/row-id.ts';
 
-export const TRAYS = ['to log', 'to sort'] as const;
-export type Tray = (typeof TRAYS)[number];
+export type Tray = 'to log' | 'to sort';
 
 /** The piles of both trays, oldest first. */
 export async function listTrays(db: Reader) {

@@ -12,7 +12,7 @@ import { removeBox } from './room/edit-boxes.ts';
 import { removeDivider } from './room/edit-dividers.ts';
 import { homelessCopies } from '../places/homeless.ts';
 import { readValuable } from '../places/holder-tiers.ts';
-import { plannedStorage } from './plan/plan-storage.ts';
+import { planStorage } from './plan/plan-storage.ts';
 import { listSlips, readSlip } from './slips/slips.ts';
 import { standAsPlanned } from './plan/stand-as-planned.ts';
 import { checkDivider, listDiscrepancies } from './stock-take/stock-take.ts';
@@ -131,7 +131,7 @@ async function checkRoom() {
 	).toEqual([]);
 	// The plan, which sums in the database, knows of as many cards without a place as a count one by one.
 	const homeless = await homelessCopies(db, await readValuable(db));
-	const plan = await plannedStorage(db);
+	const plan = await planStorage(db);
 	const sum = (counts: readonly number[]) => counts.reduce((total, count) => total + count, 0);
 	expect(sum(plan.sets.map(({ cards }) => cards))).toBe(sum(homeless.map(({ free }) => free)));
 	const um = sum(plan.sets.map(({ cards, stockPt = 0 }) => cards * stockPt * 25.4));

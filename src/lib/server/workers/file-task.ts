@@ -16,8 +16,7 @@ export async function fileTask<Name extends TaskName>(
 	try {
 		return respond(await runTask(task, argument, signal));
 	} catch (reason) {
-		if (!(reason instanceof TooMuch)) throw reason;
-		return problemResponse(503, REASONS[reason.why]);
+		return problemResponse(503, reasonOf(reason));
 	}
 }
 
@@ -30,9 +29,14 @@ export async function pageTask<Name extends TaskName>(
 	try {
 		return await runTask(task, argument, signal);
 	} catch (reason) {
-		if (!(reason instanceof TooMuch)) throw reason;
-		return error(503, REASONS[reason.why]);
+		return error(503, reasonOf(reason));
 	}
+}
+
+/** Why a task was given up, in words; what is another fault goes on as one. */
+export function reasonOf(reason: unknown): string {
+	if (!(reason instanceof TooMuch)) throw reason;
+	return REASONS[reason.why];
 }
 
 const REASONS: Readonly<Record<TooMuch['why'], string>> = {

@@ -1,13 +1,15 @@
 import { availableParallelism } from 'node:os';
 import { resolve } from 'node:path';
+import { MessageChannel } from 'node:worker_threads';
 import { Piscina } from 'piscina';
 import { readSettings } from '../database/settings.ts';
-import type { TaskName, Tasks } from './tasks.ts';
+import type { Progress, TaskName, Tasks } from './tasks.ts';
 import type { TaskCall } from './worker.ts';
 
 /** How long a task may take, its wait for a free worker included; files are larger than other bodies. */
 const LONGEST_MS: Readonly<Record<TaskName, number>> = {
 	compute: 10_000,
+	planStorage: 120_000,
 	readChecklist: 60_000,
 	readHoldings: 60_000,
 	exportHoldings: 60_000,
@@ -47,18 +49,24 @@ function thePool(): Piscina<TaskCall> {
 /**
  * Runs a task in a worker thread, so that nobody waits for it but the caller. Given up, with its
  * thread, when it takes too long or too much memory, or when `signal` says that the caller is gone.
+ * @param tell is told how far the task is, where the task says so
  * @throws TooMuch when it was given up
  */
 export async function runTask<Name extends TaskName>(
 	task: Name,
 	argument: Parameters<Tasks[Name]>[0],
-	signal?: AbortSignal
+	signal?: AbortSignal,
+	tell?: (told: Progress) => void
 ): Promise<Awaited<ReturnType<Tasks[Name]>>> {
 	const limit = AbortSignal.timeout(LONGEST_MS[task]);
 	const both = signal ? AbortSignal.any([limit, signal]) : limit;
+	const { port1: heard, port2: port } = new MessageChannel();
+	if (tell) heard.on('message', tell);
 	try {
-		const call = { task, argument: argument as never };
-		return (await thePool().run(call, { signal: both })) as Awaited<ReturnType<Tasks[Name]>>;
+		const call = { task, argument: argument as never, port };
+		return (await thePool().run(call, { signal: both, transferList: [port] })) as Awaited<
+			ReturnType<Tasks[Name]>
+		>;
 	} catch (error) {
 		if (limit.aborted) throw new TooMuch('time', { cause: error });
 		if (signal?.aborted) throw new TooMuch('gone', { cause: error });
@@ -66,5 +74,7 @@ export async function runTask<Name extends TaskName>(
 		if (code === 'ERR_WORKER_OUT_OF_MEMORY') throw new TooMuch('memory', { cause: error });
 		if (/queue is at limit/i.test(message)) throw new TooMuch('busy', { cause: error });
 		throw error;
+	} finally {
+		heard.close();
 	}
 }

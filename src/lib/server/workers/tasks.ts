@@ -7,6 +7,9 @@ import { readSettings } from '../database/settings.ts';
 import { exportHoldings } from '../holdings/export-holdings.ts';
 import { labelTexts, type LabelChoice } from '../storage/labels/label-texts.ts';
 import { previewLabels } from '../storage/labels/preview-labels.ts';
+import { planStorage } from '../storage/plan/plan-storage.ts';
+import { storageOptions, type StorageChoice } from '../storage/plan/read-storage-options.ts';
+import { storageView } from '../storage/plan/storage-view.ts';
 import { printLabels } from '../storage/labels/print-labels.ts';
 import type { Problem } from '../../core/problem.ts';
 import { readChecklist, type TableChoice } from '../../formats/read-checklist.ts';
@@ -18,6 +21,12 @@ export type Computed =
 	| { readonly kind: 'done'; readonly json: string }
 	| { readonly kind: 'unreadable'; readonly reason: string }
 	| { readonly kind: 'invalid'; readonly problems: readonly Problem[] };
+
+/** How far a task is. */
+export interface Progress {
+	readonly done: number;
+	readonly total: number;
+}
 
 /**
  * What workers do. Arguments and answers are copied from thread to thread, so they are plain data.
@@ -64,6 +73,11 @@ export const TASKS = {
 	}) =>
 		withReader(readSettings(process.env), async (db) =>
 			printLabels(await labelTexts(db, choice), grid, start, now)
+		),
+	/** A plan with what its view shows, as JSON. */
+	planStorage: ({ choice }: { readonly choice: StorageChoice }, tell: (told: Progress) => void) =>
+		withReader(readSettings(process.env), async (db) =>
+			JSON.stringify(await storageView(db, await planStorage(db, storageOptions(choice), tell)))
 		),
 	/** Null where there is no such binder. */
 	printBinder: ({

@@ -1,12 +1,15 @@
+import type { MessagePort } from 'node:worker_threads';
 import { TASKS, type TaskName } from './tasks.ts';
 
 /** A task on its way to a worker. */
 export interface TaskCall {
 	readonly task: TaskName;
 	readonly argument: never;
+	/** Where it says how far it is. */
+	readonly port: MessagePort;
 }
 
 /** What a worker thread runs: one task after the other (`vite.workers.config.ts` builds it). */
-export default function work({ task, argument }: TaskCall): unknown {
-	return TASKS[task](argument);
+export default function work({ task, argument, port }: TaskCall): unknown {
+	return TASKS[task](argument, (told) => port.postMessage(told));
 }

@@ -41,7 +41,7 @@
 		</select>
 	</Field>
 	<Field label="Stands on">
-		<select class="select w-60 select-sm" name="shelf" value={String(box?.shelfId ?? '')}>
+		<select class="select w-60 select-sm" name="shelfId" value={String(box?.shelfId ?? '')}>
 			<option value="">no shelf</option>
 			{#each shelves as shelf (shelf.id)}
 				<option value={String(shelf.id)}>{shelf.room}: {nameShelf(shelf)}</option>

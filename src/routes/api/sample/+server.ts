@@ -10,7 +10,7 @@ import type { RequestHandler } from './$types';
 export const POST: RequestHandler = async () => {
 	const collection = await theCollection();
 	return ndjson(async (tell) => {
-		const loaded = await loadDemo(collection, (done, total) => tell({ done, total }));
-		tell({ loaded });
+		const loaded = await loadDemo(collection, (done, total) => tell.value({ done, total }));
+		tell.value({ loaded });
 	});
 };

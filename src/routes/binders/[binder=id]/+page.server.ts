@@ -1,36 +1,38 @@
-import { textOf } from '$lib/server/form-fields';
 import { error, fail, redirect } from '@sveltejs/kit';
 import { changeBinder, removeBinder, swapPockets } from '$lib/server/binders/change-binder';
 import { swapLying } from '$lib/server/binders/move-cards';
-import { readLayoutForm } from '$lib/server/binders/read-layout-form';
+import { BinderForm, CorrectForm, SwapForm } from '$lib/schemas/forms';
+import { readFormOf } from '$lib/server/read-form';
 import { theCollection } from '$lib/server/collection';
 import { rowId } from '$lib/core/row-id';
 
 export const actions = {
 	layout: async ({ params, request }) => {
-		const form = await request.formData();
-		const layout = readLayoutForm(form);
-		if (!layout.ok) return fail(400, { problems: layout.problems });
-		const name = form.has('name') ? { name: textOf(form, 'name').slice(0, 200) } : {};
+		const form = await readFormOf(request, BinderForm);
+		if (!form.ok) return fail(400, { problems: form.problems });
+		const { name, ...layout } = form.value;
 		const done = await changeBinder(await theCollection(), rowId(Number(params.binder)), {
-			...name,
-			layout: layout.value
+			...(name === undefined ? {} : { name }),
+			layout
 		});
 		return done.ok ? { done: true } : fail(400, { problems: done.problems });
 	},
 	swap: async ({ params, request }) => {
-		const form = await request.formData();
-		const [first, second] = ['first', 'second'].map((field) => readPocket(textOf(form, field)));
-		const done =
-			first && second
-				? await swapPockets(await theCollection(), rowId(Number(params.binder)), first, second)
-				: null;
-		if (done?.ok) return { done: true };
-		return fail(400, { problems: done?.problems ?? [{ message: 'name two pockets' }] });
+		const form = await readFormOf(request, SwapForm);
+		if (!form.ok) return fail(400, { problems: form.problems });
+		const { first, second } = form.value;
+		const done = await swapPockets(
+			await theCollection(),
+			rowId(Number(params.binder)),
+			readPocket(first),
+			readPocket(second)
+		);
+		return done.ok ? { done: true } : fail(400, { problems: done.problems });
 	},
 	correct: async ({ params, request }) => {
-		const form = await request.formData();
-		const [first = '', second = ''] = ['first', 'second'].map((field) => textOf(form, field));
+		const form = await readFormOf(request, CorrectForm);
+		if (!form.ok) return fail(400, { problems: form.problems });
+		const { first, second } = form.value;
 		const done = await swapLying(
 			await theCollection(),
 			rowId(Number(params.binder)),
@@ -47,8 +49,8 @@ export const actions = {
 	}
 };
 
-/** "3/0": the first pocket of page 3; null where the text is none. */
+/** "3/0": the first pocket of page 3. */
 function readPocket(text: string) {
-	const [, page, pocket] = /^(\d{1,6})\/(\d{1,4})$/.exec(text) ?? [];
-	return page === undefined ? null : { page: Number(page), pocket: Number(pocket) };
+	const [page = 0, pocket = 0] = text.split('/').map(Number);
+	return { page, pocket };
 }

@@ -2,7 +2,6 @@ import { group } from 'd3-array';
 import { error, fail, redirect } from '@sveltejs/kit';
 import type { Outcome } from '$lib/core/problem';
 import { foldRuns } from '$lib/core/checklist/fold-runs';
-import { BOX_USES } from '$lib/core/storage/kinds/box-use';
 import { readBox } from '$lib/server/storage/room/read-box';
 import { readBoxKinds, readShelves } from '$lib/server/storage/room/read-storage';
 import { removeBox, saveBox, shiftBox } from '$lib/server/storage/room/edit-boxes';
@@ -10,7 +9,16 @@ import { addDivider, removeDivider, renameDivider } from '$lib/server/storage/ro
 import { respacingOf, takeRespaceStep } from '$lib/server/storage/room/respace-box';
 import { checkDivider } from '$lib/server/storage/stock-take/stock-take';
 import { theCollection } from '$lib/server/collection';
-import { formFields } from '$lib/server/form-fields';
+import { readFormOf } from '$lib/server/read-form';
+import {
+	BoxForm,
+	CheckForm,
+	DividerForm,
+	NewDividerForm,
+	RenameForm,
+	RespaceForm,
+	ShiftForm
+} from '$lib/schemas/forms';
 import { listReleaseNames } from '$lib/server/releases/list-releases';
 import { rowId } from '$lib/core/row-id';
 
@@ -53,19 +61,14 @@ const answer = (done: Outcome<unknown>) =>
 
 export const actions = {
 	save: async ({ params, request }) => {
-		const { word, idOrNull } = formFields(await request.formData());
-		const use = BOX_USES.find((choice) => choice === word('use')) ?? 'sets';
-		const fields = {
-			name: word('name'),
-			kind: word('kind'),
-			use,
-			shelfId: idOrNull<'shelves'>('shelf')
-		};
-		return answer(await saveBox(await theCollection(), fields, rowId(Number(params.box))));
+		const form = await readFormOf(request, BoxForm);
+		if (!form.ok) return answer(form);
+		return answer(await saveBox(await theCollection(), form.value, rowId(Number(params.box))));
 	},
 	shift: async ({ params, request }) => {
-		const { word } = formFields(await request.formData());
-		const by = word('by') === 'right' ? 1 : -1;
+		const form = await readFormOf(request, ShiftForm);
+		if (!form.ok) return answer(form);
+		const by = form.value.by === 'right' ? 1 : -1;
 		return answer(await shiftBox(await theCollection(), rowId(Number(params.box)), by));
 	},
 	remove: async ({ params }) => {
@@ -74,37 +77,47 @@ export const actions = {
 		return answer(done);
 	},
 	divider: async ({ params, request }) => {
-		const { word, id } = formFields(await request.formData());
-		const { db } = await theCollection();
-		const release = (await listReleaseNames(db)).find(({ key }) => key === word('release'));
-		const label = word('label') || (release?.name ?? '');
+		const form = await readFormOf(request, NewDividerForm);
+		if (!form.ok) return answer(form);
 		const collection = await theCollection();
+		const releases = await listReleaseNames(collection.db);
+		const release = releases.find(({ key }) => key === form.value.release);
+		const label = form.value.label || (release?.name ?? '');
 		return answer(
-			await addDivider(collection, rowId(Number(params.box)), id('row'), label, release?.id ?? null)
+			await addDivider(
+				collection,
+				rowId(Number(params.box)),
+				form.value.row,
+				label,
+				release?.id ?? null
+			)
 		);
 	},
 	rename: async ({ request }) => {
-		const { word, id } = formFields(await request.formData());
-		return answer(await renameDivider(await theCollection(), id('divider'), word('label')));
+		const form = await readFormOf(request, RenameForm);
+		if (!form.ok) return answer(form);
+		const { divider, label } = form.value;
+		return answer(await renameDivider(await theCollection(), divider, label));
 	},
 	drop: async ({ request }) => {
-		const { id } = formFields(await request.formData());
-		return answer(await removeDivider(await theCollection(), id('divider')));
+		const form = await readFormOf(request, DividerForm);
+		if (!form.ok) return answer(form);
+		return answer(await removeDivider(await theCollection(), form.value.divider));
 	},
 	respace: async ({ params, request }) => {
-		const { word } = formFields(await request.formData());
-		return answer(
-			await takeRespaceStep(await theCollection(), rowId(Number(params.box)), word('step'))
-		);
+		const form = await readFormOf(request, RespaceForm);
+		if (!form.ok) return answer(form);
+		const { step } = form.value;
+		return answer(await takeRespaceStep(await theCollection(), rowId(Number(params.box)), step));
 	},
 	/** Stock-take of a divider: as recorded, or by an entry line of what stands there. */
 	check: async ({ request }) => {
-		const { word, id } = formFields(await request.formData());
-		const line = word('line') === '' ? null : word('line');
-		const release = word('release') === '' ? null : word('release');
-		const done = await checkDivider(await theCollection(), id('divider'), release, line);
+		const form = await readFormOf(request, CheckForm);
+		if (!form.ok) return fail(400, { problems: form.problems, divider: null });
+		const { divider, release = null, line = null } = form.value;
+		const done = await checkDivider(await theCollection(), divider, release, line);
 		return done.ok
-			? { checked: { divider: id('divider'), ...done.value } }
-			: fail(400, { problems: done.problems, divider: id('divider') });
+			? { checked: { divider, ...done.value } }
+			: fail(400, { problems: done.problems, divider });
 	}
 };

@@ -1,9 +1,12 @@
 import { fail } from '@sveltejs/kit';
 import { HOLDER_KEYS, HOLDER_SORTS } from '$lib/core/storage/kinds/holder-kind';
-import { bad, type Outcome, type Problem } from '$lib/core/problem';
+import type { Static } from 'typebox';
+import { HolderMovesForm, SuppliesForm, TiersForm } from '$lib/schemas/forms';
+import { readFormOf } from '$lib/server/read-form';
+import { bad, good, type Outcome, type Problem } from '$lib/core/problem';
 import { parseAmount } from '$lib/core/worth/amount';
 import { checkAgainst } from '$lib/schemas/validator';
-import { readPriceForm, setPrices } from '$lib/server/binders/supply-prices';
+import { readPrices, setPrices } from '$lib/server/binders/supply-prices';
 import { HOLDER_SUPPLY, holderSupplies } from '$lib/server/storage/holders/holder-supplies';
 import { setHolderRules, setHolders } from '$lib/server/storage/holders/change-holders';
 import { nameTierMoves } from '$lib/server/storage/holders/name-tier-moves';
@@ -41,48 +44,50 @@ const answer = (form: string, done: Outcome<unknown>) =>
 	done.ok ? { form } : fail(400, { form, problems: done.problems });
 
 /** What the form of tiers and names holds, with what is on hand as it was. */
-function readRules(form: FormData, onHand: HolderRules['onHand']): Outcome<HolderRules> {
-	const texts = (field: string) => form.getAll(field).map((value) => String(value).trim());
-	const [names, from, holders] = [texts('tier'), texts('from'), texts('holder')];
-	const [words, tiers] = [texts('word'), texts('named')];
-	const currency = String(form.get('currency') ?? USUAL_CURRENCY)
-		.trim()
-		.toUpperCase();
+function readRules(
+	{ tier, from, holder, word, named, currency: code = USUAL_CURRENCY }: Static<typeof TiersForm>,
+	onHand: HolderRules['onHand']
+): Outcome<HolderRules> {
+	const currency = code.toUpperCase();
 	const misread: Problem[] = [];
 	const rules = {
-		tiers: names.flatMap((name, i) => {
+		tiers: tier.flatMap((name, i) => {
 			if (name === '') return [];
 			const amount = parseAmount(from[i] ?? '', currency);
 			if (!amount.ok) misread.push(...amount.problems.map((each) => ({ ...each, field: 'from' })));
 			const value = amount.ok ? amount.value.minor : 0;
-			const holder = HOLDER_SORTS.find((sort) => sort === holders[i]) ?? 'none';
-			return [{ name, fromMinor: value, holder }];
+			const kept = HOLDER_SORTS.find((sort) => sort === holder[i]) ?? 'none';
+			return [{ name, fromMinor: value, holder: kept }];
 		}),
-		names: words.flatMap((word, i) => (word === '' ? [] : [{ word, tier: tiers[i] ?? '' }])),
+		names: word.flatMap((text, i) => (text === '' ? [] : [{ word: text, tier: named[i] ?? '' }])),
 		currency,
 		onHand
 	};
 	const problems = [...misread, ...checkAgainst(HolderRulesSchema, rules)];
-	return problems.length > 0 ? bad(problems) : { ok: true, value: rules as HolderRules, notes: [] };
+	return problems.length > 0 ? bad(problems) : good(rules);
 }
 
 export const actions = {
 	rules: async ({ request }) => {
+		const form = await readFormOf(request, TiersForm);
+		if (!form.ok) return answer('rules', form);
 		const collection = await theCollection();
 		const { onHand } = await readPreference(collection.db, HOLDER_RULES);
-		const rules = readRules(await request.formData(), onHand);
+		const rules = readRules(form.value, onHand);
 		return answer('rules', rules.ok ? await setHolderRules(collection, rules.value) : rules);
 	},
 	/** Records that some cards, or all of the list, are in the holders they should be in. */
 	moved: async ({ request }) => {
-		const form = await request.formData();
+		const form = await readFormOf(request, HolderMovesForm);
+		if (!form.ok) return answer('moves', form);
+		const { all, copy } = form.value;
 		const collection = await theCollection();
 		const { moves } = await readTierMoves(
 			collection.db,
 			await readPreference(collection.db, HOLDER_RULES)
 		);
-		const wanted = new Set(form.getAll('copy').map(Number));
-		const chosen = form.has('all') ? moves : moves.filter(({ copyId }) => wanted.has(copyId));
+		const wanted = new Set(copy);
+		const chosen = all === undefined ? moves.filter(({ copyId }) => wanted.has(copyId)) : moves;
 		if (chosen.length === 0) {
 			return answer(
 				'moves',
@@ -93,25 +98,26 @@ export const actions = {
 	},
 	/** Prices of packs, and what is on hand. */
 	supplies: async ({ request }) => {
-		const form = await request.formData();
-		const collection = await theCollection();
-		const prices = readPriceForm(form);
-		const counts = form.getAll('onHand').map((value) => String(value).trim());
-		const wrong = counts.filter((text) => !/^\d{1,6}$/.test(text));
+		const form = await readFormOf(request, SuppliesForm);
+		if (!form.ok) return answer('supplies', form);
+		const { onHand: counts, ...fields } = form.value;
+		const prices = readPrices(fields);
 		const problems = [
 			...(prices.ok ? [] : prices.problems),
-			...wrong.map((text) => ({
-				field: 'onHand',
-				message: `"${text}" is no count`,
-				remedy: 'A whole number from 0.'
-			}))
+			...counts
+				.filter((text) => !/^\d{1,6}$/.test(text))
+				.map((text) => ({
+					field: 'onHand',
+					message: `"${text}" is no count`,
+					remedy: 'A whole number from 0.'
+				}))
 		];
 		if (!prices.ok || problems.length > 0) return answer('supplies', bad(problems));
+		const collection = await theCollection();
 		const rules = await readPreference(collection.db, HOLDER_RULES);
 		const onHand = Object.fromEntries(
-			form
-				.getAll('key')
-				.map((key, i) => [String(key).replace(HOLDER_SUPPLY, ''), Number(counts[i])] as const)
+			fields.key
+				.map((key, i) => [key.replace(HOLDER_SUPPLY, ''), Number(counts[i])] as const)
 				.filter(([key]) => HOLDER_KEYS.some((known) => known === key))
 		);
 		await setPrices(collection, prices.value);

@@ -1,4 +1,5 @@
-import { textOf } from '$lib/server/form-fields';
+import { ThemeForm } from '$lib/schemas/forms';
+import { readFormOf } from '$lib/server/read-form';
 import { fail } from '@sveltejs/kit';
 import { readStorageChoice } from '$lib/server/storage/plan/read-storage-options';
 import { standAsPlanned } from '$lib/server/storage/plan/stand-as-planned';
@@ -23,9 +24,10 @@ export const actions = {
 		return { stood: await standAsPlanned(collection, choice) };
 	},
 	theme: async ({ request }) => {
-		const form = await request.formData();
-		const theme = textOf(form, 'theme');
-		const done = await setTheme(await theCollection(), textOf(form, 'release'), theme);
+		const form = await readFormOf(request, ThemeForm);
+		if (!form.ok) return fail(400, { problems: form.problems });
+		const { release, theme } = form.value;
+		const done = await setTheme(await theCollection(), release, theme);
 		return done.ok ? { themed: true } : fail(400, { problems: done.problems });
 	}
 };

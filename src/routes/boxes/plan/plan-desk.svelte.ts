@@ -17,8 +17,14 @@ export function createPlanDesk() {
 		try {
 			const response = await fetch(`/api/boxes/plan?${query}`, { signal: running.signal });
 			for await (const line of linesOf(response)) {
-				const told = JSON.parse(line) as { view?: StorageView; done: number; total: number };
-				if (told.view) view = told.view;
+				const told = JSON.parse(line) as {
+					readonly view?: StorageView;
+					readonly problem?: string;
+					readonly done: number;
+					readonly total: number;
+				};
+				if (told.problem !== undefined) problem = told.problem;
+				else if (told.view) view = told.view;
 				else progress = told;
 			}
 		} catch {

@@ -57,6 +57,13 @@ test('a plan that is cancelled leaves the one before; so does a server that does
 	expect(desk.problem).toContain('cancelled');
 	expect(desk.view).toBe(before);
 
+	vi.stubGlobal(
+		'fetch',
+		answer(inPieces(['{"done":1,"total":9}\n{"problem":"It takes too long."}\n']))
+	);
+	await desk.run('');
+	expect([desk.problem, desk.view, desk.progress]).toEqual(['It takes too long.', before, null]);
+
 	vi.stubGlobal('fetch', vi.fn().mockRejectedValue(new Error('offline')));
 	await desk.run('');
 	expect(desk.problem).toContain('does not answer');

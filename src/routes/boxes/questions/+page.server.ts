@@ -3,7 +3,8 @@ import { answerDiscrepancy } from '$lib/server/storage/stock-take/answer-discrep
 import { nameVersions } from '$lib/server/releases/name-versions';
 import { listDiscrepancies } from '$lib/server/storage/stock-take/stock-take';
 import { theCollection } from '$lib/server/collection';
-import { formFields } from '$lib/server/form-fields';
+import { AnswerForm } from '$lib/schemas/forms';
+import { readFormOf } from '$lib/server/read-form';
 
 export const load = async ({ depends }) => {
 	depends('jade:copies');
@@ -23,8 +24,10 @@ export const load = async ({ depends }) => {
 
 export const actions = {
 	answer: async ({ request }) => {
-		const { word, id } = formFields(await request.formData());
-		const done = await answerDiscrepancy(await theCollection(), id('question'), word('key'));
-		return done.ok ? { answered: id('question') } : fail(409, { problems: done.problems });
+		const form = await readFormOf(request, AnswerForm);
+		if (!form.ok) return fail(400, { problems: form.problems });
+		const { question, key } = form.value;
+		const done = await answerDiscrepancy(await theCollection(), question, key);
+		return done.ok ? { answered: question } : fail(409, { problems: done.problems });
 	}
 };

@@ -1,21 +1,19 @@
 import { fail } from '@sveltejs/kit';
-import { BOX_USES } from '$lib/core/storage/kinds/box-use';
-import type { BoxKind } from '$lib/core/storage/kinds/box-kind';
-import { bad, type Outcome } from '$lib/core/problem';
-import { BoxKindSchema } from '$lib/schemas/compute-boxes';
-import { ShelfSchema } from '$lib/schemas/shelf';
-import { checkAgainst } from '$lib/schemas/validator';
+import type { Outcome } from '$lib/core/problem';
 import { saveBox } from '$lib/server/storage/room/edit-boxes';
-import {
-	placeBinder,
-	removeShelf,
-	saveShelf,
-	type NewShelf
-} from '$lib/server/storage/room/edit-shelves';
+import { placeBinder, removeShelf, saveShelf } from '$lib/server/storage/room/edit-shelves';
 import { readRoom } from '$lib/server/storage/room/read-room';
 import { readBoxKinds } from '$lib/server/storage/room/read-storage';
 import { theCollection } from '$lib/server/collection';
-import { formFields } from '$lib/server/form-fields';
+import { readFormOf } from '$lib/server/read-form';
+import {
+	BoxForm,
+	BoxKindForm,
+	BoxKindIdForm,
+	PlaceBinderForm,
+	ShelfForm,
+	ShelfIdForm
+} from '$lib/schemas/forms';
 import { addKind, removeKind } from '$lib/server/kinds/own-kinds';
 
 export const load = async ({ depends }) => {
@@ -31,60 +29,37 @@ const answer = (form: string, done: Outcome<unknown>) =>
 
 export const actions = {
 	shelf: async ({ request }) => {
-		const { word, number, orNull, idOrNull } = formFields(await request.formData());
-		const kg = orNull('ratingKg');
-		const shelf = {
-			room: word('room'),
-			unit: word('unit'),
-			level: number('level'),
-			lengthMm: number('lengthMm'),
-			ratingG: typeof kg === 'number' ? Math.round(kg * 1000) : kg
-		};
-		const problems = checkAgainst(ShelfSchema, shelf);
-		if (problems.length > 0) return answer('shelf', bad(problems));
-		const row = idOrNull<'shelves'>('id') ?? undefined;
-		return answer('shelf', await saveShelf(await theCollection(), shelf as NewShelf, row));
+		const form = await readFormOf(request, ShelfForm);
+		if (!form.ok) return answer('shelf', form);
+		const { id, ratingKg, ...place } = form.value;
+		const shelf = { ...place, ratingG: ratingKg === null ? null : Math.round(ratingKg * 1000) };
+		return answer('shelf', await saveShelf(await theCollection(), shelf, id ?? undefined));
 	},
 	dropShelf: async ({ request }) => {
-		const { id } = formFields(await request.formData());
-		return answer('shelf', await removeShelf(await theCollection(), id('id')));
+		const form = await readFormOf(request, ShelfIdForm);
+		if (!form.ok) return answer('shelf', form);
+		return answer('shelf', await removeShelf(await theCollection(), form.value.id));
 	},
 	box: async ({ request }) => {
-		const { word, idOrNull } = formFields(await request.formData());
-		const use = BOX_USES.find((choice) => choice === word('use')) ?? 'sets';
-		const fields = {
-			name: word('name'),
-			kind: word('kind'),
-			use,
-			shelfId: idOrNull<'shelves'>('shelf')
-		};
-		return answer('box', await saveBox(await theCollection(), fields));
+		const form = await readFormOf(request, BoxForm);
+		if (!form.ok) return answer('box', form);
+		return answer('box', await saveBox(await theCollection(), form.value));
 	},
 	binder: async ({ request }) => {
-		const { id, idOrNull } = formFields(await request.formData());
-		const shelf = idOrNull<'shelves'>('shelf');
-		return answer('binder', await placeBinder(await theCollection(), id('binder'), shelf));
+		const form = await readFormOf(request, PlaceBinderForm);
+		if (!form.ok) return answer('binder', form);
+		const { binder, shelfId } = form.value;
+		return answer('binder', await placeBinder(await theCollection(), binder, shelfId));
 	},
 	kind: async ({ request }) => {
-		const { word, number } = formFields(await request.formData());
-		const kind = {
-			name: word('name'),
-			lengthMm: number('lengthMm'),
-			widthMm: number('widthMm'),
-			heightMm: number('heightMm'),
-			rows: number('rows'),
-			rowMm: number('rowMm'),
-			nominalCount: number('nominalCount'),
-			countStockPt: number('countStockPt'),
-			tareG: number('tareG')
-		};
-		const problems = checkAgainst(BoxKindSchema, { ...kind, key: 'own' });
-		if (problems.length > 0) return answer('kind', bad(problems));
-		const described = kind as Omit<BoxKind, 'key'>;
-		return answer('kind', await addKind(await theCollection(), { sort: 'box', kind: described }));
+		const kind = await readFormOf(request, BoxKindForm);
+		if (!kind.ok) return answer('kind', kind);
+		const done = await addKind(await theCollection(), { sort: 'box', kind: kind.value });
+		return answer('kind', done);
 	},
 	dropKind: async ({ request }) => {
-		const { word } = formFields(await request.formData());
-		return answer('kind', await removeKind(await theCollection(), 'box', word('key')));
+		const form = await readFormOf(request, BoxKindIdForm);
+		if (!form.ok) return answer('kind', form);
+		return answer('kind', await removeKind(await theCollection(), 'box', form.value.key));
 	}
 };

@@ -117,7 +117,7 @@
 						<span class="min-w-48 flex-1">{name}</span>
 						<select
 							class="select w-80 select-sm"
-							name="shelf"
+							name="shelfId"
 							value={String(shelfId ?? '')}
 							aria-label="Shelf of {name}"
 						>

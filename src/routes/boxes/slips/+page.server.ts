@@ -5,7 +5,9 @@ import { copiesForBinder } from '$lib/server/storage/slips/copies-for-binder';
 import { listSlips } from '$lib/server/storage/slips/slips';
 import { listBinders } from '$lib/server/binders/read-binder';
 import { theCollection } from '$lib/server/collection';
-import { formFields } from '$lib/server/form-fields';
+import { NewSlipForm, SlipIdForm, type NewSlip } from '$lib/schemas/forms';
+import type { Reader } from '$lib/server/database/open';
+import { readFormOf } from '$lib/server/read-form';
 import { listReleaseNames } from '$lib/server/releases/list-releases';
 
 export const load = async ({ depends }) => {
@@ -18,27 +20,30 @@ export const load = async ({ depends }) => {
 	};
 };
 
+/** Which cards a slip is made for. */
+async function sourceOf(db: Reader, asked: NewSlip): Promise<SlipSource> {
+	const { of, binder = null, release = '', line = '' } = asked;
+	if (of === 'line') return { of, release, line };
+	if (of !== 'binder') return { of };
+	return { of: 'copies', ids: binder === null ? [] : await copiesForBinder(db, binder) };
+}
+
 export const actions = {
 	make: async ({ request }) => {
-		const { word, id } = formFields(await request.formData());
+		const form = await readFormOf(request, NewSlipForm);
+		if (!form.ok) return fail(400, { sort: 'put away' as const, problems: form.problems });
+		const { sort, name = '', ...of } = form.value;
 		const collection = await theCollection();
-		const sort = word('sort') === 'pull' ? 'pull' : 'put away';
-		const of = word('of');
-		const source: SlipSource =
-			of === 'homeless' || of === 'to sell'
-				? { of }
-				: of === 'binder'
-					? { of: 'copies', ids: await copiesForBinder(collection.db, id('binder')) }
-					: { of: 'line', release: word('release'), line: word('line') };
-		const done = await makeSlip(collection, sort, word('name'), source);
+		const done = await makeSlip(collection, sort, name, await sourceOf(collection.db, of));
 		if (!done.ok) return fail(400, { sort, problems: done.problems });
 		const missing =
-			source.of === 'line' && done.notes.length > 0 ? `?missing=${done.notes.length}` : '';
+			of.of === 'line' && done.notes.length > 0 ? `?missing=${done.notes.length}` : '';
 		redirect(303, `/boxes/slips/${done.value.id}${missing}`);
 	},
 	remove: async ({ request }) => {
-		const { id } = formFields(await request.formData());
-		await removeSlip(await theCollection(), id('slip'));
+		const form = await readFormOf(request, SlipIdForm);
+		if (!form.ok) return fail(400, { sort: 'put away' as const, problems: form.problems });
+		await removeSlip(await theCollection(), form.value.slip);
 		return { removed: true };
 	}
 };

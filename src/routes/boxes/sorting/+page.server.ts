@@ -1,4 +1,5 @@
-import { textOf } from '$lib/server/form-fields';
+import { SortingForm } from '$lib/schemas/forms';
+import { readFormOf } from '$lib/server/read-form';
 import { fail } from '@sveltejs/kit';
 import { tuneTimes } from '$lib/core/storage/sorting/tune-times';
 import { cardNumberOrder } from '$lib/core/checklist/compare-card-numbers';
@@ -47,17 +48,18 @@ export const load = async ({ url, depends }) => {
 export const actions = {
 	/** Keeps the slip as the page has it; `finished`: the step that was just done. */
 	save: async ({ request }) => {
-		const form = await request.formData();
+		const form = await readFormOf(request, SortingForm);
+		if (!form.ok) return fail(400, { problems: form.problems });
 		let slip: unknown;
 		try {
-			slip = JSON.parse(textOf(form, 'slip') || 'null');
+			slip = JSON.parse(form.value.slip || 'null');
 		} catch {
 			return fail(400, { problems: [{ message: 'the slip is no JSON' }] });
 		}
 		const problems = checkAgainst(SortingSlipSchema, slip);
 		if (problems.length > 0) return fail(400, { problems });
 		const known = slip as SortingSlip | null;
-		const step = known?.steps[Number(form.get('finished') ?? NaN)];
+		const step = known?.steps[form.value.finished ?? -1];
 		const isMeasure = known && step && step.piles > 0 && step.seconds > 0;
 		const measured = isMeasure
 			? { cards: known.cards, piles: step.piles, seconds: step.seconds }

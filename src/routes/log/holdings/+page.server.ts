@@ -1,4 +1,5 @@
-import { formFields, rawTextOf } from '$lib/server/form-fields';
+import { HoldingsFileForm, SettleForm, UnmatchedForm } from '$lib/schemas/forms';
+import { readForm, readFormFile, readFormOf } from '$lib/server/read-form';
 import { fail } from '@sveltejs/kit';
 import { HOLDING_COLUMNS } from '$lib/formats/holdings-columns';
 import { theCollection } from '$lib/server/collection';
@@ -10,7 +11,6 @@ import {
 } from '$lib/server/holdings/import-holdings';
 import { readHoldingsFile } from '$lib/server/workers/read-file';
 import { settleRow } from '$lib/server/holdings/settle-row';
-import type { UnmatchedId } from '$lib/core/row-id';
 
 const MOST_SHOWN = 100;
 
@@ -21,32 +21,31 @@ export const load = async ({ depends }) => {
 };
 
 /** The list a form brings, with what was chosen for its columns and sets. */
-async function readForm(request: Request) {
+async function readHoldings(request: Request) {
 	const form = await request.formData();
-	const given = (name: string) => rawTextOf(form, name);
-	const file = form.get('file');
-	const isChosen = file instanceof File && file.size > 0;
-	const bytes = isChosen
-		? new Uint8Array(await file.arrayBuffer())
-		: new TextEncoder().encode(given('text'));
-	const columns = form
-		.getAll('column')
-		.map((word) => HOLDING_COLUMNS.find((column) => column === word) ?? null);
-	const choice = {
-		sheet: given('sheet'),
-		...(given('currency') ? { currency: given('currency').toUpperCase().slice(0, 3) } : {}),
-		...(columns.length > 0 ? { columns } : {})
-	};
-	const reading = await readHoldingsFile(bytes, choice, request.signal);
-	const names = form.getAll('set').map(String);
-	const chosen = form.getAll('release').map(String);
-	const choices = Object.fromEntries(names.map((name, i) => [name, chosen[i] ?? '']));
-	return { source: isChosen ? file.name : 'the pasted text', choices, ...reading };
+	const fields = readForm(form, HoldingsFileForm);
+	if (!fields.ok) return { source: 'the form', choices: {}, outcome: fields, table: null };
+	const choice = fields.value;
+	const { source, bytes } = await readFormFile(form, choice.text ?? '');
+	const columns = choice.column.map(
+		(word) => HOLDING_COLUMNS.find((column) => column === word) ?? null
+	);
+	const reading = await readHoldingsFile(
+		bytes,
+		{
+			sheet: choice.sheet ?? '',
+			...(choice.currency ? { currency: choice.currency.toUpperCase() } : {}),
+			...(columns.length > 0 ? { columns } : {})
+		},
+		request.signal
+	);
+	const choices = Object.fromEntries(choice.set.map((name, i) => [name, choice.release[i] ?? '']));
+	return { source, choices, ...reading };
 }
 
 export const actions = {
 	preview: async ({ request }) => {
-		const { source, choices, outcome, table } = await readForm(request);
+		const { source, choices, outcome, table } = await readHoldings(request);
 		if (!outcome.ok) return fail(400, { source, table, problems: outcome.problems });
 		const { db } = await theCollection();
 		const { sets, matched, unmatched } = await matchInCollection(db, outcome.value, choices);
@@ -65,27 +64,24 @@ export const actions = {
 		};
 	},
 	create: async ({ request }) => {
-		const { source, choices, outcome, table } = await readForm(request);
+		const { source, choices, outcome, table } = await readHoldings(request);
 		if (!outcome.ok) return fail(400, { source, table, problems: outcome.problems });
 		const done = await importHoldings(await theCollection(), source, outcome.value, choices);
 		return { source, table: null, problems: [], done };
 	},
 	settle: async ({ request }) => {
-		const form = await request.formData();
-		const row: UnmatchedId = formFields(form).id('row');
-		const outcome = await settleRow(
-			await theCollection(),
-			row,
-			rawTextOf(form, 'release'),
-			rawTextOf(form, 'line').slice(0, 200)
-		);
+		const form = await readFormOf(request, SettleForm);
+		if (!form.ok) return fail(400, { settling: null, problems: form.problems });
+		const { row, release, line } = form.value;
+		const outcome = await settleRow(await theCollection(), row, release, line);
 		return outcome.ok
 			? { settled: row, problems: [] }
 			: fail(400, { settling: row, problems: outcome.problems });
 	},
 	drop: async ({ request }) => {
-		const { id } = formFields(await request.formData());
-		await dropUnmatched(await theCollection(), id('row'));
+		const form = await readFormOf(request, UnmatchedForm);
+		if (!form.ok) return fail(400, { settling: null, problems: form.problems });
+		await dropUnmatched(await theCollection(), form.value.row);
 		return { problems: [] };
 	}
 };

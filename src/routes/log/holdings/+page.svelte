@@ -114,7 +114,7 @@
 				: ''}. Undo takes all of it back.
 		</p>
 	{/if}
-	{#if form?.problems?.length && !('settling' in form)}
+	{#if form?.problems?.length && !('settling' in form && form.settling)}
 		<ProblemList problems={form.problems} />
 	{/if}
 	{#if preview}

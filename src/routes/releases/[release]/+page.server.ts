@@ -1,10 +1,11 @@
-import { rawTextOf } from '$lib/server/form-fields';
 import { error, fail, redirect } from '@sveltejs/kit';
 import { applyMend } from '$lib/core/checklist/doctor/apply-mend';
 import { fillTitles, readTitles } from '$lib/core/checklist/fill-titles';
 import { addVariantLine } from '$lib/core/checklist/outline/add-variant-line';
 import { bad, good } from '$lib/core/problem';
 import { examine } from '$lib/core/checklist/doctor/examine';
+import { MendForm, TitlesForm, VariantLineForm } from '$lib/schemas/forms';
+import { readFormOf } from '$lib/server/read-form';
 import { theCollection } from '$lib/server/collection';
 import { countOwned, readCopies } from '$lib/server/copies/read-copies';
 import { listGoals } from '$lib/server/goals/read-goals';
@@ -26,7 +27,9 @@ export const load = async ({ params, depends }) => {
 export const actions = {
 	/** Puts right what the doctor found: the finding is worked out anew and must still be there. */
 	mend: async ({ params, request }) => {
-		const wanted = String((await request.formData()).get('message') ?? '');
+		const form = await readFormOf(request, MendForm);
+		if (!form.ok) return fail(400, { problems: form.problems });
+		const wanted = form.value.message;
 		const outcome = await saveRelease(
 			await theCollection(),
 			params.release,
@@ -42,7 +45,9 @@ export const actions = {
 	},
 	/** Records a variant or an error by one line. */
 	variant: async ({ params, request }) => {
-		const line = String((await request.formData()).get('line') ?? '').slice(0, 1000);
+		const form = await readFormOf(request, VariantLineForm);
+		if (!form.ok) return fail(400, { variantProblems: form.problems });
+		const { line } = form.value;
 		const outcome = await saveRelease(
 			await theCollection(),
 			params.release,
@@ -53,9 +58,10 @@ export const actions = {
 	},
 	/** Fills in titles from a pasted list; lines that name no card keep all of it out. */
 	titles: async ({ params, request }) => {
-		const form = await request.formData();
-		const { lines, problems } = readTitles(rawTextOf(form, 'text').slice(0, 5_000_000));
-		const numbering = rawTextOf(form, 'numbering');
+		const form = await readFormOf(request, TitlesForm);
+		if (!form.ok) return fail(400, { titleProblems: form.problems });
+		const { numbering, text } = form.value;
+		const { lines, problems } = readTitles(text);
 		const outcome = await saveRelease(
 			await theCollection(),
 			params.release,

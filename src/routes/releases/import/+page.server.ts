@@ -1,4 +1,5 @@
-import { rawTextOf } from '$lib/server/form-fields';
+import { ChecklistFileForm } from '$lib/schemas/forms';
+import { readForm, readFormFile } from '$lib/server/read-form';
 import { fail, redirect } from '@sveltejs/kit';
 import { expand } from '$lib/core/checklist/expand';
 import { foldCards } from '$lib/core/checklist/fold-runs';
@@ -19,26 +20,19 @@ import { readChecklistFile } from '$lib/server/workers/read-file';
 import { findOrphans } from '$lib/server/checklists/save-release';
 
 /** The checklist a form brings: the file that was chosen, or else the text that was pasted. */
-async function readForm(request: Request) {
+async function readChecklist(request: Request) {
 	const form = await request.formData();
-	const given = (name: string) => rawTextOf(form, name);
-	const file = form.get('file');
-	const isChosen = file instanceof File && (file.size > 0 || file.name !== '');
-	const bytes = isChosen
-		? new Uint8Array(await file.arrayBuffer())
-		: new TextEncoder().encode(given('text'));
-	const columns = form
-		.getAll('column')
-		.map((word) => CSV_COLUMNS.find((column) => column === word) ?? null);
-	const choice = {
-		name: given('name'),
-		maker: given('maker'),
-		year: given('year'),
-		sheet: given('sheet'),
-		...(columns.length > 0 ? { columns } : {})
-	};
-	const reading = await readChecklistFile(bytes, choice, request.signal);
-	return { source: isChosen ? file.name : 'the pasted text', ...reading };
+	const fields = readForm(form, ChecklistFileForm);
+	if (!fields.ok) return { source: 'the form', outcome: fields, table: null };
+	const { name = '', maker = '', year = '', sheet = '', text = '', column } = fields.value;
+	const { source, bytes } = await readFormFile(form, text);
+	const columns = column.map((word) => CSV_COLUMNS.find((column) => column === word) ?? null);
+	const reading = await readChecklistFile(
+		bytes,
+		{ name, maker, year, sheet, ...(columns.length > 0 ? { columns } : {}) },
+		request.signal
+	);
+	return { source, ...reading };
 }
 
 /** What an import would create, in figures. */
@@ -99,7 +93,7 @@ async function replacedBy(imported: Release, isTable: boolean) {
 
 export const actions = {
 	preview: async ({ request }) => {
-		const { source, outcome, table } = await readForm(request);
+		const { source, outcome, table } = await readChecklist(request);
 		if (!outcome.ok) return refused(source, table, outcome.problems, outcome.notes);
 		const same = await replacedBy(outcome.value, table !== null);
 		const preview = previewOf(same?.release ?? outcome.value);
@@ -115,7 +109,7 @@ export const actions = {
 		};
 	},
 	create: async ({ request }) => {
-		const { source, outcome, table } = await readForm(request);
+		const { source, outcome, table } = await readChecklist(request);
 		if (!outcome.ok) return refused(source, table, outcome.problems, outcome.notes);
 		const collection = await theCollection();
 		const same = await findSameRelease(collection.db, outcome.value, table !== null);

@@ -35,10 +35,11 @@ const RELEASES_A_CHUNK = 20;
  * Plans places for every copy that has none (`planRoom`). Tells how far it is after each chunk of
  * releases.
  */
-export async function* planStorage(
+export async function planStorage(
 	db: Reader,
-	options: RoomRules = USUAL_STORAGE
-): AsyncGenerator<{ readonly done: number; readonly total: number }, StoragePlan> {
+	options: RoomRules = USUAL_STORAGE,
+	tell: (told: { readonly done: number; readonly total: number }) => void = () => undefined
+): Promise<StoragePlan> {
 	const heads = await db.select().from(releases).orderBy(asc(releases.id));
 	const valuable = await readValuable(db);
 	const { mostStrays } = options.rules;
@@ -47,7 +48,7 @@ export async function* planStorage(
 	for (const some of chunks(heads, RELEASES_A_CHUNK)) {
 		sets.push(...(await homelessRuns(db, some, valuable, mostStrays)));
 		done += some.length;
-		yield { done, total: heads.length };
+		tell({ done, total: heads.length });
 		await setImmediate();
 	}
 	const homes = await readHomes(db);
@@ -67,15 +68,6 @@ export async function* planStorage(
 		kinds: await readBoxKinds(db)
 	};
 	return { sets, ...planRoom(room, sets, options) };
-}
-
-/** Runs the plan to its end, for those who need no progress. */
-export async function plannedStorage(db: Reader, options?: RoomRules): Promise<StoragePlan> {
-	const steps = planStorage(db, options);
-	for (;;) {
-		const step = await steps.next();
-		if (step.done) return step.value;
-	}
 }
 
 /** Rows that sets share, with what stands in them. Of sets, boxes of one row are some set's own. */

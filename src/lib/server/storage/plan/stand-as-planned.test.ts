@@ -11,7 +11,7 @@ import { answerLine, makeSlip } from '../slips/change-slips.ts';
 import { copiesForBinder } from '../slips/copies-for-binder.ts';
 import { removeBox, saveBox } from '../room/edit-boxes.ts';
 import { saveShelf } from '../room/edit-shelves.ts';
-import { plannedStorage } from './plan-storage.ts';
+import { planStorage } from './plan-storage.ts';
 import { readBoxes } from '../room/read-storage.ts';
 import { readStorageChoice } from './read-storage-options.ts';
 import { readSlip } from '../slips/slips.ts';
@@ -84,7 +84,7 @@ describe('boxes as planned', () => {
 		await storage.release('b', '1993', 30);
 		await storage.log('b', '1-10');
 		await storage.log('a', '11');
-		const plan = await plannedStorage(storage.collection.db);
+		const plan = await planStorage(storage.collection.db);
 		expect(plan.boxes).toEqual([]);
 		expect(plan.added).toMatchObject([{ label: 'B 1993', row: 1, at: 1 }]);
 		expect(plan.toPutAway).toMatchObject([{ run: { release: 'a', set: 1 }, cards: 1 }]);
@@ -141,7 +141,7 @@ describe('boxes as planned', () => {
 		await storage.log('b', '7');
 		await standAsPlanned(storage.collection);
 		await storage.log('c', '9');
-		const plan = await plannedStorage(storage.collection.db);
+		const plan = await planStorage(storage.collection.db);
 		expect([plan.boxes, plan.added]).toEqual([[], []]);
 		await makeSlip(storage.collection, 'put away', '', { of: 'homeless' });
 		const [line] = (await readSlip(storage.collection.db, rowId(1)))?.lines ?? [];
@@ -164,7 +164,7 @@ describe('boxes as planned', () => {
 		expect(await storage.counts()).toEqual({ standing: 4, homeless: 0 });
 		await editCopy(storage.collection, rowId(3), { holder: 'top-loader-35' });
 		expect(await storage.counts()).toEqual({ standing: 3, homeless: 1 });
-		const plan = await plannedStorage(storage.collection.db);
+		const plan = await planStorage(storage.collection.db);
 		expect(plan.boxes).toMatchObject([{ use: 'valuables', kind: 'loaders-150' }]);
 		expect(plan.choices).toMatchObject([{ rule: 'kept apart: valuables' }]);
 	});

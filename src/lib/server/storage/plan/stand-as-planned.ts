@@ -18,7 +18,7 @@ import type { HomelessCopy } from '../../places/homeless.ts';
 import { looseCards } from '../runs/loose-cards.ts';
 import { columnsOfRun } from '../runs/read-homes.ts';
 import type { StoredHomelessRun } from '../runs/homeless-runs.ts';
-import { plannedStorage, type StoragePlan } from './plan-storage.ts';
+import { planStorage, type StoragePlan } from './plan-storage.ts';
 import type { RoomBox } from '../../../core/storage/plan/plan-room.ts';
 import { runKey } from '../../../core/storage/runs/run.ts';
 import { STORAGE_CHOICE, storageOptions, type StorageChoice } from './read-storage-options.ts';
@@ -57,7 +57,7 @@ export function standAsPlanned(
 	choice: StorageChoice = STORAGE_CHOICE.usual
 ): Promise<Stood> {
 	return makeChange(collection, async (record, tx) => {
-		const plan = await plannedStorage(tx, storageOptions(choice));
+		const plan = await planStorage(tx, storageOptions(choice));
 		const stander = await openStander(record, tx, plan);
 		for (const { boxId, row, at, sets, label, straysOf } of plan.added) {
 			const id = await insertDivider(record, tx, {

@@ -9,7 +9,7 @@ import { importRelease } from '../../checklists/import-release.ts';
 import { undo } from '../../journal/undo.ts';
 import { makeGoal } from '../../goals/make-goal.ts';
 import { labelTexts } from '../labels/label-texts.ts';
-import { plannedStorage } from '../plan/plan-storage.ts';
+import { planStorage } from '../plan/plan-storage.ts';
 import { standAsPlanned } from '../plan/stand-as-planned.ts';
 import { answerLine, makeSlip } from '../slips/change-slips.ts';
 import { readSlip } from '../slips/slips.ts';
@@ -119,7 +119,7 @@ test('two sets that are built have dividers, labels and slip lines of their own'
 	expect((await storage.rows())[1]).toBe(
 		'Long box 1 / 1: Lights 1994, set 2 1 2 3 4 5 6 7 8 9 10 21'
 	);
-	const plan = await plannedStorage(storage.collection.db);
+	const plan = await planStorage(storage.collection.db);
 	expect(plan.added.map(({ label }) => label)).toEqual(['1994, strays']);
 });
 

@@ -7,7 +7,7 @@ import { standAsPlanned } from '../plan/stand-as-planned.ts';
 import { listDiscrepancies } from '../stock-take/stock-take.ts';
 import { dividers } from '../../database/tables/index.ts';
 import { renameDivider } from '../room/edit-dividers.ts';
-import { plannedStorage } from '../plan/plan-storage.ts';
+import { planStorage } from '../plan/plan-storage.ts';
 import { withStorage } from '../storage.fixture.ts';
 import { rowId } from '../../../core/row-id.ts';
 
@@ -133,7 +133,7 @@ test('strays are known by their divider, whatever is written on it', async () =>
 		'Odds and ends',
 		'Odds and ends'
 	]);
-	const plan = await plannedStorage(storage.collection.db);
+	const plan = await planStorage(storage.collection.db);
 	expect(plan.boxes).toEqual([]);
 	expect(plan.added).toEqual([]);
 });

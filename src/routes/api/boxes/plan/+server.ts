@@ -1,33 +1,23 @@
-import { planStorage } from '$lib/server/storage/plan/plan-storage';
-import { readStorageChoice, storageOptions } from '$lib/server/storage/plan/read-storage-options';
-import { storageView } from '$lib/server/storage/plan/storage-view';
+import { readStorageChoice } from '$lib/server/storage/plan/read-storage-options';
 import { theCollection } from '$lib/server/collection';
+import { ndjson } from '$lib/server/ndjson';
+import { reasonOf } from '$lib/server/workers/file-task';
+import { runTask } from '$lib/server/workers/run-task';
 import type { RequestHandler } from './$types';
 
 /**
  * Plans places for all that has none: a line of JSON each (NDJSON), `{ done, total }` while it goes on,
- * then `{ view }`. Closing the connection stops it.
+ * then `{ view }`, or `{ problem }` where it takes too much. Closing the connection stops it.
  */
 export const GET: RequestHandler = async ({ url, request }) => {
 	const { db } = await theCollection();
 	const choice = await readStorageChoice(db, url.searchParams);
-	const steps = planStorage(db, storageOptions(choice));
-	const encoder = new TextEncoder();
-	const line = (value: unknown) => encoder.encode(`${JSON.stringify(value)}\n`);
-	const body = new ReadableStream<Uint8Array>({
-		async pull(controller) {
-			const step = await steps.next();
-			if (request.signal.aborted) {
-				controller.close();
-				return;
-			}
-			if (!step.done) {
-				controller.enqueue(line(step.value));
-				return;
-			}
-			controller.enqueue(line({ view: await storageView(db, step.value) }));
-			controller.close();
+	return ndjson(async (tell) => {
+		try {
+			const view = await runTask('planStorage', { choice }, request.signal, tell.value);
+			tell.line(`{"view":${view}}`);
+		} catch (error) {
+			tell.value({ problem: reasonOf(error) });
 		}
 	});
-	return new Response(body, { headers: { 'content-type': 'application/x-ndjson' } });
 };

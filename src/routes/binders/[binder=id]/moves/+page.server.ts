@@ -1,4 +1,5 @@
-import { textOf } from '$lib/server/form-fields';
+import { StepsDoneForm } from '$lib/schemas/forms';
+import { readFormOf } from '$lib/server/read-form';
 import { error, fail } from '@sveltejs/kit';
 import { lieAsPlanned, takeSteps } from '$lib/server/binders/move-cards';
 import { moveSlip } from '$lib/server/binders/move-slip';
@@ -15,12 +16,9 @@ export const load = async ({ params, depends }) => {
 
 export const actions = {
 	done: async ({ params, request }) => {
-		const form = await request.formData();
-		const count = Number(form.get('count'));
-		if (!Number.isInteger(count) || count < 1) {
-			return fail(400, { problems: [{ message: 'say how many steps are done' }] });
-		}
-		const last = textOf(form, 'last');
+		const form = await readFormOf(request, StepsDoneForm);
+		if (!form.ok) return fail(400, { problems: form.problems });
+		const { count, last } = form.value;
 		const done = await takeSteps(await theCollection(), rowId(Number(params.binder)), count, last);
 		return done.ok ? { done: true } : fail(409, { problems: done.problems });
 	},

@@ -1,8 +1,10 @@
 import { error, fail } from '@sveltejs/kit';
 import { binderSupplies } from '$lib/server/binders/binder-supplies';
 import { readBinder } from '$lib/server/binders/read-binder';
-import { readPriceForm, setPrices } from '$lib/server/binders/supply-prices';
+import { readPrices, setPrices } from '$lib/server/binders/supply-prices';
 import { theCollection } from '$lib/server/collection';
+import { PricesForm } from '$lib/schemas/forms';
+import { readFormOf } from '$lib/server/read-form';
 import { rowId } from '$lib/core/row-id';
 
 export const load = async ({ params, depends }) => {
@@ -15,7 +17,8 @@ export const load = async ({ params, depends }) => {
 
 export const actions = {
 	default: async ({ request }) => {
-		const prices = readPriceForm(await request.formData());
+		const form = await readFormOf(request, PricesForm);
+		const prices = form.ok ? readPrices(form.value) : form;
 		if (!prices.ok) return fail(400, { problems: prices.problems });
 		await setPrices(await theCollection(), prices.value);
 		return { saved: true };

@@ -1,10 +1,10 @@
 import { error, fail } from '@sveltejs/kit';
-import { SLIP_STATES } from '$lib/core/storage/slips/slip-line';
 import { walkSlip } from '$lib/core/storage/slips/slip-walk';
 import { answerLine } from '$lib/server/storage/slips/change-slips';
 import { readSlip } from '$lib/server/storage/slips/slips';
 import { theCollection } from '$lib/server/collection';
-import { formFields } from '$lib/server/form-fields';
+import { SlipAnswerForm } from '$lib/schemas/forms';
+import { readFormOf } from '$lib/server/read-form';
 import { rowId } from '$lib/core/row-id';
 
 /** Lines after the present one that are shown, and lines without a place that are named. */
@@ -32,18 +32,16 @@ export const load = async ({ params, url, depends }) => {
 
 export const actions = {
 	answer: async ({ params, request }) => {
-		const { word, id, idOrNull } = formFields(await request.formData());
-		const state = SLIP_STATES.find((known) => known === word('state'));
-		if (!state) return fail(400, { problems: [{ message: 'say done, skipped or not there' }] });
-		const collection = await theCollection();
-		const divider = idOrNull('divider');
+		const form = await readFormOf(request, SlipAnswerForm);
+		if (!form.ok) return fail(400, { problems: form.problems });
+		const { line, state, divider = null } = form.value;
 		const done = await answerLine(
-			collection,
+			await theCollection(),
 			rowId(Number(params.slip)),
-			id('line'),
+			line,
 			state,
 			divider
 		);
-		return done.ok ? { line: id('line') } : fail(409, { problems: done.problems });
+		return done.ok ? { line } : fail(409, { problems: done.problems });
 	}
 };
