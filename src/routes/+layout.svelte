@@ -10,6 +10,7 @@
 	import History from '@lucide/svelte/icons/history';
 	import Keyboard from '@lucide/svelte/icons/keyboard';
 	import Search from '@lucide/svelte/icons/search';
+	import { provideReleaseNames } from '$lib/ui/release-names.svelte';
 	import { createTurns } from '$lib/ui/in-turn';
 	import { send } from '$lib/ui/send';
 	import { holdKeysUntil, playEarlyInput } from '$lib/ui/shell/early-input';
@@ -19,6 +20,7 @@
 	import ThemeSwitch from '$lib/ui/shell/ThemeSwitch.svelte';
 
 	let { data, children } = $props();
+	provideReleaseNames();
 	let helpOpen = $state(false);
 	/** What undo or redo did; it stands until something else happens. */
 	let told = $state({ text: '', at: '' });

@@ -1,8 +1,8 @@
 import { theCollection } from '$lib/server/collection';
 import { listGoals } from '$lib/server/goals/read-goals';
-import { listReleases } from '$lib/server/releases/list-releases';
+import { countReleases } from '$lib/server/releases/list-releases';
 
 export const load = async () => {
 	const { db } = await theCollection();
-	return { goals: await listGoals(db), releases: await listReleases(db) };
+	return { goals: await listGoals(db), releases: await countReleases(db) };
 };

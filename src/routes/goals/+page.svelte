@@ -8,7 +8,7 @@
 
 <svelte:head><title>Goals · Jade Binder</title></svelte:head>
 
-{#if data.releases.length === 0}
+{#if data.releases === 0}
 	<EmptyCollection title="No goal yet" />
 {:else}
 	<header class="mt-4 mb-6 flex flex-wrap items-center justify-between gap-4">

@@ -1,6 +1,6 @@
 import { theCollection } from '$lib/server/collection';
 import { usualRelease } from '$lib/server/releases/usual-release';
-import { listReleaseNames } from '$lib/server/releases/list-releases';
+import { countReleases } from '$lib/server/releases/list-releases';
 import { loadRelease } from '$lib/server/releases/load-release';
 
 /** The checklist that is logged against, apart from what is owned of it. */
@@ -9,7 +9,7 @@ export const load = async ({ url }) => {
 	const key = url.searchParams.get('release') ?? (await usualRelease(db));
 	const stored = key === null ? null : await loadRelease(db, key);
 	return {
-		releases: await listReleaseNames(db),
+		releases: await countReleases(db),
 		release: stored?.release ?? null
 	};
 };

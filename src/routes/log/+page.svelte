@@ -12,7 +12,6 @@
 	{#key data.release.key}
 		<LogDesk
 			release={data.release}
-			releases={data.releases}
 			owned={data.owned}
 			incoming={data.incoming}
 			synonyms={data.synonyms}
@@ -20,7 +19,7 @@
 			problems={form?.problems ?? []}
 		/>
 	{/key}
-{:else if data.releases.length > 0}
+{:else if data.releases > 0}
 	<h1 class="mt-6 mb-3">This release is not here</h1>
 	<a class="btn btn-primary" href={resolve('/log')}>Log another one</a>
 {:else}

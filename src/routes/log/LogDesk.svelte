@@ -11,11 +11,11 @@
 	import type { Problem } from '$lib/core/problem';
 	import { createLogBook } from '$lib/ui/entry-line/log-book.svelte';
 	import Field from '$lib/ui/Field.svelte';
+	import ReleaseSelect from '$lib/ui/ReleaseSelect.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	interface Props {
 		release: Release;
-		releases: readonly { readonly key: string; readonly name: string }[];
 		owned: readonly (readonly [string, number])[];
 		incoming: readonly (readonly [string, number])[];
 		synonyms: readonly { readonly id: number; readonly word: string; readonly means: string }[];
@@ -23,7 +23,7 @@
 		/** What is wrong with a pile that was to be put in a tray. */
 		problems: readonly Problem[];
 	}
-	let { release, releases, owned, incoming, synonyms, trays, problems }: Props = $props();
+	let { release, owned, incoming, synonyms, trays, problems }: Props = $props();
 
 	let numberingKey = $state('');
 	let parallelKey = $state('');
@@ -52,14 +52,10 @@
 
 <div class="mb-5 grid grid-cols-2 gap-3 md:grid-cols-4">
 	<Field label="Release">
-		<select
-			class="select w-full"
-			value={release.key}
-			onchange={(event) =>
-				goto(resolve(`/log?release=${encodeURIComponent(event.currentTarget.value)}`))}
-		>
-			{#each releases as { key, name } (key)}<option value={key}>{name}</option>{/each}
-		</select>
+		<ReleaseSelect
+			chosen={release}
+			choose={(key) => goto(resolve(`/log?release=${encodeURIComponent(key)}`))}
+		/>
 	</Field>
 	<Field label="Section">
 		<select class="select w-full" bind:value={numberingKey}>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { group } from 'd3-array';
 	import { resolve } from '$app/paths';
 	import EmptyCollection from '$lib/ui/EmptyCollection.svelte';
 	import { countOf, formatCount } from '$lib/ui/numerals';
@@ -10,7 +11,10 @@
 			`${name} ${maker} ${year}`.toLowerCase().includes(filter.trim().toLowerCase())
 		)
 	);
-	const goalsOf = (key: string) => data.goals.filter(({ releaseKey }) => releaseKey === key);
+	const goalsOf = $derived(group(data.goals, ({ releaseKey }) => releaseKey));
+	/** A long list shows its beginning: who looks for one of the others finds it by its name. */
+	const MOST_SHOWN = 200;
+	let isWhole = $state(false);
 </script>
 
 <svelte:head><title>Releases · Jade Binder</title></svelte:head>
@@ -32,7 +36,7 @@
 		</label>
 	{/if}
 	<ul class="divide-y divide-base-300">
-		{#each shown as { key, name, maker, year, cards, parallels, owned } (key)}
+		{#each isWhole ? shown : shown.slice(0, MOST_SHOWN) as { key, name, maker, year, cards, parallels, owned } (key)}
 			<li>
 				<a
 					class="-mx-3 grid grid-cols-[1fr_auto] items-baseline gap-x-6 gap-y-1 px-3 py-4 hover:bg-base-200"
@@ -49,7 +53,7 @@
 							: ''}</span
 					>
 					<span class="text-right quiet"
-						>{goalsOf(key)
+						>{(goalsOf.get(key) ?? [])
 							.slice(0, 3)
 							.map((goal) => `${goal.have} of ${goal.need}`)
 							.join(' · ')}</span
@@ -60,4 +64,9 @@
 			<li class="py-4 quiet">No release matches “{filter}”.</li>
 		{/each}
 	</ul>
+	{#if !isWhole && shown.length > MOST_SHOWN}
+		<button class="btn mt-4" onclick={() => (isWhole = true)}
+			>Show all {formatCount(shown.length)}</button
+		>
+	{/if}
 {/if}

@@ -3,7 +3,6 @@ import { wholeSections } from '../../core/checklist/edition.ts';
 import { cardsOf } from '../../core/checklist/release.ts';
 import type { Reader } from '../database/open.ts';
 import { cards } from '../database/tables/index.ts';
-import { listReleaseNames } from '../releases/list-releases.ts';
 import { loadRelease } from '../releases/load-release.ts';
 
 /** What the rules of a goal can be chosen from, seen from one release. */
@@ -25,7 +24,6 @@ export async function goalOptions(db: Reader, releaseKey: string) {
 	const listed = cardsOf(release);
 	return {
 		release: { key: release.key, name: release.name },
-		releases: await listReleaseNames(db),
 		sections: wholeSections(release).map(({ key, name, kind, edition, cards: held }) => ({
 			key: `${release.key}/${key}`,
 			name,

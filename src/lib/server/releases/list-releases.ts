@@ -1,8 +1,9 @@
-import { asc, count, eq, sql } from 'drizzle-orm';
+import { count, inArray, sql } from 'drizzle-orm';
 import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
+import { chunks } from '../database/chunks.ts';
 import type { Reader } from '../database/open.ts';
+import { readJoined } from '../database/read-joined.ts';
 import { releases, releaseTotals } from '../database/tables/index.ts';
-import type { ReleaseId } from '../../core/row-id.ts';
 
 /** A release as lists show it. */
 export interface ReleaseSummary {
@@ -18,30 +19,49 @@ export interface ReleaseSummary {
 
 /** From summary rows, so that no list counts half a million copies. */
 export async function listReleases(db: Reader): Promise<readonly ReleaseSummary[]> {
-	const zero = (column: SQLiteColumn) => sql<number>`coalesce(${column}, 0)`;
-	return db
-		.select({
-			key: releases.key,
-			name: releases.name,
-			maker: releases.maker,
-			year: releases.year,
+	const zero = (column: SQLiteColumn) => sql`coalesce(${column}, 0)`;
+	return readJoined<ReleaseSummary>(
+		db,
+		{
+			key: sql`${releases.key}`,
+			name: sql`${releases.name}`,
+			maker: sql`${releases.maker}`,
+			year: sql`${releases.year}`,
 			cards: zero(releaseTotals.cards),
 			parallels: zero(releaseTotals.parallels),
 			owned: zero(releaseTotals.owned)
-		})
-		.from(releases)
-		.leftJoin(releaseTotals, eq(releaseTotals.releaseId, releases.id))
-		.orderBy(asc(releases.year), asc(releases.name));
+		},
+		sql`(select * from ${releases} order by ${releases.year}, ${releases.name}) as ${releases}
+			left join ${releaseTotals} on ${releaseTotals.releaseId} = ${releases.id}`
+	);
 }
 
+type ReleaseName = Pick<ReleaseSummary, 'key' | 'name'>;
+
 /** Only what a choice of releases shows, in the same order. */
-export async function listReleaseNames(
-	db: Reader
-): Promise<readonly (Pick<ReleaseSummary, 'key' | 'name'> & { readonly id: ReleaseId })[]> {
-	return db
-		.select({ id: releases.id, key: releases.key, name: releases.name })
-		.from(releases)
-		.orderBy(asc(releases.year), asc(releases.name));
+export async function listReleaseNames(db: Reader): Promise<readonly ReleaseName[]> {
+	return readJoined<ReleaseName>(
+		db,
+		{ key: sql`${releases.key}`, name: sql`${releases.name}` },
+		sql`(select * from ${releases} order by ${releases.year}, ${releases.name}) as ${releases}`
+	);
+}
+
+/** The names of some releases, by key; of those that are not there nothing. */
+export async function nameReleases(
+	db: Reader,
+	keys: readonly string[]
+): Promise<ReadonlyMap<string, string>> {
+	const found = new Map<string, string>();
+	for (const some of chunks([...new Set(keys)], 500)) {
+		const { key, name } = releases;
+		const rows = await db
+			.select({ key, name })
+			.from(releases)
+			.where(inArray(key, [...some]));
+		for (const row of rows) found.set(row.key, row.name);
+	}
+	return found;
 }
 
 export async function countReleases(db: Reader): Promise<number> {

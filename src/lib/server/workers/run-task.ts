@@ -13,6 +13,7 @@ const LONGEST_MS: Readonly<Record<TaskName, number>> = {
 	readChecklist: 60_000,
 	readHoldings: 60_000,
 	exportHoldings: 60_000,
+	holderView: 60_000,
 	previewLabels: 60_000,
 	printLabels: 60_000,
 	printBinder: 60_000

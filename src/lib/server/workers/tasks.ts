@@ -5,6 +5,7 @@ import { compute } from '../compute/registry.ts';
 import { withReader } from '../database/open.ts';
 import { readSettings } from '../database/settings.ts';
 import { exportHoldings } from '../holdings/export-holdings.ts';
+import { holderView } from '../storage/holders/holder-view.ts';
 import { labelTexts, type LabelChoice } from '../storage/labels/label-texts.ts';
 import { previewLabels } from '../storage/labels/preview-labels.ts';
 import { planStorage } from '../storage/plan/plan-storage.ts';
@@ -58,6 +59,8 @@ export const TASKS = {
 	}) => readHoldings(bytes, choice),
 	exportHoldings: ({ form }: { readonly form: 'csv' | 'xlsx' }) =>
 		withReader(readSettings(process.env), (db) => exportHoldings(db, form)),
+	holderView: ({ most }: { readonly most: number }) =>
+		withReader(readSettings(process.env), (db) => holderView(db, most)),
 	previewLabels: ({ choice, most }: { readonly choice: LabelChoice; readonly most: number }) =>
 		withReader(readSettings(process.env), (db) => previewLabels(db, choice, most)),
 	printLabels: ({

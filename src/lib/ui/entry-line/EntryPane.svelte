@@ -6,7 +6,6 @@
 		readonly release: Release;
 		readonly owned: readonly (readonly [string, number])[];
 		readonly synonyms: readonly (readonly [string, string])[];
-		readonly releases: readonly { readonly key: string; readonly name: string }[];
 	}
 </script>
 
@@ -14,6 +13,7 @@
 	import { onMount } from 'svelte';
 	import EntryLine from './EntryLine.svelte';
 	import { createLogBook } from './log-book.svelte';
+	import ReleaseSelect from '$lib/ui/ReleaseSelect.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	let { ground, change }: { ground: EntryGround; change: (releaseKey: string) => void } = $props();
@@ -44,14 +44,7 @@
 </script>
 
 <div class="mb-2 flex flex-wrap gap-3">
-	<select
-		class="select select-sm"
-		aria-label="Release"
-		value={ground.release.key}
-		onchange={(event) => change(event.currentTarget.value)}
-	>
-		{#each ground.releases as { key, name } (key)}<option value={key}>{name}</option>{/each}
-	</select>
+	<ReleaseSelect chosen={ground.release} label="Release" class="w-auto select-sm" choose={change} />
 	<select class="select select-sm" aria-label="Section" bind:value={numberingKey}>
 		<option value="">All sections</option>
 		{#each owners as { key, name } (key)}<option value={key}>{name}</option>{/each}

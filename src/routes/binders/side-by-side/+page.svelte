@@ -3,8 +3,11 @@
 	import { resolve } from '$app/paths';
 	import type { PocketFace } from '$lib/core/binder/pocket-face';
 	import { spreadsOf } from '$lib/core/binder/spread';
+	import ReleaseSelect from '$lib/ui/ReleaseSelect.svelte';
 	import BinderSpread from '$lib/ui/spread/BinderSpread.svelte';
 
+	const RELEASE = 'release-';
+	const AS_NUMBERED = ', as numbered';
 	let { data } = $props();
 	let isTogether = $state(true);
 	let left = $state(0);
@@ -48,22 +51,22 @@
 		together</label
 	>
 </div>
-{#if data.choices.length === 0}
+{#if data.isEmpty}
 	<p class="max-w-xl text-lg">There is no release yet to lay beside another.</p>
 {/if}
 <div class="grid gap-x-8 gap-y-6 xl:grid-cols-2">
 	{#each sides as { key, side }, i (i)}
 		{@const which = i === 0 ? 'left' : 'right'}
 		<section aria-label={i === 0 ? 'First' : 'Second'} class="min-w-0">
-			<select
-				class="select mb-2 w-full max-w-md"
-				aria-label={i === 0 ? 'First' : 'Second'}
-				value={key}
-				onchange={(event) => choose(which, event.currentTarget.value)}
-			>
-				{#each data.choices as choice (choice.key)}<option value={choice.key}>{choice.name}</option
-					>{/each}
-			</select>
+			<ReleaseSelect
+				chosen={{ key, name: `${side?.name ?? ''}${key.startsWith(RELEASE) ? AS_NUMBERED : ''}` }}
+				label={i === 0 ? 'First' : 'Second'}
+				others={data.binders}
+				prefix={RELEASE}
+				suffix={AS_NUMBERED}
+				class="mb-2 w-full max-w-md"
+				choose={(chosen) => choose(which, chosen)}
+			/>
 			{#if !side}
 				<p>There is no such binder or release.</p>
 			{:else if i === 0}

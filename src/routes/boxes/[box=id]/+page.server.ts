@@ -19,7 +19,8 @@ import {
 	RespaceForm,
 	ShiftForm
 } from '$lib/schemas/forms';
-import { listReleaseNames } from '$lib/server/releases/list-releases';
+import { nameReleases } from '$lib/server/releases/list-releases';
+import { findRelease } from '$lib/server/releases/load-release';
 import { rowId } from '$lib/core/row-id';
 
 export const load = async ({ params, depends }) => {
@@ -28,24 +29,26 @@ export const load = async ({ params, depends }) => {
 	const box = await readBox(db, rowId(Number(params.box)));
 	if (!box) error(404, 'There is no such box.');
 	const { dividers, ...head } = box;
-	const releases = await listReleaseNames(db);
+	const names = await nameReleases(
+		db,
+		dividers.flatMap(({ standing }) => standing.map(({ release }) => release))
+	);
 	return {
 		box: head,
 		respacing: respacingOf(box),
 		kinds: await readBoxKinds(db),
 		shelves: await readShelves(db),
-		releases,
 		dividers: dividers.map(({ standing, ...divider }) => ({
 			...divider,
 			/** Sets behind it: of strays there may be several. */
 			releases: [...new Set(standing.map(({ release }) => release))].map((key) => ({
 				key,
-				name: releases.find((release) => release.key === key)?.name ?? key
+				name: names.get(key) ?? key
 			})),
 			numbers: [...group(standing, ({ release }) => release)]
 				.map(([key, cards]) => {
 					const runs = foldRuns(cards.flatMap(({ number }) => number ?? []));
-					const name = releases.find((release) => release.key === key)?.name ?? key;
+					const name = names.get(key) ?? key;
 					return divider.releaseId === null && runs ? `${name}: ${runs}` : runs;
 				})
 				.join('; '),
@@ -80,16 +83,16 @@ export const actions = {
 		const form = await readFormOf(request, NewDividerForm);
 		if (!form.ok) return answer(form);
 		const collection = await theCollection();
-		const releases = await listReleaseNames(collection.db);
-		const release = releases.find(({ key }) => key === form.value.release);
-		const label = form.value.label || (release?.name ?? '');
+		const { db } = collection;
+		const { release: key } = form.value;
+		const label = form.value.label || ((await nameReleases(db, [key])).get(key) ?? '');
 		return answer(
 			await addDivider(
 				collection,
 				rowId(Number(params.box)),
 				form.value.row,
 				label,
-				release?.id ?? null
+				await findRelease(db, key)
 			)
 		);
 	},

@@ -9,6 +9,7 @@
 	import DividerPane from './DividerPane.svelte';
 	import Respacing from './Respacing.svelte';
 	import StockTake from './StockTake.svelte';
+	import ReleaseSelect from '$lib/ui/ReleaseSelect.svelte';
 	import Field from '$lib/ui/Field.svelte';
 
 	let { data, form } = $props();
@@ -80,10 +81,7 @@
 	<h2 class="mt-8 mb-2">A divider of your own</h2>
 	<form method="POST" action="?/divider" use:enhance class="flex flex-wrap items-end gap-3">
 		<Field label="Behind it">
-			<select class="select w-64 select-sm" name="release">
-				<option value="">cards of several sets</option>
-				{#each data.releases as { key, name } (key)}<option value={key}>{name}</option>{/each}
-			</select>
+			<ReleaseSelect name="release" blank="cards of several sets" class="w-64 select-sm" />
 		</Field>
 		<Field label="It says">
 			<input

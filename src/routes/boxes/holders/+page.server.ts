@@ -7,9 +7,8 @@ import { bad, good, type Outcome, type Problem } from '$lib/core/problem';
 import { parseAmount } from '$lib/core/worth/amount';
 import { checkAgainst } from '$lib/schemas/validator';
 import { readPrices, setPrices } from '$lib/server/binders/supply-prices';
-import { HOLDER_SUPPLY, holderSupplies } from '$lib/server/storage/holders/holder-supplies';
+import { HOLDER_SUPPLY } from '$lib/server/storage/holders/holder-supplies';
 import { setHolderRules, setHolders } from '$lib/server/storage/holders/change-holders';
-import { nameTierMoves } from '$lib/server/storage/holders/name-tier-moves';
 import { readTierMoves } from '$lib/server/storage/holders/read-tier-moves';
 import {
 	HOLDER_RULES,
@@ -18,26 +17,15 @@ import {
 	type HolderRules
 } from '$lib/server/places/holder-tiers';
 import { theCollection } from '$lib/server/collection';
+import { pageTask } from '$lib/server/workers/file-task';
 import { readPreference } from '$lib/server/preferences/preferences';
 
 /** Moves on the screen at a time. */
 const SHOWN = 200;
 
-export const load = async ({ depends }) => {
+export const load = async ({ depends, request }) => {
 	depends('jade:copies');
-	const { db } = await theCollection();
-	const rules = await readPreference(db, HOLDER_RULES);
-	const { moves, currency, otherMoney } = await readTierMoves(db, rules);
-	const { list, prices } = await holderSupplies(db, moves, rules);
-	return {
-		rules: { ...rules, currency },
-		otherMoney,
-		moves: await nameTierMoves(db, moves.slice(0, SHOWN)),
-		count: moves.length,
-		list,
-		prices,
-		currency: prices[0]?.currency ?? currency
-	};
+	return pageTask('holderView', { most: SHOWN }, request.signal);
 };
 
 const answer = (form: string, done: Outcome<unknown>) =>

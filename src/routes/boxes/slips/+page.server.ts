@@ -8,14 +8,12 @@ import { theCollection } from '$lib/server/collection';
 import { NewSlipForm, SlipIdForm, type NewSlip } from '$lib/schemas/forms';
 import type { Reader } from '$lib/server/database/open';
 import { readFormOf } from '$lib/server/read-form';
-import { listReleaseNames } from '$lib/server/releases/list-releases';
 
 export const load = async ({ depends }) => {
 	depends('jade:copies');
 	const { db } = await theCollection();
 	return {
 		slips: await listSlips(db),
-		releases: await listReleaseNames(db),
 		binders: await listBinders(db)
 	};
 };

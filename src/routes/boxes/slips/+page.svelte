@@ -3,6 +3,7 @@
 	import { resolve } from '$app/paths';
 	import { countOf, formatMoment } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
+	import ReleaseSelect from '$lib/ui/ReleaseSelect.svelte';
 	import Field from '$lib/ui/Field.svelte';
 
 	let { data, form } = $props();
@@ -13,9 +14,7 @@
 
 {#snippet line(label: string)}
 	<Field label="Release">
-		<select class="select w-56 select-sm" name="release">
-			{#each data.releases as { key, name } (key)}<option value={key}>{name}</option>{/each}
-		</select>
+		<ReleaseSelect name="release" class="w-56 select-sm" />
 	</Field>
 	<Field {label} class="min-w-48 flex-1">
 		<input

@@ -15,16 +15,15 @@ import {
 } from '$lib/server/storage/sorting/sorting';
 import { theCollection } from '$lib/server/collection';
 import { readPreference } from '$lib/server/preferences/preferences';
-import { listReleaseNames } from '$lib/server/releases/list-releases';
+import { usualRelease } from '$lib/server/releases/usual-release';
 import { loadRelease } from '$lib/server/releases/load-release';
 
 export const load = async ({ url, depends }) => {
 	depends('jade:copies');
 	const { db } = await theCollection();
-	const releases = await listReleaseNames(db);
 	const slip = await readPreference(db, SORTING_SLIP);
 	const measures = await readPreference(db, SORTING_MEASURES);
-	const key = url.searchParams.get('release') ?? slip?.release ?? releases[0]?.key ?? '';
+	const key = url.searchParams.get('release') ?? slip?.release ?? (await usualRelease(db)) ?? '';
 	const numbersOf = async (release: string) => {
 		const stored = await loadRelease(db, release);
 		const numbers = stored ? cardsOf(stored.release).flatMap(({ card }) => card.number ?? []) : [];
@@ -37,7 +36,6 @@ export const load = async ({ url, depends }) => {
 	return {
 		/** Of a pile in a tray. */
 		cards: Number.isInteger(cards) && cards > 0 ? cards : 500,
-		releases,
 		release: { key, ...(await numbersOf(key)) },
 		slip: slip && { ...slip, ...(await numbersOf(slip.release)) },
 		times: tuneTimes(measures),

@@ -7,6 +7,7 @@
 	import { countOf } from '$lib/ui/numerals';
 	import SortingSteps from './SortingSteps.svelte';
 	import { minutes, WAY_NAMES } from './way-names';
+	import ReleaseSelect from '$lib/ui/ReleaseSelect.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
@@ -74,13 +75,7 @@
 {#if data.slip}<SortingSteps slip={data.slip} />{/if}
 <div class="mb-2 flex flex-wrap items-end gap-4">
 	<Field label="Cards of">
-		<select
-			class="select w-72 select-sm"
-			value={data.release.key}
-			onchange={(event) => choose(event.currentTarget.value)}
-		>
-			{#each data.releases as { key, name } (key)}<option value={key}>{name}</option>{/each}
-		</select>
+		<ReleaseSelect chosen={data.release} class="w-72 select-sm" {choose} />
 	</Field>
 	{#each fields as field (field.label)}
 		<Field label={field.label}>

@@ -7,6 +7,7 @@
 	import { refreshCopies } from '$lib/ui/refresh';
 	import { send } from '$lib/ui/send';
 	import RulesForm from '../RulesForm.svelte';
+	import ReleaseSelect from '$lib/ui/ReleaseSelect.svelte';
 	import Field from '$lib/ui/Field.svelte';
 
 	let { data } = $props();
@@ -30,14 +31,10 @@
 	{@const options = data.options}
 	<h1 class="mt-4 mb-6">What does complete mean?</h1>
 	<Field label="Release" class="mb-6 max-w-md">
-		<select
-			class="select w-full"
-			value={options.release.key}
-			onchange={(event) =>
-				goto(resolve(`/goals/new?release=${encodeURIComponent(event.currentTarget.value)}`))}
-		>
-			{#each options.releases as { key, name } (key)}<option value={key}>{name}</option>{/each}
-		</select>
+		<ReleaseSelect
+			chosen={options.release}
+			choose={(key) => goto(resolve(`/goals/new?release=${encodeURIComponent(key)}`))}
+		/>
 	</Field>
 	{#key options.release.key}
 		<RulesForm {options} {problems} {save} saveName="Make the goal" />

@@ -9,6 +9,7 @@ import {
 	listUnmatched,
 	matchInCollection
 } from '$lib/server/holdings/import-holdings';
+import { nameReleases } from '$lib/server/releases/list-releases';
 import { readHoldingsFile } from '$lib/server/workers/read-file';
 import { settleRow } from '$lib/server/holdings/settle-row';
 
@@ -59,7 +60,13 @@ export const actions = {
 				matched: matched.length,
 				unmatched: unmatched.slice(0, MOST_SHOWN),
 				left: unmatched.length,
-				sets
+				sets,
+				names: Object.fromEntries(
+					await nameReleases(
+						db,
+						sets.flatMap(({ candidates }) => candidates.map(({ key }) => key))
+					)
+				)
 			}
 		};
 	},

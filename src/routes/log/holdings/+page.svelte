@@ -87,7 +87,7 @@
 	{/if}
 	{#if preview}<SetChoice
 			sets={preview.sets}
-			releases={data.releases}
+			names={preview.names}
 			changed={() => void again()}
 		/>{/if}
 	<div class="flex flex-wrap items-center gap-3 lg:col-span-2">
@@ -137,7 +137,6 @@
 <UnmatchedList
 	rows={data.unmatched}
 	waiting={data.waiting}
-	releases={data.releases}
 	settling={form && 'settling' in form ? (form.settling ?? null) : null}
 	problems={form?.problems ?? []}
 />

@@ -5,11 +5,11 @@
 	/** What each set that the list names was taken for; a choice where it is not sure. */
 	interface Props {
 		sets: readonly MatchedSet[];
-		releases: readonly { readonly key: string; readonly name: string }[];
+		/** Names of the releases, by key. */
+		names: Readonly<Record<string, string>>;
 		changed: () => void;
 	}
-	let { sets, releases, changed }: Props = $props();
-	const names = $derived(new Map(releases.map(({ key, name }) => [key, name])));
+	let { sets, names, changed }: Props = $props();
 </script>
 
 <fieldset class="lg:col-span-2">
@@ -31,7 +31,7 @@
 					>
 						<option value="">none of these: keep the rows</option>
 						{#each candidates as { key, score } (key)}
-							<option value={key}>{names.get(key) ?? key} ({Math.round(100 * score)} %)</option>
+							<option value={key}>{names[key] ?? key} ({Math.round(100 * score)} %)</option>
 						{/each}
 					</select>
 				</span>

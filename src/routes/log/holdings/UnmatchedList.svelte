@@ -2,6 +2,7 @@
 	import { enhance } from '$app/forms';
 	import type { Problem } from '$lib/core/problem';
 	import { countOf } from '$lib/ui/numerals';
+	import ReleaseSelect from '$lib/ui/ReleaseSelect.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	interface Props {
@@ -13,12 +14,11 @@
 			readonly fields: Readonly<Record<string, string>>;
 		}[];
 		waiting: number;
-		releases: readonly { readonly key: string; readonly name: string }[];
 		/** The row that was to be settled last, and what was wrong with it. */
 		settling: number | null;
 		problems: readonly Problem[];
 	}
-	let { rows, waiting, releases, settling, problems }: Props = $props();
+	let { rows, waiting, settling, problems }: Props = $props();
 	const tell = (fields: Readonly<Record<string, string>>) =>
 		['year', 'maker', 'set', 'section', 'number', 'subject', 'parallel', 'attributes', 'note']
 			.map((name) => fields[name])
@@ -41,9 +41,7 @@
 					<div class="mt-1 flex flex-wrap gap-2">
 						<form method="POST" action="?/settle" use:enhance class="flex flex-wrap gap-2">
 							<input type="hidden" name="row" value={id} />
-							<select class="select w-52 select-sm" name="release" aria-label="Release">
-								{#each releases as { key, name } (key)}<option value={key}>{name}</option>{/each}
-							</select>
+							<ReleaseSelect name="release" label="Release" class="w-52 select-sm" />
 							<input
 								class="input w-36 input-sm"
 								name="line"

@@ -21,7 +21,6 @@ export const load = async ({ url }) => {
 	const other = likeliest(releases, left);
 	const right = url.searchParams.get('right') ?? other;
 	return {
-		releases: releases.map(({ key, name }) => ({ key, name })),
 		left: (await loadRelease(db, left))?.release ?? null,
 		right: (await loadRelease(db, right))?.release ?? null
 	};

@@ -3,6 +3,7 @@
 	import { resolve } from '$app/paths';
 	import { compareReleases } from '$lib/core/checklist/compare-releases';
 	import PairedCards from './PairedCards.svelte';
+	import ReleaseSelect from '$lib/ui/ReleaseSelect.svelte';
 	import Field from '$lib/ui/Field.svelte';
 
 	let { data } = $props();
@@ -22,13 +23,7 @@
 <div class="mb-6 grid gap-4 sm:grid-cols-2">
 	{#each ['left', 'right'] as const as side (side)}
 		<Field label={side === 'left' ? 'Above' : 'Below'}>
-			<select
-				class="select w-full"
-				value={data[side]?.key ?? ''}
-				onchange={(event) => choose(side, event.currentTarget.value)}
-			>
-				{#each data.releases as { key, name } (key)}<option value={key}>{name}</option>{/each}
-			</select>
+			<ReleaseSelect chosen={data[side]} choose={(key) => choose(side, key)} />
 		</Field>
 	{/each}
 </div>

@@ -48,19 +48,35 @@ export interface HolderChoice {
  * @throws RangeError where there are no tiers, or the tier named is none of them
  */
 export function chooseHolder(
-	{ valueMinor = 0, format, tier: named }: HolderCard,
+	card: HolderCard,
 	tiers: readonly HolderTier[] = USUAL_TIERS
 ): HolderChoice {
+	return holderChooser(tiers)(card);
+}
+
+/** The same for many cards: what is made and kept alike is looked at once. */
+export function holderChooser(tiers: readonly HolderTier[]): (card: HolderCard) => HolderChoice {
 	const rising = [...tiers].sort((a, b) => a.fromMinor - b.fromMinor);
-	const tier = named
-		? rising.find(({ name }) => name === named)
-		: (rising.findLast(({ fromMinor }) => valueMinor >= fromMinor) ?? rising[0]);
-	if (!tier) throw new RangeError(`chooseHolder: no tier "${named ?? ''}"`);
-	const rule = named
-		? `named "${tier.name}"`
-		: valueMinor < tier.fromMinor
-			? `worth less than ${tier.fromMinor}, where the lowest tier begins`
-			: `worth at least ${tier.fromMinor}`;
+	const choices = new Map<string, HolderChoice>();
+	return ({ valueMinor = 0, format, tier: named }) => {
+		const tier = named
+			? rising.find(({ name }) => name === named)
+			: (rising.findLast(({ fromMinor }) => valueMinor >= fromMinor) ?? rising[0]);
+		if (!tier) throw new RangeError(`chooseHolder: no tier "${named ?? ''}"`);
+		const rule = named
+			? `named "${tier.name}"`
+			: valueMinor < tier.fromMinor
+				? `worth less than ${tier.fromMinor}, where the lowest tier begins`
+				: `worth at least ${tier.fromMinor}`;
+		const { widthMm = '', heightMm = '', stockPt = '' } = format ?? {};
+		const key = `${widthMm} ${heightMm} ${stockPt} ${rule} ${tier.name}`;
+		let choice = choices.get(key);
+		if (!choice) choices.set(key, (choice = choiceIn(tier, rule, format)));
+		return choice;
+	};
+}
+
+function choiceIn(tier: HolderTier, rule: string, format: CardFormat | undefined): HolderChoice {
 	const plain = { tier: tier.name, rule };
 	if (tier.holder === 'none') return { ...plain, holder: null, isSleeved: false };
 	const kinds = HOLDER_KINDS.filter(({ sort }) => sort === tier.holder);

@@ -1,5 +1,5 @@
 import type { CardFormat } from '../../checklist/section.ts';
-import { chooseHolder, type HolderTier } from './choose-holder.ts';
+import { holderChooser, type HolderTier } from './choose-holder.ts';
 import { HOLDER_SORTS, holderKindOf } from '../kinds/holder-kind.ts';
 
 /** Cards that bear a word are kept in a tier whatever they are worth. */
@@ -59,6 +59,7 @@ export function tierMoves(
 	rules: readonly NameRule[] = [],
 	currency?: string
 ): readonly TierMove[] {
+	const choose = holderChooser(tiers);
 	return [...cards]
 		.sort((a, b) => (b.valueMinor ?? 0) - (a.valueMinor ?? 0))
 		.flatMap((card): TierMove[] => {
@@ -68,7 +69,7 @@ export function tierMoves(
 			// Without a rate of exchange, an amount in other money says nothing of a tier.
 			const isOther = currency !== undefined && (card.currency ?? currency) !== currency;
 			if (isOther && tier === null && card.valueMinor !== undefined) return [];
-			const choice = chooseHolder({ ...card, ...(tier ? { tier } : {}) }, tiers);
+			const choice = choose(tier ? { ...card, tier } : card);
 			// What no holder takes stays in what it is in: that is odd, and no reason to take it out.
 			if (choice.holder === card.holder || (choice.oddity && card.holder !== null)) return [];
 			const by = rankOf(choice.holder) - rankOf(card.holder);

@@ -15,7 +15,7 @@ import { at } from '../../../core/at.ts';
 import { writePreference } from '../../preferences/preferences.ts';
 import { readValuable } from '../../places/holder-tiers.ts';
 import type { HomelessCopy } from '../../places/homeless.ts';
-import { looseCards } from '../runs/loose-cards.ts';
+import { looseCardsInTurn } from '../runs/loose-cards.ts';
 import { columnsOfRun } from '../runs/read-homes.ts';
 import type { StoredHomelessRun } from '../runs/homeless-runs.ts';
 import { planStorage, type StoragePlan } from './plan-storage.ts';
@@ -72,7 +72,11 @@ export function standAsPlanned(
 			await stander.stand(sets, id);
 		}
 		const ids: BoxId[] = [];
-		for (const box of plan.boxes) ids.push(await standBox(record, tx, box, stander));
+		for (const box of plan.boxes) {
+			ids.push(await standBox(record, tx, box, stander));
+			// Others are answered in between.
+			await setImmediate();
+		}
 		// A set that goes on in the next row, or box, is dealt over all its dividers at once.
 		await stander.finish();
 		await putOnShelves(record, tx, ids);
@@ -112,7 +116,7 @@ async function openStander(record: Recorder, tx: Transaction, plan: StoragePlan)
 	);
 	const known = new Map(plan.sets.map((set) => [set.key, set]));
 	const wanted = [...new Set([...fresh].flatMap((key) => known.get(key)?.id ?? []))];
-	const loose = await looseCards(tx, await readValuable(tx), { releases: wanted });
+	const loose = await looseCardsInTurn(tx, await readValuable(tx), wanted);
 	const bySet = group(loose, ({ copy, run }) => `${copy.use} ${runKey(run)}`);
 	const parts = new Map<string, { sets: readonly string[]; dividers: DividerId[]; um: number[] }>();
 	let count = 0;
@@ -187,18 +191,16 @@ async function standBox(
 	const { id: boxId } = await insertOne(record, boxes, {
 		...{ shelfId: null, position: 0, name, kind, use }
 	});
-	for (const [r, row] of rows.entries()) {
-		for (const [position, { sets, label, straysOf, um }] of row.entries.entries()) {
+	const places = rows.flatMap((row, r) =>
+		row.entries.map(({ sets, label, straysOf = null }, position) => {
 			const { releaseId, run } =
-				straysOf === undefined ? stander.runOf(sets) : { releaseId: null, run: null };
-			const place = { boxId, row: r + 1, position, label, straysOf: straysOf ?? null };
-			const divider = await insertOne(record, dividers, {
-				...place,
-				releaseId,
-				...columnsOfRun(run)
-			});
-			stander.plan(sets, divider.id, um, entries.length === 1);
-		}
+				straysOf === null ? stander.runOf(sets) : { releaseId: null, run: null };
+			return { boxId, row: r + 1, position, label, straysOf, releaseId, ...columnsOfRun(run) };
+		})
+	);
+	const stood = await record.insert(dividers, places);
+	for (const [i, { sets, um }] of entries.entries()) {
+		stander.plan(sets, at(stood, i).id, um, entries.length === 1);
 	}
 	return boxId;
 }

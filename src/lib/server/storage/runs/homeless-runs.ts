@@ -36,7 +36,7 @@ export async function homelessRuns(
 	mostStrays: number
 ): Promise<readonly StoredHomelessRun[]> {
 	const ids = heads.map(({ id }) => id);
-	const loose = await looseCards(db, valuable, { releases: ids });
+	const loose = await looseCards(db, valuable, ids);
 	if (loose.length === 0) return [];
 	const namesOf = await readRunNames(db, ids);
 	const builtOf = await setsBuilt(db);

@@ -1,3 +1,4 @@
+import { setImmediate } from 'node:timers/promises';
 import type { Valuable } from '../../../core/storage/holders/valuable.ts';
 import { groups, rollup } from 'd3-array';
 import { inArray, sql } from 'drizzle-orm';
@@ -26,13 +27,13 @@ type Version = Pick<HomelessCopy, 'releaseId' | 'cardKey' | 'parallelKey' | 'var
 const versionOf = ({ releaseId, cardKey, parallelKey, variantKey }: Version) =>
 	`${releaseId} ${cardKey} ${parallelKey ?? ''} ${variantKey ?? ''}`;
 
-/** Homeless cards of some releases, or all, dealt to the sets they belong to. */
+/** Homeless cards of some releases, dealt to the sets they belong to. */
 export async function looseCards(
 	db: Reader,
 	valuable: Valuable,
-	only: { readonly releases?: readonly ReleaseId[] } = {}
+	releaseIds: readonly ReleaseId[]
 ): Promise<readonly LooseCards[]> {
-	const free = await homelessCopies(db, valuable, only);
+	const free = await homelessCopies(db, valuable, { releases: releaseIds });
 	const ids = [...new Set(free.map(({ releaseId }) => releaseId))];
 	const headOf = await readHeads(db, ids);
 	const placedIn = await placedVersions(db, ids);
@@ -65,6 +66,23 @@ export async function looseCards(
 			);
 		})
 	);
+}
+
+/** Releases read at a time; others are answered in between. */
+const RELEASES_A_CHUNK = 20;
+
+/** The same release by release, so that nobody waits for all of a large collection. */
+export async function looseCardsInTurn(
+	db: Reader,
+	valuable: Valuable,
+	releaseIds: readonly ReleaseId[]
+): Promise<readonly LooseCards[]> {
+	const found: (readonly LooseCards[])[] = [];
+	for (const some of chunks(releaseIds, RELEASES_A_CHUNK)) {
+		found.push(await looseCards(db, valuable, some));
+		await setImmediate();
+	}
+	return found.flat();
 }
 
 async function readHeads(db: Reader, ids: readonly ReleaseId[]) {

@@ -17,7 +17,7 @@ import {
 	type StockPart,
 	type TakenCards
 } from '../../../core/storage/slips/take-from.ts';
-import { looseCards, type LooseCards } from '../runs/loose-cards.ts';
+import { looseCards, looseCardsInTurn, type LooseCards } from '../runs/loose-cards.ts';
 import { readAmong, readHomes } from '../runs/read-homes.ts';
 import type { CopyId } from '../../../core/row-id.ts';
 
@@ -64,7 +64,7 @@ export async function findHomeless(
 	if (source.of !== 'line') return good([]);
 	const entry = await readEntry(tx, source.release, source.line);
 	if (!entry.ok) return entry;
-	const loose = await looseCards(tx, valuable, { releases: [entry.value.releaseId] });
+	const loose = await looseCards(tx, valuable, [entry.value.releaseId]);
 	const stock = loose.map((cards) => ({
 		key: cards,
 		version: formatVersionKey({
@@ -91,7 +91,12 @@ const asFound = ({ copy, quantity, run }: LooseCards): Found => ({
 
 /** Cards without a place whose run has a divider it can go behind. */
 async function housedCards(tx: Transaction, valuable: Valuable): Promise<readonly LooseCards[]> {
-	const loose = await looseCards(tx, valuable);
+	const all = await tx.select({ id: releases.id }).from(releases);
+	const loose = await looseCardsInTurn(
+		tx,
+		valuable,
+		all.map(({ id }) => id)
+	);
 	const runs = [...group(loose, ({ copy, run }) => `${copy.use} ${runKey(run)}`).values()];
 	const homes = await readHomes(tx);
 	const asHead = (ofRun: readonly LooseCards[]) => {

@@ -4,7 +4,6 @@ import { countOwned, readCopies } from '$lib/server/copies/read-copies';
 import { listSynonyms } from '$lib/server/copies/synonyms';
 import { problemResponse } from '$lib/server/problem-document';
 import { loadRelease } from '$lib/server/releases/load-release';
-import { listReleaseNames } from '$lib/server/releases/list-releases';
 import { usualRelease } from '$lib/server/releases/usual-release';
 
 /** What the entry line of any view needs: a checklist, what is owned of it, and words. `-` is the usual release. */
@@ -16,7 +15,6 @@ export const GET: RequestHandler = async ({ params }) => {
 	return json({
 		release: stored.release,
 		owned: [...countOwned(await readCopies(db, stored.id))],
-		synonyms: (await listSynonyms(db)).map(({ word, means }) => [word, means]),
-		releases: await listReleaseNames(db)
+		synonyms: (await listSynonyms(db)).map(({ word, means }) => [word, means])
 	});
 };
