@@ -1,9 +1,19 @@
+import { FEW_RELEASES } from '$lib/ui/release-names.svelte';
 import { theCollection } from '$lib/server/collection';
 import { nextSteps } from '$lib/server/journal/undo';
+import { listReleaseNames } from '$lib/server/releases/list-releases';
 import { readTheme } from '$lib/server/theme';
 
 export const load = async ({ cookies, depends }) => {
 	depends('jade:journal');
-	const { undo, redo } = await nextSteps((await theCollection()).db);
-	return { theme: readTheme(cookies), undo, redo };
+	const { db } = await theCollection();
+	const { undo, redo } = await nextSteps(db);
+	const releaseNames = await listReleaseNames(db, FEW_RELEASES + 1);
+	return {
+		theme: readTheme(cookies),
+		undo,
+		redo,
+		/** Of few releases, so that every choice is whole at once; empty: they are many, and loaded when asked for. */
+		releaseNames: releaseNames.length > FEW_RELEASES ? [] : releaseNames
+	};
 };

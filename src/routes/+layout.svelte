@@ -20,7 +20,7 @@
 	import ThemeSwitch from '$lib/ui/shell/ThemeSwitch.svelte';
 
 	let { data, children } = $props();
-	provideReleaseNames();
+	provideReleaseNames(() => data.releaseNames);
 	let helpOpen = $state(false);
 	/** What undo or redo did; it stands until something else happens. */
 	let told = $state({ text: '', at: '' });

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
-	import { releaseNames, type ReleaseName } from './release-names.svelte';
+	import { FEW_RELEASES, releaseNames, type ReleaseName } from './release-names.svelte';
 
 	/** A choice of a release. It shows the one that is chosen at once, the others when they are loaded. */
 	interface Props {
@@ -31,16 +31,15 @@
 		choose = () => undefined
 	}: Props = $props();
 
-	/** More than these are put into the list when it is opened: a page may have a hundred lists. */
-	const MOST_AT_ONCE = 300;
 	const names = releaseNames();
+	/** Many are put into the list when it is opened: a page may have a hundred lists. */
 	let isOpen = $state(false);
 	const all = $derived([
 		...others,
 		...names.all.map((release) => ({ key: prefix + release.key, name: release.name + suffix }))
 	]);
 	const shown = $derived(
-		names.all.length > 0 && (isOpen || all.length <= MOST_AT_ONCE)
+		names.all.length > 0 && (isOpen || names.all.length <= FEW_RELEASES)
 			? all
 			: [chosen ?? all[0] ?? []].flat()
 	);

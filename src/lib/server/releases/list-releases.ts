@@ -38,12 +38,15 @@ export async function listReleases(db: Reader): Promise<readonly ReleaseSummary[
 
 type ReleaseName = Pick<ReleaseSummary, 'key' | 'name'>;
 
-/** Only what a choice of releases shows, in the same order. */
-export async function listReleaseNames(db: Reader): Promise<readonly ReleaseName[]> {
+/** Only what a choice of releases shows, in the same order; of very many the first. */
+export async function listReleaseNames(
+	db: Reader,
+	most = Number.MAX_SAFE_INTEGER
+): Promise<readonly ReleaseName[]> {
 	return readJoined<ReleaseName>(
 		db,
 		{ key: sql`${releases.key}`, name: sql`${releases.name}` },
-		sql`(select * from ${releases} order by ${releases.year}, ${releases.name}) as ${releases}`
+		sql`(select * from ${releases} order by ${releases.year}, ${releases.name} limit ${most}) as ${releases}`
 	);
 }
 
