@@ -10,7 +10,9 @@ import {
 import type { ReleaseDraft, SectionDraft } from '../core/checklist/draft.ts';
 import type { Release } from '../core/checklist/release.ts';
 import { resolveRelease } from '../core/checklist/resolve-release.ts';
-import { formatOdds, type Odds, type Section } from '../core/checklist/section.ts';
+import type { Section } from '../core/checklist/section.ts';
+import { formatOdds, type Odds } from '../core/checklist/odds.ts';
+import type { Variant } from '../core/checklist/variant.ts';
 import { bad, type Outcome, type Problem } from '../core/problem.ts';
 import { asDraft, ChecklistSchema, type ChecklistFile } from '../schemas/checklist.ts';
 import { checkAgainst } from '../schemas/validator.ts';
@@ -68,16 +70,17 @@ export function formatChecklistJson(release: Release): string {
 export function checklistDocument(release: Release): ChecklistDocument {
 	const { key, name, maker, year, theme, note } = release;
 	const { packTypes, rarities, sections, parallels, variants } = release;
+	const { collectibles = [], hunts = [] } = release;
 	return {
-		$schema: 'urn:jade-binder:schema:checklist:1',
+		$schema: 'urn:jade-binder:schema:checklist:2',
 		format: 'jade-checklist',
-		formatVersion: 1,
+		formatVersion: 2,
 		release: { key, name, maker, year, ...(theme ? { theme } : {}), ...(note ? { note } : {}) },
-		...filled({ packTypes, rarities }),
+		...filled({ packTypes, rarities, collectibles, hunts }),
 		sections: sections.map(fileSection),
 		...filled({
 			parallels: parallels.map((parallel) => ({ ...parallel, runs: parallel.runs.map(fileOdds) })),
-			variants: variants.map(fileOdds)
+			variants: variants.map(fileVariant)
 		})
 	};
 }
@@ -91,18 +94,23 @@ function fileSection(section: Section): SectionDraft {
 			? {
 					edition: {
 						of: edition.of,
-						...filled({ changes: edition.changes, without: edition.without })
+						...filled({ changes: edition.changes, without: edition.without }),
+						...(edition.from ? { from: edition.from } : {})
 					}
 				}
 			: {}),
 		...filled({ series, alsoIn }),
 		...(odds.length > 0 ? { odds: oddsText(odds) } : {}),
 		cards: cards.map(({ subjects, marks, title, otherNumbers, panelOf, ...card }) => ({
-			...card,
+			...fileOdds(card),
 			...(title ? { title } : {}),
 			...filled({ subjects, marks, otherNumbers, panelOf })
 		}))
 	};
+}
+
+function fileVariant({ finishes, ...variant }: Variant) {
+	return { ...fileOdds(variant), ...(finishes ? { finishes: finishes.map(fileOdds) } : {}) };
 }
 
 function fileOdds<Thing extends { readonly odds?: readonly Odds[] }>({ odds, ...rest }: Thing) {

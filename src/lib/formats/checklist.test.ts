@@ -5,7 +5,12 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { examine } from '../core/checklist/doctor/examine.ts';
 import { expand } from '../core/checklist/expand.ts';
-import { oddReleaseDraft, releaseDraft, textLine } from '../core/checklist/release.arbitrary.ts';
+import {
+	oddReleaseDraft,
+	recordedReleaseDraft,
+	releaseDraft,
+	textLine
+} from '../core/checklist/release.arbitrary.ts';
 import { resolveRelease } from '../core/checklist/resolve-release.ts';
 import type { ReleaseDraft } from '../core/checklist/draft.ts';
 import type { Release } from '../core/checklist/release.ts';
@@ -41,7 +46,7 @@ const problemsOf = (outcome: Outcome<Release>) =>
 describe('round trips', () => {
 	test('for all releases, JSON gives back the same release', () => {
 		fc.assert(
-			fc.property(fc.oneof(releaseDraft, oddReleaseDraft), (draft) => {
+			fc.property(fc.oneof(releaseDraft, oddReleaseDraft, recordedReleaseDraft), (draft) => {
 				const before = release(draft);
 				expect(value(readChecklistJson(formatChecklistJson(before)))).toEqual(before);
 			})

@@ -1,5 +1,5 @@
 import { Type } from 'typebox';
-import { CARD_SHAPES } from '../core/checklist/section.ts';
+import { CARD_SHAPES } from '../core/checklist/card-format.ts';
 import { said } from './vocabulary.ts';
 
 const Measure = Type.Number({ exclusiveMinimum: 0, maximum: 1000 });

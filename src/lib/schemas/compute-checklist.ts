@@ -1,7 +1,8 @@
 import { Type, type Static } from 'typebox';
 import { LONGEST_OUTLINE } from '../core/checklist/outline/parse-outline.ts';
 import { FINDING_CODES } from '../core/checklist/doctor/finding.ts';
-import { ChecklistBodySchema, VariantSchema } from './checklist.ts';
+import { ChecklistBodySchema } from './checklist.ts';
+import { VariantSchema } from './checklist-finish.ts';
 import { ProblemSchema } from './compute.ts';
 import { GoalRulesSchema } from './goal-rules.ts';
 import { closed, Whole, said } from './vocabulary.ts';

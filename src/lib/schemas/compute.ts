@@ -1,5 +1,5 @@
 import { Type, type Static } from 'typebox';
-import { SWATCHES } from '../core/checklist/parallel.ts';
+import { SWATCHES } from '../core/checklist/swatch.ts';
 import { LONGEST_LINE } from '../core/shorthand/parse-entry-line.ts';
 import { ChecklistBodySchema } from './checklist.ts';
 import { ConditionSchema } from './goal-rules.ts';

@@ -91,7 +91,8 @@ export const RuleSheetSchema = Type.Object(
 		sections: SheetRowsSchema,
 		parallels: SheetRowsSchema,
 		runs: SheetRowsSchema,
-		variants: SheetRowsSchema
+		variants: SheetRowsSchema,
+		packTypes: Type.Optional(SheetRowsSchema)
 	},
 	closed
 );

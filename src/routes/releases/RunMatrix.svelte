@@ -1,9 +1,11 @@
 <script lang="ts">
 	import { wholeSections } from '$lib/core/checklist/edition';
-	import { runRuleFor, SWATCHES, type Parallel } from '$lib/core/checklist/parallel';
+	import { runRuleFor, type Parallel } from '$lib/core/checklist/parallel';
+	import { SWATCHES } from '$lib/core/checklist/swatch';
 	import { expand } from '$lib/core/checklist/expand';
 	import { cardsOf, type Release } from '$lib/core/checklist/release';
-	import { formatOdds, type Section } from '$lib/core/checklist/section';
+	import type { Section } from '$lib/core/checklist/section';
+	import { formatOdds } from '$lib/core/checklist/odds';
 	import { foldRuns } from '$lib/core/checklist/fold-runs';
 
 	/** Sections down, parallels across, print runs where they meet. */

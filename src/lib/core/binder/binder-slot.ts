@@ -1,4 +1,5 @@
-import type { Arrangement, CardFormat } from '../checklist/section.ts';
+import type { Arrangement } from '../checklist/section.ts';
+import type { CardFormat } from '../checklist/card-format.ts';
 
 /** The card's place in a picture that several cards form. */
 export interface PuzzlePlace extends Pick<Arrangement, 'columns' | 'rows'> {

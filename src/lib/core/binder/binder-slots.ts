@@ -1,3 +1,4 @@
+import { formatOfCard } from '../checklist/card-format.ts';
 import type { Card } from '../checklist/card.ts';
 import { numberingsOf, type NumberedCard } from '../checklist/numbering.ts';
 import type { Release } from '../checklist/release.ts';
@@ -66,7 +67,7 @@ function slotsOfRelease(
 			const known = filled.get(key);
 			const place = places.get(card);
 			const format = formatOfVersion({
-				format: found.section.format,
+				format: formatOfCard(found.section, card),
 				parallelPt: stockOf.get(version.parallelKey),
 				swatch: version.swatch
 			});

@@ -1,4 +1,4 @@
-import type { CardFormat } from '../checklist/section.ts';
+import type { CardFormat } from '../checklist/card-format.ts';
 import { STANDARD_CARD } from '../measuring/card-size.ts';
 import { pocketsOf, type PageKind } from './page-kind.ts';
 

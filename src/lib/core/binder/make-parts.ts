@@ -1,4 +1,4 @@
-import type { CardFormat } from '../checklist/section.ts';
+import type { CardFormat } from '../checklist/card-format.ts';
 import { arrangeBlock, cellOf, type Piece } from './arrange-block.ts';
 import type { BinderLayout } from './binder-layout.ts';
 import type { BinderSlot } from './binder-slot.ts';

@@ -1,4 +1,4 @@
-import type { CardFormat } from '../checklist/section.ts';
+import type { CardFormat } from '../checklist/card-format.ts';
 
 /**
  * `here`: its card lies in it, or is to. `stand-in`: a spare lies for one kept elsewhere. `elsewhere`:

@@ -1,8 +1,10 @@
+import type { CardDetails } from './card-details.ts';
+
 export const CARD_MARKS = ['rookie', 'key', 'checklist', 'short print'] as const;
 export type CardMark = (typeof CARD_MARKS)[number];
 
 /** One line of the checklist. */
-export interface Card {
+export interface Card extends CardDetails {
 	/** Stable within the release: what is owned hangs on it, whatever becomes of number and title. */
 	readonly key: string;
 	/** As printed; null where the card bears none. */

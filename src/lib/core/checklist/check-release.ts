@@ -1,6 +1,7 @@
 import type { Problem } from '../problem.ts';
 import { normalCardNumber } from './card-number.ts';
 import { compareCardNumbers } from './compare-card-numbers.ts';
+import { checkDetails } from './check-details.ts';
 import { checkRules } from './check-rules.ts';
 import { wholeSections } from './edition.ts';
 import type { Release } from './release.ts';
@@ -11,7 +12,8 @@ export function checkRelease(release: Release): readonly Problem[] {
 		...checkSections(release),
 		...checkNumbers(release),
 		...checkCardKeys(release),
-		...checkRules(release)
+		...checkRules(release),
+		...checkDetails(release)
 	];
 }
 

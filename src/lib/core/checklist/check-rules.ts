@@ -4,6 +4,7 @@ import { isNamed, narrowness, type CardSelector } from './card-selector.ts';
 import { wholeSections } from './edition.ts';
 import type { Release } from './release.ts';
 import type { Section } from './section.ts';
+import { parallelsOf } from './variant.ts';
 
 /** What rules of a release name wrongly: parallels, variants, editions, panels. */
 export function checkRules(release: Release): readonly Problem[] {
@@ -49,7 +50,7 @@ function checkVariants(release: Release, sections: readonly Section[]): Problem[
 		...repeatedKeys('variants', release.variants),
 		...release.variants.flatMap((variant, v) => {
 			const pointer = `/variants/${v}`;
-			const unknown = (variant.inParallels ?? []).filter((key) => !parallels.has(key));
+			const unknown = parallelsOf(variant).filter((key) => !parallels.has(key));
 			const problems = checkSelector(variant, pointer, sections);
 			const { earns } = variant;
 			if (earns !== undefined && !cards.some((card) => isNamed(card, earns))) {
@@ -62,8 +63,10 @@ function checkVariants(release: Release, sections: readonly Section[]): Problem[
 			}
 			for (const key of unknown) {
 				problems.push({
-					pointer: `${pointer}/inParallels`,
-					field: 'inParallels',
+					pointer: variant.inParallels?.includes(key)
+						? `${pointer}/inParallels`
+						: `${pointer}/finishes`,
+					field: variant.inParallels?.includes(key) ? 'inParallels' : 'finishes',
 					message: `no parallel has the key "${key}"`,
 					remedy: `Use one of: ${[...parallels].join(', ')}.`
 				});

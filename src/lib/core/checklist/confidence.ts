@@ -6,4 +6,7 @@ export type Confidence = (typeof CONFIDENCES)[number];
 export interface Evidence {
 	readonly confidence?: Confidence;
 	readonly source?: string;
+	/** How many copies were looked at for it, and how many of them had it. */
+	readonly lookedAt?: number;
+	readonly found?: number;
 }

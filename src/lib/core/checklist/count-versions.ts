@@ -1,6 +1,7 @@
 import { narrowness, type CardSelector } from './card-selector.ts';
 import { wholeSections } from './edition.ts';
 import type { Release } from './release.ts';
+import { parallelsOf } from './variant.ts';
 
 /**
  * At most how many versions a release has, told from its rules without making any: what a few lines may
@@ -24,7 +25,7 @@ export function countVersionsAtMost(release: Release): number {
 		)
 	);
 	const variants = release.variants.map(
-		(variant) => reach(variant) * (1 + (variant.inParallels?.length ?? 0))
+		(variant) => reach(variant) * (1 + parallelsOf(variant).length)
 	);
 	return [...finishes, ...variants].reduce((sum, count) => sum + count, all);
 }

@@ -3,8 +3,17 @@ import type { CardSelector } from './card-selector.ts';
 import type { Evidence } from './confidence.ts';
 import type { CardChange } from './edition.ts';
 import type { RunRule } from './parallel.ts';
-import type { Arrangement, CardFormat, SectionKind } from './section.ts';
-import type { VariantKindName } from './variant.ts';
+import type { Arrangement, SectionDetails, SectionKind } from './section.ts';
+import type { CardFormat } from './card-format.ts';
+import type { Variant, VariantFinish, VariantKindName } from './variant.ts';
+import type { Collectible, Hunt } from './beside-cards.ts';
+import type { CardDetails } from './card-details.ts';
+import type { PackCount } from './release.ts';
+
+/** A thing whose key may be left out. */
+type Keyless<Thing extends { readonly key: string }> = Omit<Thing, 'key'> & {
+	readonly key?: string;
+};
 
 /**
  * A release as a file states it: keys and lists may be left out, odds are text. `resolveRelease`
@@ -19,6 +28,8 @@ export interface ReleaseDraft {
 		readonly theme?: string;
 		readonly note?: string;
 	};
+	readonly collectibles?: readonly Keyless<Collectible>[];
+	readonly hunts?: readonly Keyless<Hunt>[];
 	readonly packTypes?: readonly PackTypeDraft[];
 	readonly rarities?: readonly string[];
 	readonly sections: readonly SectionDraft[];
@@ -31,11 +42,13 @@ export interface PackTypeDraft {
 	readonly name: string;
 	readonly packsPerBox?: number;
 	readonly cardsPerPack?: number;
+	readonly form?: string;
+	readonly packs?: readonly PackCount[];
 	readonly priceMinor?: number;
 	readonly currency?: string;
 }
 
-export interface SectionDraft {
+export interface SectionDraft extends SectionDetails {
 	readonly key?: string;
 	readonly name: string;
 	readonly kind?: SectionKind;
@@ -56,13 +69,15 @@ export interface SectionDraft {
 		readonly of: readonly string[];
 		readonly changes?: readonly CardChange[];
 		readonly without?: readonly string[];
+		readonly from?: string;
 	};
 	readonly alsoIn?: readonly string[];
 	readonly note?: string;
 	readonly cards: readonly CardDraft[];
 }
 
-export interface CardDraft {
+export interface CardDraft extends Omit<CardDetails, 'odds'> {
+	readonly odds?: OddsDraft;
 	readonly key?: string;
 	readonly number?: string | null;
 	readonly otherNumbers?: readonly string[];
@@ -95,9 +110,12 @@ export interface VariantDraft extends CardSelector, Evidence {
 	readonly key?: string;
 	readonly kind: VariantKindName;
 	readonly name: string;
+	readonly regularName?: string;
 	readonly howToTell?: string;
 	readonly printRun?: number;
 	readonly odds?: OddsDraft;
+	readonly finishes?: readonly (Omit<VariantFinish, 'odds'> & { readonly odds?: OddsDraft })[];
+	readonly believed?: Variant['believed'];
 	readonly inParallels?: readonly string[];
 	readonly mirrors?: string;
 	readonly earns?: string;

@@ -1,9 +1,10 @@
 import type { Card } from './card.ts';
+import { CARD_DETAILS } from './card-details.ts';
 import { isNamed, namesOf } from './card-selector.ts';
 import type { Release } from './release.ts';
 import type { Section } from './section.ts';
 import { asciiSlug, keyMaker } from './slug.ts';
-import { normalCardNumber } from './card-number.ts';
+import { formatCardNumber, normalCardNumber, parseCardNumber } from './card-number.ts';
 
 /** How one card of an edition differs from the card it repeats. */
 export interface CardChange {
@@ -19,6 +20,8 @@ export interface Edition {
 	readonly of: readonly string[];
 	readonly changes: readonly CardChange[];
 	readonly without: readonly string[];
+	/** The number of its first card, from which the others count on: the same cards "from 89". */
+	readonly from?: string;
 }
 
 /**
@@ -75,13 +78,31 @@ export function repeatedBy(
 			(key) => release.sections.find((other) => other.key === key && !other.edition)?.cards ?? []
 		)
 		.filter((original) => without(original) === undefined)
-		.map((original) => {
+		.map((original, i) => {
 			const { card: _, ...change } = changes(original) ?? { card: '' };
+			const counted = original.number === null ? {} : numberAfter(edition.from, i);
 			// The key hangs on the card that is repeated, so that a new number or title leaves it alone.
 			const name = original.number === null ? original.title : normalCardNumber(original.number);
 			const key = makeKey(`${section.key}-${asciiSlug(name)}`);
-			return { original, card: { ...original, ...change, key } };
+			return { original, card: { ...ofEdition(original), ...counted, ...change, key } };
 		});
+}
+
+/** What a card has in every edition; how it was made, found and sold is told of one of them. */
+function ofEdition(original: Card): Card {
+	const { tags, sortAs, ...rest } = original;
+	const card: Partial<Card> = { ...rest };
+	for (const name of CARD_DETAILS) Reflect.deleteProperty(card, name);
+	return { ...(card as Card), ...(tags ? { tags } : {}), ...(sortAs ? { sortAs } : {}) };
+}
+
+/** The number so many places after the first of an edition; nothing where it says none that can be counted on from. */
+function numberAfter(from: string | undefined, places: number): { readonly number?: string } {
+	if (from === undefined) return {};
+	const first = parseCardNumber(from);
+	return first.digits === null
+		? {}
+		: { number: formatCardNumber({ ...first, digits: first.digits + places }) };
 }
 
 /** An edition with another change of the card that a name means: a field that is left out stays as it was. */

@@ -2,7 +2,8 @@ import type { Card } from './card.ts';
 import type { Evidence } from './confidence.ts';
 import { narrowness } from './card-selector.ts';
 import { numberingsOf } from './numbering.ts';
-import { runRuleFor, type Parallel, type Swatch } from './parallel.ts';
+import { runRuleFor, type Parallel } from './parallel.ts';
+import type { Swatch } from './swatch.ts';
 import type { Release } from './release.ts';
 import type { Section } from './section.ts';
 import { addedVariants, variantFinder, type Variant } from './variant.ts';
@@ -45,10 +46,25 @@ function runOf({ printRun, confidence }: { readonly printRun?: number } & Eviden
 		: { printRun: null, estimatedRun: printRun };
 }
 
+/**
+ * How often a variation was printed is told of the base finish; in another that one's run is stamped,
+ * unless it is told apart.
+ */
+function runIn(variant: Variant | null, { parallel, run }: Finish): Run {
+	if (!variant) return run;
+	if (!parallel) return runOf(variant);
+	const apart = variant.finishes?.find((finish) => finish.parallel === parallel.key);
+	return apart?.printRun === undefined ? run : runOf({ ...variant, printRun: apart.printRun });
+}
+
 /** The finishes of a card: base first, then the parallels that were made of it, in their order. */
 function finishesOf(release: Release, section: Section, card: Card): readonly Finish[] {
 	const finishes: Finish[] = [
-		{ parallel: null, run: runOf({ printRun: section.printRun }), swatch: null }
+		{
+			parallel: null,
+			run: runOf({ printRun: section.printRun }),
+			swatch: section.swatch ?? null
+		}
 	];
 	for (const parallel of release.parallels) {
 		const rule = runRuleFor(parallel, section, card);
@@ -97,8 +113,7 @@ export function versionMaker(release: Release): VersionMaker {
 					numberingKey,
 					parallelKey,
 					variantKey: variant?.key ?? null,
-					// How often a variation was printed is told of the base finish; in another that one's run is stamped.
-					...(variant && finish.parallel === null ? runOf(variant) : finish.run),
+					...runIn(variant, finish),
 					swatch: finish.swatch
 				});
 			add(null);

@@ -45,6 +45,14 @@ export function keepKeys(before: Release, after: Release): Release {
 			key: of(variants, variant.key),
 			...(variant.inParallels
 				? { inParallels: variant.inParallels.map((key) => of(parallels, key)) }
+				: {}),
+			...(variant.finishes
+				? {
+						finishes: variant.finishes.map((finish) => ({
+							...finish,
+							parallel: of(parallels, finish.parallel)
+						}))
+					}
 				: {})
 		}))
 	};

@@ -1,11 +1,9 @@
 import type { Card } from './card.ts';
 import { narrowness, selects, type CardSelector } from './card-selector.ts';
 import type { Evidence } from './confidence.ts';
-import type { Odds, Section } from './section.ts';
-
-export const SWATCHES = ['with', 'without', 'unknown'] as const;
-/** A level of a card exists either with a swatch or without; until one was seen it is unknown. */
-export type Swatch = (typeof SWATCHES)[number];
+import type { Section } from './section.ts';
+import type { Odds } from './odds.ts';
+import type { Swatch } from './swatch.ts';
 
 /** Of which cards a parallel was made, how many of each, and how they came. */
 export interface RunRule extends CardSelector, Evidence {

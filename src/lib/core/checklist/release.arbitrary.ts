@@ -1,5 +1,10 @@
 import fc from 'fast-check';
 import type { ReleaseDraft, SectionDraft } from './draft.ts';
+import { ORIGIN_KINDS } from './card-details.ts';
+import { CONFIDENCES } from './confidence.ts';
+import { DIFFICULTY_LEVELS } from './difficulty.ts';
+import { slug } from './slug.ts';
+import { SWATCHES } from './swatch.ts';
 import { VARIANT_KIND_NAMES } from './variant.ts';
 
 /** One line of printable text, as people would type it, with quotes, commas and semicolons in it. */
@@ -94,6 +99,65 @@ function section(
 	};
 }
 
+const evidence = fc
+	.record({ lookedAt: fc.integer({ min: 1, max: 400 }), found: fc.integer({ min: 0, max: 400 }) })
+	.map(({ lookedAt, found }) => ({ lookedAt, found: Math.min(found, lookedAt) }));
+const difficulty = fc.record(
+	{ level: fc.constantFrom(...DIFFICULTY_LEVELS), source: textLine },
+	{ requiredKeys: ['level'] }
+);
+const format = fc.record(
+	{ widthMm: fc.constantFrom(36, 70.5), stockPt: fc.constantFrom(12, 55) },
+	{ requiredKeys: [] }
+);
+
+/** What may be known of a card beside its line. */
+const cardDetails = fc
+	.record(
+		{
+			note: textLine,
+			origin: fc.record(
+				{
+					kind: fc.constantFrom(...ORIGIN_KINDS),
+					name: textLine,
+					date: fc.constantFrom('1994', '1994-05', '1994-05-17')
+				},
+				{ requiredKeys: ['kind'] }
+			),
+			fixedProducts: fc.array(textLine, { minLength: 1, maxLength: 3 }),
+			onlyIn: fc.constant(['hobby']),
+			tags: fc.dictionary(textLine, fc.array(textLine, { minLength: 1, maxLength: 2 }), {
+				minKeys: 1,
+				maxKeys: 2
+			}),
+			sortAs: textLine,
+			format,
+			odds: fc.constant({ hobby: '1:96' }),
+			difficulty,
+			sameAs: fc.constant(['other/base-1']),
+			samePictureAs: fc.constant(['other/base-2', 'other/base-3']),
+			confidence: fc.constantFrom(...CONFIDENCES),
+			source: textLine,
+			evidence
+		},
+		{ requiredKeys: [] }
+	)
+	.map(({ evidence: counts, ...details }) => ({ ...details, ...counts }));
+
+const sectionDetails = fc.record(
+	{
+		howToTell: textLine,
+		difficulty,
+		onlyIn: fc.constant(['hobby']),
+		swatch: fc.constantFrom(...SWATCHES),
+		baseLook: textLine,
+		lettering: fc.array(fc.option(textLine), { minLength: 1, maxLength: 4 }),
+		confidence: fc.constantFrom(...CONFIDENCES),
+		source: textLine
+	},
+	{ requiredKeys: [] }
+);
+
 /** The same with what releases really hold: an edition, rules for single cards, variants, a panel. */
 export const oddReleaseDraft: fc.Arbitrary<ReleaseDraft> = fc
 	.record({
@@ -137,3 +201,47 @@ export const oddReleaseDraft: fc.Arbitrary<ReleaseDraft> = fc
 			]
 		};
 	});
+
+/** The same with all that may be recorded beside the checklist's lines. */
+export const recordedReleaseDraft: fc.Arbitrary<ReleaseDraft> = fc
+	.record({
+		cards: fc.array(cardDetails, { minLength: 3, maxLength: 3 }),
+		sections: fc.array(sectionDetails, { minLength: 3, maxLength: 3 }),
+		evidence,
+		title: textLine
+	})
+	.chain(({ cards, sections, evidence: counts, title }) =>
+		oddReleaseDraft.map((draft): ReleaseDraft => {
+			const parallel = draft.parallels?.[0];
+			return {
+				...draft,
+				packTypes: [
+					{ key: 'hobby', name: 'Hobby', form: 'wrapper', cardsPerPack: 10 },
+					{ key: 'tin', name: 'Tin', packs: [{ packType: 'hobby', count: 2 }] }
+				],
+				collectibles: [{ kind: 'poster', name: title, note: title }],
+				hunts: [
+					{
+						name: title,
+						section: 'base',
+						lastLooked: '1996-08-03',
+						lookedWhere: title,
+						source: title
+					}
+				],
+				sections: draft.sections.map((section, s) => ({
+					...section,
+					...sections[s % sections.length],
+					...(section.edition ? { edition: { ...section.edition, from: 'Z89' } } : {}),
+					cards: section.cards.map((card, c) => ({ ...card, ...cards[c] }))
+				})),
+				variants: (draft.variants ?? []).map((variant) => ({
+					...variant,
+					...counts,
+					regularName: title,
+					believed: { least: 6, most: 8 },
+					...(parallel ? { finishes: [{ parallel: slug(parallel.name), printRun: 25 }] } : {})
+				}))
+			};
+		})
+	);

@@ -3,6 +3,14 @@ import type { Parallel } from './parallel.ts';
 import { wholeSections } from './edition.ts';
 import type { Section } from './section.ts';
 import type { Variant } from './variant.ts';
+import type { Collectible, Hunt } from './beside-cards.ts';
+
+/** So many packs of a kind, in a format that shops sell. */
+export interface PackCount {
+	/** Key of the pack type. */
+	readonly packType: string;
+	readonly count: number;
+}
 
 /** A kind of pack: what a box and a pack hold. The price is of one pack, in minor units of its currency. */
 export interface PackType {
@@ -10,6 +18,10 @@ export interface PackType {
 	readonly name: string;
 	readonly packsPerBox?: number;
 	readonly cardsPerPack?: number;
+	/** What it is: wrapper, blister, tin. */
+	readonly form?: string;
+	/** A format made of packs of other kinds: two ordinary and a bonus pack. */
+	readonly packs?: readonly PackCount[];
 	readonly priceMinor?: number;
 	/** ISO 4217 */
 	readonly currency?: string;
@@ -25,6 +37,10 @@ export interface Release {
 	/** Sport, film, game: what boxes may be ordered by. */
 	readonly theme?: string;
 	readonly note?: string;
+	/** Wrappers, boxes, posters, albums, books: collected beside the cards, in no goal of cards. */
+	readonly collectibles?: readonly Collectible[];
+	/** Things suspected to exist, to be looked for. */
+	readonly hunts?: readonly Hunt[];
 	readonly packTypes: readonly PackType[];
 	/** Rarity classes in the order in which they are filed; empty where there are none. */
 	readonly rarities: readonly string[];

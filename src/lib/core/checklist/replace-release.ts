@@ -1,4 +1,5 @@
 import type { Card } from './card.ts';
+import { CARD_DETAILS, pickDetails } from './card-details.ts';
 import { wholeSections } from './edition.ts';
 import { runRuleFor, type Parallel } from './parallel.ts';
 import { cardsOf, type Release } from './release.ts';
@@ -48,7 +49,8 @@ function inOrder(thing: object): readonly (readonly [string, unknown])[] {
 
 /**
  * A release read from a table, with what tables do not carry kept from the release it replaces: key,
- * note, pack types, variants, how sections are made, how parallels are told, editions and narrow run rules
+ * note, pack types, variants, what is collected and hunted beside the cards, what is known of single cards
+ * beside their line, how sections are made, how parallels are told, editions and narrow run rules
  * as long as the table says the same of every card.
  */
 export function keepUnsaid(before: Release, after: Release): Release {
@@ -58,11 +60,14 @@ export function keepUnsaid(before: Release, after: Release): Release {
 		const old = oldSections.get(section.key);
 		if (!old) return section;
 		const isSame = sameCards(oldWhole.get(section.key) ?? [], section.cards);
+		const oldCards = new Map(old.cards.map((card) => [card.key, card]));
 		return {
 			...old,
 			...section,
 			alsoIn: section.alsoIn.length > 0 ? section.alsoIn : old.alsoIn,
-			cards: isSame ? old.cards : section.cards,
+			cards: isSame
+				? old.cards
+				: section.cards.map((card) => ({ ...untold(oldCards.get(card.key)), ...card })),
 			...(isSame ? { edition: old.edition } : { edition: undefined })
 		};
 	});
@@ -80,6 +85,8 @@ export function keepUnsaid(before: Release, after: Release): Release {
 		key: before.key,
 		...((after.theme ?? before.theme) ? { theme: after.theme ?? before.theme } : {}),
 		note: after.note ?? before.note,
+		...(before.collectibles ? { collectibles: before.collectibles } : {}),
+		...(before.hunts ? { hunts: before.hunts } : {}),
 		packTypes: after.packTypes.length > 0 ? after.packTypes : before.packTypes,
 		variants: after.variants.length > 0 ? after.variants : before.variants,
 		sections,
@@ -93,6 +100,14 @@ export function keepUnsaid(before: Release, after: Release): Release {
 }
 
 function sameCards(before: readonly Card[], after: readonly Card[]): boolean {
-	const text = (cards: readonly Card[]) => JSON.stringify(cards.map(inOrder));
+	const told = (card: Card) => {
+		const line: Partial<Card> = { ...card };
+		for (const name of CARD_DETAILS) Reflect.deleteProperty(line, name);
+		return inOrder(line);
+	};
+	const text = (cards: readonly Card[]) => JSON.stringify(cards.map(told));
 	return before.length === after.length && text(before) === text(after);
 }
+
+/** What tables do not carry of a card. */
+const untold = (card: Card | undefined) => (card ? pickDetails(card, CARD_DETAILS) : {});

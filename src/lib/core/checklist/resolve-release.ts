@@ -2,9 +2,11 @@ import { bad, good, type Outcome, type Problem } from '../problem.ts';
 import type { Card } from './card.ts';
 import { normalCardNumber } from './card-number.ts';
 import { checkRelease } from './check-release.ts';
+import { CARD_DETAILS, pickDetails } from './card-details.ts';
 import type { CardDraft, OddsDraft, ReleaseDraft, SectionDraft } from './draft.ts';
 import type { PackType, Release } from './release.ts';
-import { parseOdds, type Odds, type Section } from './section.ts';
+import { SECTION_DETAILS, type Section } from './section.ts';
+import { parseOdds, type Odds } from './odds.ts';
 import { keyMaker, slug } from './slug.ts';
 
 /** What the parts of one release share while it is resolved. */
@@ -51,6 +53,8 @@ export function completeDraft(draft: ReleaseDraft): {
 		year,
 		...(theme ? { theme } : {}),
 		...(note ? { note } : {}),
+		...(draft.collectibles?.length ? { collectibles: withKeys(draft.collectibles) } : {}),
+		...(draft.hunts?.length ? { hunts: withKeys(draft.hunts) } : {}),
 		packTypes,
 		rarities: draft.rarities ?? [
 			...new Set(sections.flatMap((section) => section.cards.flatMap((card) => card.rarity ?? [])))
@@ -60,9 +64,16 @@ export function completeDraft(draft: ReleaseDraft): {
 			...parallel,
 			runs: parallel.runs.map((rule, r) => withOdds(rule, `/parallels/${p}/runs/${r}`, resolving))
 		})),
-		variants: withKeys(draft.variants ?? []).map((variant, v) =>
-			withOdds(variant, `/variants/${v}`, resolving)
-		)
+		variants: withKeys(draft.variants ?? []).map(({ finishes, ...variant }, v) => ({
+			...withOdds(variant, `/variants/${v}`, resolving),
+			...(finishes
+				? {
+						finishes: finishes.map((finish, f) =>
+							withOdds(finish, `/variants/${v}/finishes/${f}`, resolving)
+						)
+					}
+				: {})
+		}))
 	};
 	return { release, problems };
 }
@@ -91,6 +102,7 @@ function resolveSection(
 		...(statedTotal ? { statedTotal } : {}),
 		...(printRun ? { printRun } : {}),
 		...(note ? { note } : {}),
+		...pickDetails(draft, SECTION_DETAILS),
 		...(format ? { format } : {}),
 		...(arrangement ? { arrangement } : {}),
 		...(edition
@@ -98,7 +110,8 @@ function resolveSection(
 					edition: {
 						of: edition.of,
 						changes: edition.changes ?? [],
-						without: edition.without ?? []
+						without: edition.without ?? [],
+						...(edition.from ? { from: edition.from } : {})
 					}
 				}
 			: {}),
@@ -152,8 +165,9 @@ function resolveCard(
 	draft: CardDraft,
 	numberingKey: string,
 	pointer: string,
-	{ makeCardKey, problems }: Resolving
+	resolving: Resolving
 ): Card {
+	const { makeCardKey, problems } = resolving;
 	const number = draft.number?.trim() || null;
 	const title = draft.title?.trim() ?? '';
 	if (number === null && title === '') {
@@ -165,6 +179,7 @@ function resolveCard(
 		});
 	}
 	const name = number ? normalCardNumber(number) : title;
+	const { odds, ...details } = pickDetails(draft, CARD_DETAILS);
 	return {
 		key: draft.key ?? makeCardKey(`${numberingKey}-${slug(name)}`),
 		number,
@@ -175,6 +190,8 @@ function resolveCard(
 		marks: draft.marks ?? [],
 		...(draft.rarity ? { rarity: draft.rarity } : {}),
 		...(draft.place ? { place: draft.place } : {}),
-		panelOf: draft.panelOf ?? []
+		panelOf: draft.panelOf ?? [],
+		...details,
+		...(odds ? { odds: resolveOdds(odds, pointer, resolving) } : {})
 	};
 }

@@ -1,5 +1,10 @@
 import type { Card } from './card.ts';
+import type { CardFormat } from './card-format.ts';
+import type { Difficulty } from './difficulty.ts';
+import type { Odds } from './odds.ts';
+import type { Evidence } from './confidence.ts';
 import type { Edition } from './edition.ts';
+import type { Swatch } from './swatch.ts';
 
 export const SECTION_KINDS = ['base', 'subset', 'insert', 'extra'] as const;
 /** `extra`: promo, sticker, give-away, re-issue, over-size card: what packs or the list do not tell. */
@@ -12,24 +17,6 @@ export interface Series {
 	readonly to: string;
 }
 
-/** Odds of a section in one kind of pack: `cards` of them in `packs` packs (1:6 is one in six). */
-export interface Odds {
-	readonly packType: string;
-	readonly cards: number;
-	readonly packs: number;
-}
-
-export const CARD_SHAPES = ['rectangle', 'die cut', 'round'] as const;
-
-/** What the cards of a section are made like; a standard card is 63.5 × 88.9 mm. */
-export interface CardFormat {
-	readonly widthMm?: number;
-	readonly heightMm?: number;
-	/** Thickness in points, 1 pt = 0.001 in. */
-	readonly stockPt?: number;
-	readonly shape?: (typeof CARD_SHAPES)[number];
-}
-
 /** Cards that belong side by side: a picture in a grid, or a strip that is cut by hand. */
 export interface Arrangement {
 	readonly kind: 'puzzle' | 'strip';
@@ -37,8 +24,37 @@ export interface Arrangement {
 	readonly rows: number;
 }
 
+/** What is known of a section beside its place in the checklist. */
+export interface SectionDetails extends Evidence {
+	/** How its cards are told from those of other sections. */
+	readonly howToTell?: string;
+	readonly difficulty?: Difficulty;
+	/** Keys of the pack types in which alone it comes. */
+	readonly onlyIn?: readonly string[];
+	/** Whether its base finish holds a swatch; left out: none is in question. */
+	readonly swatch?: Swatch;
+	/** What its base finish looks like: "dull stock, no colour". */
+	readonly baseLook?: string;
+	/** Letters along the edge by place in the strip, from the first: a text, "" where it is not known, null where that place has none. */
+	readonly lettering?: readonly (string | null)[];
+}
+
+/** The fields of `SectionDetails`, by name. */
+export const SECTION_DETAILS = [
+	'howToTell',
+	'difficulty',
+	'onlyIn',
+	'swatch',
+	'baseLook',
+	'lettering',
+	'confidence',
+	'source',
+	'lookedAt',
+	'found'
+] as const satisfies readonly (keyof SectionDetails)[];
+
 /** A run of the checklist. */
-export interface Section {
+export interface Section extends SectionDetails {
 	readonly key: string;
 	readonly name: string;
 	readonly kind: SectionKind;
@@ -61,23 +77,4 @@ export interface Section {
 	readonly alsoIn: readonly string[];
 	readonly note?: string;
 	readonly cards: readonly Card[];
-}
-
-const ODDS = /^(\d{1,4}):(\d{1,6})$/;
-
-/**
- * Reads stated odds, "1:6"; null where the text is no odds.
- *
- * @example [parseOdds('1:6'), parseOdds('1 in 6')] // [{ cards: 1, packs: 6 }, null]
- */
-export function parseOdds(text: string): { readonly cards: number; readonly packs: number } | null {
-	const match = ODDS.exec(text.trim());
-	const cards = Number(match?.[1] ?? 0);
-	const packs = Number(match?.[2] ?? 0);
-	return cards > 0 && packs > 0 ? { cards, packs } : null;
-}
-
-/** Odds as a pack states them: "1:6". */
-export function formatOdds(odds: { readonly cards: number; readonly packs: number }): string {
-	return `${odds.cards}:${odds.packs}`;
 }

@@ -2,7 +2,8 @@ import { normalCardNumber } from './card-number.ts';
 import type { Card } from './card.ts';
 import { selects, type CardSelector } from './card-selector.ts';
 import type { Evidence } from './confidence.ts';
-import type { Odds, Section } from './section.ts';
+import type { Section } from './section.ts';
+import type { Odds } from './odds.ts';
 
 /** A way in which a card deviates, as data: whether it makes a version of its own. */
 interface VariantKind {
@@ -36,21 +37,43 @@ export const VARIANT_KINDS = {
 export type VariantKindName = keyof typeof VARIANT_KINDS;
 export const VARIANT_KIND_NAMES = Object.keys(VARIANT_KINDS) as VariantKindName[];
 
+/** How often a variation exists in one parallel. */
+export interface VariantFinish {
+	/** Key of the parallel. */
+	readonly parallel: string;
+	readonly printRun?: number;
+	readonly odds?: readonly Odds[];
+}
+
 /** A deviation of a card, a range or whole sections. */
 export interface Variant extends CardSelector, Evidence {
 	readonly key: string;
 	readonly kind: VariantKindName;
 	/** "home town", "red line" */
 	readonly name: string;
+	/** What the regular card is called beside it: "blue line", where this is the red. */
+	readonly regularName?: string;
 	readonly howToTell?: string;
 	readonly printRun?: number;
 	readonly odds?: readonly Odds[];
 	/** Parallels in which it exists as well, by key; left out: in base only. */
 	readonly inParallels?: readonly string[];
+	/** Its run and odds in parallels, where they are told of it apart; it exists in these too. */
+	readonly finishes?: readonly VariantFinish[];
+	/** How many of its kind are believed to exist, the known ones included; what is not known has no slot. */
+	readonly believed?: { readonly least: number; readonly most?: number };
 	/** The card that has the other half of a mirrored error (two backs swapped). */
 	readonly mirrors?: string;
 	/** Of a piece: the card that a full set of a card's pieces earns. */
 	readonly earns?: string;
+}
+
+/** Keys of the parallels in which a variant exists. */
+export function parallelsOf({
+	inParallels = [],
+	finishes = []
+}: Pick<Variant, 'inParallels' | 'finishes'>): readonly string[] {
+	return [...new Set([...inParallels, ...finishes.map(({ parallel }) => parallel)])];
 }
 
 /** The variants of a card in the order in which they are recorded. */
@@ -101,9 +124,9 @@ export function addedVariants(
 ): readonly Variant[] {
 	const hasError = variants.some(({ kind }) => kind === 'error');
 	return variants.filter(
-		({ kind, inParallels }) =>
-			VARIANT_KINDS[kind].addsVersion &&
-			!(kind === 'corrected' && hasError) &&
-			(parallelKey === null || (inParallels ?? []).includes(parallelKey))
+		(variant) =>
+			VARIANT_KINDS[variant.kind].addsVersion &&
+			!(variant.kind === 'corrected' && hasError) &&
+			(parallelKey === null || parallelsOf(variant).includes(parallelKey))
 	);
 }

@@ -1,5 +1,5 @@
-import type { Swatch } from '../checklist/parallel.ts';
-import type { CardFormat } from '../checklist/section.ts';
+import type { Swatch } from '../checklist/swatch.ts';
+import type { CardFormat } from '../checklist/card-format.ts';
 import { SWATCH_STOCK_PT } from '../measuring/card-size.ts';
 
 /** What decides how large and thick a version is. */

@@ -1,3 +1,4 @@
+import { formatOfCard } from '../../core/checklist/card-format.ts';
 import type { PocketCard } from '../../core/binder/pocket-cards.ts';
 import type { PocketFace, PocketState } from '../../core/binder/pocket-face.ts';
 import { cardsOf, type Release } from '../../core/checklist/release.ts';
@@ -39,6 +40,7 @@ export async function pocketFaces(
 		const { card, section, release } = listed;
 		const pocket = cards.get(key);
 		const photo = photos.get(pocket?.inPocket ?? '');
+		const format = formatOfCard(section, card);
 		const variant = variants.get(`${release.key} ${version.variantKey}`);
 		return {
 			slot: key,
@@ -56,7 +58,7 @@ export async function pocketFaces(
 			state: stateOf(pocket),
 			...(pocket?.pulledOut === undefined ? {} : { kept: pocket.pulledOut }),
 			...(photo ? { photo } : {}),
-			...(section.format ? { format: section.format } : {})
+			...(format ? { format } : {})
 		};
 	});
 }

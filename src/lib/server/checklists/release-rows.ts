@@ -1,12 +1,16 @@
+import { CARD_DETAILS, pickDetails } from '../../core/checklist/card-details.ts';
+import { SECTION_DETAILS } from '../../core/checklist/section.ts';
 import type { Release } from '../../core/checklist/release.ts';
 
 /** A release as rows, without ids: what import inserts and an edit compares. Absent fields are null. */
 export function releaseRows(release: Release) {
 	const { key, name, maker, year, theme = null, note = null, packTypes, rarities } = release;
+	const { collectibles = [], hunts = [] } = release;
 	return {
-		head: { key, name, maker, year, theme, note, packTypes, rarities },
-		sections: release.sections.map(({ cards: _, ...section }, position) => ({
-			...section,
+		head: { key, name, maker, year, theme, note, packTypes, rarities, collectibles, hunts },
+		sections: release.sections.map((section, position) => ({
+			...without(section, ['cards', ...SECTION_DETAILS]),
+			details: detailsOf(section, SECTION_DETAILS),
 			numberedIn: section.numberedIn ?? null,
 			statedTotal: section.statedTotal ?? null,
 			printRun: section.printRun ?? null,
@@ -18,7 +22,8 @@ export function releaseRows(release: Release) {
 		})),
 		cards: release.sections.flatMap((section) =>
 			section.cards.map((card, position) => ({
-				...card,
+				...without(card, CARD_DETAILS),
+				details: detailsOf(card, CARD_DETAILS),
 				group: card.group ?? null,
 				rarity: card.rarity ?? null,
 				place: card.place ?? null,
@@ -41,4 +46,22 @@ export function releaseRows(release: Release) {
 			rule
 		}))
 	};
+}
+
+/** The details of a thing; null where it has none. */
+function detailsOf<Thing extends object, Name extends keyof Thing>(
+	thing: Thing,
+	names: readonly Name[]
+): Pick<Thing, Name> | null {
+	const details = pickDetails(thing, names);
+	return Object.keys(details).length > 0 ? details : null;
+}
+
+function without<Thing extends object, Name extends keyof Thing>(
+	thing: Thing,
+	names: readonly Name[]
+): Omit<Thing, Name> {
+	const left = { ...thing };
+	for (const name of names) Reflect.deleteProperty(left, name);
+	return left;
 }

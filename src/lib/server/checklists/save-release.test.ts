@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
 import { expand } from '../../core/checklist/expand.ts';
 import type { ReleaseDraft } from '../../core/checklist/draft.ts';
-import { oddReleaseDraft } from '../../core/checklist/release.arbitrary.ts';
+import { recordedReleaseDraft } from '../../core/checklist/release.arbitrary.ts';
 import { resolveRelease } from '../../core/checklist/resolve-release.ts';
 import type { Release } from '../../core/checklist/release.ts';
 import { readRuleSheet, writeRuleSheet } from '../../core/checklist/rule-sheet/rule-sheet.ts';
@@ -46,7 +46,7 @@ function resolved(draft: ReleaseDraft, key: string): Release {
 describe('for all releases', () => {
 	test('one takes the place of another whole; undo and redo go there and back', async () => {
 		await fc.assert(
-			fc.asyncProperty(oddReleaseDraft, oddReleaseDraft, async (first, second) => {
+			fc.asyncProperty(recordedReleaseDraft, recordedReleaseDraft, async (first, second) => {
 				const key = `r-${++made}`;
 				const before = resolved(first, key);
 				const after = resolved(second, key);
@@ -70,7 +70,7 @@ describe('for all releases', () => {
 
 	test('an edit that keeps every version keeps every copy; one that drops an owned version is refused', async () => {
 		await fc.assert(
-			fc.asyncProperty(oddReleaseDraft, fc.nat(), async (draft, pick) => {
+			fc.asyncProperty(recordedReleaseDraft, fc.nat(), async (draft, pick) => {
 				const key = `r-${++made}`;
 				const release = resolved(draft, key);
 				await importRelease(collection, release);
@@ -110,7 +110,7 @@ describe('for all releases', () => {
 
 	test('many rows read at once are those that are read one by one', async () => {
 		await fc.assert(
-			fc.asyncProperty(oddReleaseDraft, async (draft) => {
+			fc.asyncProperty(recordedReleaseDraft, async (draft) => {
 				const key = `r-${++made}`;
 				const release = resolved(draft, key);
 				await importRelease(collection, release);

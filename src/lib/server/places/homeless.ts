@@ -84,7 +84,6 @@ async function readHomeless(
 			holder: sql`"copies"."holder"`,
 			status: sql`"copies"."status"`,
 			free: sql`"copies".free`,
-			format: sql`s.format`,
 			...fragments
 		},
 		sql`${withFree} ${WITH_FILED_CARD} order by "copies"."id"`

@@ -1,20 +1,21 @@
 import { sql } from 'drizzle-orm';
-import type { Swatch } from '../../core/checklist/parallel.ts';
+import type { Swatch } from '../../core/checklist/swatch.ts';
 import { formatOfVersion } from '../../core/copies/version-format.ts';
 import type { BoxUse } from '../../core/storage/kinds/box-use.ts';
 import { holderOf, cardBulk, type CardBulk } from '../../core/storage/room/card-bulk.ts';
 import { PERSONAL, useOfCopy } from '../../core/storage/kinds/use-of-copy.ts';
 import type { Valuable } from '../../core/storage/holders/valuable.ts';
-import type { CardFormat } from '../../core/checklist/section.ts';
+import type { CardFormat } from '../../core/checklist/card-format.ts';
 import { copies } from '../database/tables/index.ts';
 
 // Names are written out: in a query without joins the columns of a fragment would lose their table.
-const format = sql<string | null>`(
-	select f.format from sections f where f.id = coalesce(
-		(select k.section_id from cards k
-			where k.release_id = "copies"."release_id" and k.key = "copies"."card_key"),
-		(select e.section_id from edition_cards e
-			where e.release_id = "copies"."release_id" and e.key = "copies"."card_key")))`;
+const format = sql<string | null>`coalesce((
+	select case when json_extract(k.details, '$.format') is null then f.format
+		else json_patch(coalesce(f.format, '{}'), json_extract(k.details, '$.format')) end
+	from cards k join sections f on f.id = k.section_id
+	where k.release_id = "copies"."release_id" and k.key = "copies"."card_key"), (
+	select f.format from edition_cards e join sections f on f.id = e.section_id
+	where e.release_id = "copies"."release_id" and e.key = "copies"."card_key"))`;
 /** What a copy's finish is made of, in points; null: what its section is. */
 export const parallelStock = sql<
 	number | null

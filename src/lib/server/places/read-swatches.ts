@@ -1,8 +1,9 @@
 import { and, inArray, like, sql } from 'drizzle-orm';
 import { wholeSections } from '../../core/checklist/edition.ts';
-import { runRuleFor, type Swatch } from '../../core/checklist/parallel.ts';
+import { runRuleFor } from '../../core/checklist/parallel.ts';
+import type { Swatch } from '../../core/checklist/swatch.ts';
 import type { Reader } from '../database/open.ts';
-import { parallels } from '../database/tables/index.ts';
+import { parallels, sections } from '../database/tables/index.ts';
 import { loadReleases } from '../releases/load-release.ts';
 import type { ReleaseId } from '../../core/row-id.ts';
 
@@ -33,8 +34,14 @@ export async function readSwatches(
 					: undefined
 			)
 		);
+	const inBase = await db
+		.selectDistinct({ releaseId: sections.releaseId })
+		.from(sections)
+		.where(like(sql`${sections.details}`, '%"swatch"%'));
 	const speaking = new Set(rows.map(({ releaseId, key }) => `${releaseId} ${key}`));
-	const stored = await loadReleases(db, [...new Set(rows.map(({ releaseId }) => releaseId))]);
+	const stored = await loadReleases(db, [
+		...new Set([...rows, ...inBase].map(({ releaseId }) => releaseId))
+	]);
 	const known = new Map(
 		stored.map(({ id, release }) => [
 			id,
@@ -49,8 +56,9 @@ export async function readSwatches(
 		])
 	);
 	return ({ releaseId, cardKey, parallelKey }) => {
-		if (parallelKey === null || !speaking.has(`${releaseId} ${parallelKey}`)) return null;
 		const release = known.get(releaseId);
+		if (parallelKey === null) return release?.cards.get(cardKey)?.section.swatch ?? null;
+		if (!speaking.has(`${releaseId} ${parallelKey}`)) return null;
 		const parallel = release?.parallels.get(parallelKey);
 		const listed = release?.cards.get(cardKey);
 		if (!parallel || !listed) return null;

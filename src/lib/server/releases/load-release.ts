@@ -74,6 +74,8 @@ export async function loadReleases(
 				year: head.year,
 				...optional('theme', head.theme),
 				...optional('note', head.note),
+				...(head.collectibles.length > 0 ? { collectibles: head.collectibles } : {}),
+				...(head.hunts.length > 0 ? { hunts: head.hunts } : {}),
 				packTypes: head.packTypes,
 				rarities: head.rarities,
 				sections: (ofRelease.sections.get(id) ?? []).map((row) =>
@@ -100,6 +102,7 @@ function toSection(row: typeof sections.$inferSelect, members: readonly Card[]):
 		alsoIn: row.alsoIn,
 		...optional('printRun', row.printRun),
 		...optional('note', row.note),
+		...row.details,
 		series: row.series,
 		odds: row.odds,
 		cards: members
@@ -117,7 +120,8 @@ function toCard(row: typeof cards.$inferSelect): Card {
 		marks: row.marks,
 		...optional('rarity', row.rarity),
 		...optional('place', row.place),
-		panelOf: row.panelOf
+		panelOf: row.panelOf,
+		...row.details
 	};
 }
 

@@ -2,7 +2,8 @@
 	import type { SectionPair } from '$lib/core/checklist/compare-releases';
 	import { wholeSections } from '$lib/core/checklist/edition';
 	import type { Release } from '$lib/core/checklist/release';
-	import { formatOdds, type Section } from '$lib/core/checklist/section';
+	import type { Section } from '$lib/core/checklist/section';
+	import { formatOdds } from '$lib/core/checklist/odds';
 	import { countOf } from '$lib/ui/numerals';
 
 	let { pair, left, right }: { pair: SectionPair; left: Release; right: Release } = $props();

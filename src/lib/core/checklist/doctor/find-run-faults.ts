@@ -85,19 +85,20 @@ function findSwatches(release: Release, cards: readonly Found[]): Finding[] {
 	});
 }
 
-/** A card has its swatch on one level: two parallels that both say "with" speak of two swatches. */
+/** A card has its swatch on one level: two finishes that both say "with" speak of two swatches. */
 function findTwoSwatches(release: Release, cards: readonly Found[]): Finding[] {
 	const levels = release.parallels.filter(({ runs }) =>
 		runs.some(({ swatch }) => swatch === 'with')
 	);
-	if (levels.length < 2) return [];
 	const torn = new Map<string, { levels: readonly string[]; cards: Card[] }>();
 	for (const { section, card } of cards) {
-		const withSwatch = levels.filter(
-			(level) => runRuleFor(level, section, card)?.swatch === 'with'
-		);
-		if (withSwatch.length < 2) continue;
-		const names = withSwatch.map(({ name }) => name);
+		const names = [
+			...(section.swatch === 'with' ? ['the base finish'] : []),
+			...levels
+				.filter((level) => runRuleFor(level, section, card)?.swatch === 'with')
+				.map(({ name }) => name)
+		];
+		if (names.length < 2) continue;
 		const known = torn.get(names.join('\n'));
 		if (known) known.cards.push(card);
 		else torn.set(names.join('\n'), { levels: names, cards: [card] });

@@ -19,7 +19,7 @@ export type FindingCode = (typeof FINDING_CODES)[number];
 /** A change that cannot do harm and puts a finding right. */
 export type Mend =
 	| { readonly kind: 'add cards'; readonly section: string; readonly numbers: readonly string[] }
-	| { readonly kind: 'add variant'; readonly variant: Omit<Variant, 'key' | 'odds'> }
+	| { readonly kind: 'add variant'; readonly variant: Omit<Variant, 'key' | 'odds' | 'finishes'> }
 	| { readonly kind: 'remove parallel'; readonly parallel: string }
 	| { readonly kind: 'remove variant'; readonly variant: string };
 

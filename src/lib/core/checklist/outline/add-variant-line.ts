@@ -37,7 +37,7 @@ export function addVariantLine(release: Release, text: string): Outcome<Release>
 		return bad([{ message: 'the line is empty', remedy: 'Write: 27: home town, two printings' }]);
 	}
 	const taken = new Set(release.variants.map(({ key }) => key));
-	const variants = wanted.map(({ odds: _, ...variant }) => ({
+	const variants = wanted.map(({ odds: _, finishes: __, ...variant }) => ({
 		...variant,
 		key: freeKey(slug(variant.name), taken)
 	}));

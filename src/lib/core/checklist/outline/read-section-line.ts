@@ -1,4 +1,5 @@
-import { parseOdds, type SectionKind } from '../section.ts';
+import type { SectionKind } from '../section.ts';
+import { parseOdds } from '../odds.ts';
 import type { Reader } from './line-reader.ts';
 import type { NumberRun, OutlineLine, SectionOptions } from './outline.ts';
 import { isPrintRun, partsOf, readRun } from './read-runs.ts';

@@ -1,5 +1,6 @@
-import { CARD_SHAPES } from '../section.ts';
-import { SWATCHES, type Parallel, type RunRule } from '../parallel.ts';
+import { CARD_SHAPES } from '../card-format.ts';
+import type { Parallel, RunRule } from '../parallel.ts';
+import { SWATCHES } from '../swatch.ts';
 import { choiceColumn, countColumn, namesColumn, textColumn, type Column } from './column.ts';
 import { cardsColumn, evidenceColumns, oddsColumn, sectionsColumn } from './shared-columns.ts';
 

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { readChecklistJson } from '../../../formats/checklist-json.ts';
-import { oddReleaseDraft } from '../release.arbitrary.ts';
+import { recordedReleaseDraft } from '../release.arbitrary.ts';
 import type { Release } from '../release.ts';
 import { resolveRelease } from '../resolve-release.ts';
 import { readRuleSheet, writeRuleSheet, type RuleSheet, type SheetName } from './rule-sheet.ts';
@@ -45,7 +45,7 @@ function edited(sheet: RuleSheet): Release {
 describe('what is written is read back', () => {
 	test('for all releases', () => {
 		fc.assert(
-			fc.property(oddReleaseDraft, (draft) => {
+			fc.property(recordedReleaseDraft, (draft) => {
 				const release = resolved(draft);
 				expect(readRuleSheet(release, writeRuleSheet(release))).toEqual({
 					ok: true,

@@ -3,7 +3,7 @@ import { bad, good, type Outcome, type Problem } from '../../problem.ts';
 import { isNamed } from '../card-selector.ts';
 import { wholeSections } from '../edition.ts';
 import type { Parallel } from '../parallel.ts';
-import type { Release } from '../release.ts';
+import type { PackType, Release } from '../release.ts';
 import type { Section } from '../section.ts';
 import { freeKey, slug } from '../slug.ts';
 import type { Variant } from '../variant.ts';
@@ -14,10 +14,11 @@ import {
 	type ParallelRules,
 	type PlacedRun
 } from './parallel-columns.ts';
+import { PACK_COLUMNS } from './pack-columns.ts';
 import { SECTION_COLUMNS, type SectionRules } from './section-columns.ts';
 import { VARIANT_COLUMNS } from './variant-columns.ts';
 
-export const SHEET_NAMES = ['sections', 'parallels', 'runs', 'variants'] as const;
+export const SHEET_NAMES = ['sections', 'parallels', 'runs', 'variants', 'packTypes'] as const;
 export type SheetName = (typeof SHEET_NAMES)[number];
 
 /** What a row of each sheet is about, in one line. */
@@ -27,7 +28,8 @@ export const SHEET_HINTS: Readonly<Record<SheetName, string>> = {
 	parallels:
 		'A row a finish, the commonest first; of which cards it was made stands under Print runs.',
 	runs: 'A row a rule: of which cards a parallel was made, and how many. The narrowest rule counts.',
-	variants: 'A row a deviation: which cards, what to look for, how sure that is.'
+	variants: 'A row a deviation: which cards, what to look for, how sure that is.',
+	packTypes: 'A row a kind of pack, or a format that shops make of several. Odds name them.'
 };
 
 /** A row of a sheet: the key of the thing it stands for ('' where it is new) and its cells by column. */
@@ -39,9 +41,12 @@ export interface SheetRow {
 /** The rules of a release as tables of text; its cards are edited apart. */
 export type RuleSheet = Readonly<Record<SheetName, readonly SheetRow[]>>;
 
+/** A sheet as it is sent: programs from before there were rows of pack types leave these as they are. */
+export type SentSheet = Omit<RuleSheet, 'packTypes'> & Partial<Pick<RuleSheet, 'packTypes'>>;
+
 /** Writes the rules of a release as rows, a cell a field. `readRuleSheet` gives the release back. */
 export function writeRuleSheet(release: Release): RuleSheet {
-	const names = namesOf(release, release.sections, release.parallels);
+	const names = namesOf(release, release.sections, release.parallels, release.packTypes);
 	return {
 		sections: writeRows(release.sections, SECTION_COLUMNS, names),
 		parallels: writeRows(release.parallels, PARALLEL_COLUMNS, names),
@@ -52,7 +57,8 @@ export function writeRuleSheet(release: Release): RuleSheet {
 				names
 			)
 		),
-		variants: writeRows(release.variants, VARIANT_COLUMNS, names)
+		variants: writeRows(release.variants, VARIANT_COLUMNS, names),
+		packTypes: writeRows(release.packTypes, PACK_COLUMNS, names)
 	};
 }
 
@@ -61,16 +67,21 @@ export function writeRuleSheet(release: Release): RuleSheet {
  * and the changes of an edition, stay as they were. Every cell that is not understood is a problem
  * with the pointer `/sheet/row/column`; whether the parts fit together is checked where it is saved.
  */
-export function readRuleSheet(release: Release, sheet: RuleSheet): Outcome<Release> {
+export function readRuleSheet(
+	release: Release,
+	{ packTypes: packRows, ...sheet }: SentSheet
+): Outcome<Release> {
 	const problems: Problem[] = [];
 	const sectionKeys = keysOf(sheet.sections, release.sections);
 	const parallelKeys = keysOf(sheet.parallels, release.parallels);
+	const packKeys = keysOf(packRows ?? [], release.packTypes);
 	const names = namesOf(
 		release,
 		[...newNames(sheet.sections, sectionKeys), ...release.sections],
-		[...newNames(sheet.parallels, parallelKeys), ...release.parallels]
+		[...newNames(sheet.parallels, parallelKeys), ...release.parallels],
+		packRows ? newNames(packRows, packKeys) : release.packTypes
 	);
-	const read = <Item>(name: SheetName, columns: readonly Column<Item>[]) =>
+	const read = <Item>(name: keyof typeof sheet, columns: readonly Column<Item>[]) =>
 		readRows(name, sheet[name], columns, names, problems);
 
 	const runs = read<PlacedRun>('runs', RUN_COLUMNS);
@@ -105,7 +116,16 @@ export function readRuleSheet(release: Release, sheet: RuleSheet): Outcome<Relea
 		name: fields.name ?? '',
 		kind: fields.kind ?? 'error'
 	}));
-	return problems.length > 0 ? bad(problems) : good({ ...release, sections, parallels, variants });
+	const packTypes = packRows
+		? readRows('packTypes', packRows, PACK_COLUMNS, names, problems).map((fields, i): PackType => ({
+				...fields,
+				key: at(packKeys, i),
+				name: fields.name ?? ''
+			}))
+		: release.packTypes;
+	return problems.length > 0
+		? bad(problems)
+		: good({ ...release, sections, parallels, variants, packTypes });
 }
 
 function toRule({ parallel: _, ...rule }: Partial<PlacedRun>) {
@@ -170,14 +190,15 @@ function newNames(rows: readonly SheetRow[], keys: readonly string[]): readonly 
 function namesOf(
 	release: Release,
 	sections: readonly NamedKey[],
-	parallels: readonly NamedKey[]
+	parallels: readonly NamedKey[],
+	packTypes: readonly NamedKey[]
 ): SheetNames {
 	const cards = wholeSections(release).flatMap((section) => section.cards);
 	const nameable = ({ key, name }: NamedKey) => ({ key, name });
 	return {
 		sections: sections.map(nameable),
 		parallels: parallels.map(nameable),
-		packTypes: release.packTypes,
+		packTypes: packTypes.map(nameable),
 		isCard: (name) => cards.some((card) => isNamed(card, name))
 	};
 }

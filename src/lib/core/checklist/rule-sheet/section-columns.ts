@@ -1,6 +1,7 @@
 import { bad, good } from '../../problem.ts';
 import { formatListCell, parseListCell } from '../list-cell.ts';
-import { CARD_SHAPES, SECTION_KINDS, type CardFormat, type Section } from '../section.ts';
+import { SECTION_KINDS, type Section } from '../section.ts';
+import { CARD_SHAPES, type CardFormat } from '../card-format.ts';
 import {
 	choiceColumn,
 	countColumn,
@@ -10,7 +11,8 @@ import {
 	textColumn,
 	type Column
 } from './column.ts';
-import { oddsColumn } from './shared-columns.ts';
+import { difficultyColumn, evidenceColumns, oddsColumn, onlyInColumn } from './shared-columns.ts';
+import { SWATCHES } from '../swatch.ts';
 
 /** A section without its cards: what a row of the sheet holds. */
 export type SectionRules = Omit<Section, 'cards'>;
@@ -105,29 +107,64 @@ const arrangementColumn: Column<SectionRules> = {
 	}
 };
 
-/** The sections that an edition repeats and the cards it leaves out: "Base; Storm Watch; without 4; without 12". */
+/** Letters by place in the strip, separated by semicolons; "none", or ? where it is not known. */
+const letteringColumn: Column<SectionRules> = {
+	key: 'lettering',
+	name: 'Letters by place',
+	hint: 'Tidewater; none; ?',
+	width: 12,
+	write: ({ lettering = [] }) =>
+		formatListCell(
+			lettering.map((text) =>
+				text === null
+					? 'none'
+					: text === ''
+						? '?'
+						: /^(none|\?|".*")$/i.test(text)
+							? `"${text}"`
+							: text
+			)
+		),
+	read: (text) => {
+		const lettering = parseListCell(text).map((entry) => {
+			if (/^none$/i.test(entry)) return null;
+			return entry === '?' ? '' : entry.replace(/^"(.*)"$/, '$1');
+		});
+		return good(lettering.length > 0 ? { lettering } : {});
+	}
+};
+
+/** The sections that an edition repeats, the cards it leaves out, the number it counts from: "Base; Storm Watch; without 4; from 89". */
 const editionColumn: Column<SectionRules> = {
 	key: 'edition',
 	name: 'Edition of',
-	hint: 'Base; without 4',
+	hint: 'Base; without 4; from 89',
 	width: 12,
 	write: ({ edition }, { sections }) =>
 		edition
 			? formatListCell([
 					...edition.of.map((key) => nameOf(sections, key)),
-					...edition.without.map((card) => `without ${card}`)
+					...edition.without.map((card) => `without ${card}`),
+					...(edition.from ? [`from ${edition.from}`] : [])
 				])
 			: '',
 	read: (text, { sections }) => {
 		const entries = parseListCell(text);
 		if (entries.length === 0) return good({});
 		const left = entries.filter((entry) => /^without\s/i.test(entry));
+		const [from] = entries.flatMap((entry) => /^from\s+(\S+)$/i.exec(entry)?.[1] ?? []);
 		const of = readNames(
-			formatListCell(entries.filter((entry) => !left.includes(entry))),
+			formatListCell(
+				entries.filter((entry) => !left.includes(entry) && !/^from\s+\S+$/i.test(entry))
+			),
 			sections
 		);
 		const without = left.map((entry) => entry.replace(/^without\s+/i, ''));
-		return of.ok ? good({ edition: { of: of.value, changes: [], without } }) : of;
+		return of.ok
+			? good({
+					edition: { of: of.value, changes: [], without, ...(from ? { from } : {}) }
+				})
+			: of;
 	}
 };
 
@@ -162,6 +199,7 @@ export const SECTION_COLUMNS: readonly Column<SectionRules>[] = [
 		(printRun) => ({ printRun })
 	),
 	oddsColumn,
+	onlyInColumn,
 	choiceColumn(
 		{ key: 'listed', name: 'On the list', hint: 'yes', width: 5 },
 		['yes', 'no'],
@@ -172,6 +210,25 @@ export const SECTION_COLUMNS: readonly Column<SectionRules>[] = [
 	formatColumn,
 	arrangementColumn,
 	editionColumn,
+	textColumn(
+		{ key: 'howToTell', name: 'How to tell', hint: 'what sets it apart', width: 20 },
+		({ howToTell }) => howToTell,
+		(howToTell) => ({ howToTell })
+	),
+	textColumn(
+		{ key: 'baseLook', name: 'Base finish looks', hint: 'dull, no colour', width: 12 },
+		({ baseLook }) => baseLook,
+		(baseLook) => ({ baseLook })
+	),
+	choiceColumn(
+		{ key: 'swatch', name: 'Swatch', hint: 'none in question', width: 7 },
+		SWATCHES,
+		({ swatch }) => swatch,
+		(swatch) => ({ swatch })
+	),
+	difficultyColumn,
+	...evidenceColumns,
+	letteringColumn,
 	{
 		key: 'alsoIn',
 		name: 'Also in',

@@ -1,8 +1,9 @@
 import { bad, good } from '../../problem.ts';
 import type { CardSelector } from '../card-selector.ts';
 import { CONFIDENCES, type Evidence } from '../confidence.ts';
+import { DIFFICULTY_LEVELS, type Difficulty } from '../difficulty.ts';
 import { formatListCell, parseListCell } from '../list-cell.ts';
-import { formatOdds, parseOdds, type Odds } from '../section.ts';
+import { formatOdds, parseOdds, type Odds } from '../odds.ts';
 import { choiceColumn, nameOf, namesColumn, readNames, textColumn, type Column } from './column.ts';
 
 /** Odds by pack type: "Hobby 1:6; Retail 1:12". */
@@ -73,5 +74,54 @@ export const evidenceColumns: readonly Column<Evidence>[] = [
 		{ key: 'source', name: 'Source', hint: 'where that comes from', width: 12 },
 		({ source }) => source,
 		(source) => ({ source })
-	)
+	),
+	{
+		key: 'looked',
+		name: 'Found',
+		hint: '3 of 400',
+		width: 8,
+		write: ({ lookedAt, found }) =>
+			lookedAt === undefined && found === undefined ? '' : `${found ?? '?'} of ${lookedAt ?? '?'}`,
+		read: (text) => {
+			if (text === '') return good({});
+			const [, found, lookedAt] = /^(\d{1,7}|\?)\s+of\s+(\d{1,7}|\?)$/i.exec(text) ?? [];
+			return found && lookedAt
+				? good({
+						...(lookedAt === '?' ? {} : { lookedAt: Number(lookedAt) }),
+						...(found === '?' ? {} : { found: Number(found) })
+					})
+				: bad([{ message: `"${text}" says not how many were found`, remedy: 'Write 3 of 400.' }]);
+		}
+	}
 ];
+
+/** How hard it is by experience, and whose that is: "hard; the club's list of 1996". */
+export const difficultyColumn: Column<{ readonly difficulty?: Difficulty }> = {
+	key: 'difficulty',
+	name: 'By experience',
+	hint: 'hard; whose experience',
+	width: 12,
+	write: ({ difficulty }) =>
+		difficulty ? formatListCell([difficulty.level, difficulty.source ?? ''].filter(Boolean)) : '',
+	read: (text) => {
+		const [word, source, more] = parseListCell(text);
+		if (word === undefined) return good({});
+		const level = DIFFICULTY_LEVELS.find((known) => known === word.toLowerCase());
+		return level && more === undefined
+			? good({ difficulty: { level, ...(source ? { source } : {}) } })
+			: bad([
+					{
+						message: `"${text}" is no difficulty`,
+						remedy: `Use ${DIFFICULTY_LEVELS.join(', ')}; behind a semicolon whose experience it is.`
+					}
+				]);
+	}
+};
+
+/** The pack types in which alone something comes. */
+export const onlyInColumn: Column<{ readonly onlyIn?: readonly string[] }> = namesColumn(
+	{ key: 'onlyIn', name: 'Only in', hint: 'every pack', width: 9 },
+	'packTypes',
+	({ onlyIn }) => onlyIn,
+	(onlyIn) => (onlyIn.length > 0 ? { onlyIn } : {})
+);

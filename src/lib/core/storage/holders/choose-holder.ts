@@ -1,5 +1,5 @@
 import { STANDARD_CARD } from '../../measuring/card-size.ts';
-import type { CardFormat } from '../../checklist/section.ts';
+import type { CardFormat } from '../../checklist/card-format.ts';
 import { SLEEVE_UM, STANDARD_STOCK_PT, UM_A_PT } from '../../measuring/stock.ts';
 import { HOLDER_KINDS, PLAY_MM, type HolderKind, type HolderSort } from '../kinds/holder-kind.ts';
 

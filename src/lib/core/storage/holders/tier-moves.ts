@@ -1,4 +1,4 @@
-import type { CardFormat } from '../../checklist/section.ts';
+import type { CardFormat } from '../../checklist/card-format.ts';
 import { holderChooser, type HolderTier } from './choose-holder.ts';
 import { HOLDER_SORTS, holderKindOf } from '../kinds/holder-kind.ts';
 

@@ -1,5 +1,5 @@
 import { STANDARD_CARD } from '../../measuring/card-size.ts';
-import type { CardFormat } from '../../checklist/section.ts';
+import type { CardFormat } from '../../checklist/card-format.ts';
 import { STANDARD_STOCK_PT } from '../../measuring/stock.ts';
 import { holderKindOf } from '../kinds/holder-kind.ts';
 

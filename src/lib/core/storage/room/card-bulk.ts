@@ -1,4 +1,4 @@
-import type { CardFormat } from '../../checklist/section.ts';
+import type { CardFormat } from '../../checklist/card-format.ts';
 import { cardUm } from '../../measuring/stock.ts';
 import { cardG } from './box-weight.ts';
 import { holderKindOf } from '../kinds/holder-kind.ts';

@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { sqliteTable, index, integer, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { CardId, ReleaseId, SectionId } from '../../../core/row-id.ts';
+import type { CardDetails } from '../../../core/checklist/card-details.ts';
 import type { CardMark } from '../../../core/checklist/card.ts';
 import { releases } from './releases.ts';
 import { sections } from './sections.ts';
@@ -27,7 +28,9 @@ export const cards = sqliteTable(
 		marks: text({ mode: 'json' }).$type<readonly CardMark[]>().notNull(),
 		rarity: text(),
 		place: integer(),
-		panelOf: text({ mode: 'json' }).$type<readonly string[]>().notNull().default([])
+		panelOf: text({ mode: 'json' }).$type<readonly string[]>().notNull().default([]),
+		/** What else is known of it; null: nothing, as of most cards. */
+		details: text({ mode: 'json' }).$type<CardDetails>()
 	},
 	(table) => [
 		uniqueIndex('cards_key').on(table.releaseId, table.key),

@@ -3,11 +3,12 @@ import type { ReleaseId, SectionId } from '../../../core/row-id.ts';
 import type { Edition } from '../../../core/checklist/edition.ts';
 import type {
 	Arrangement,
-	CardFormat,
-	Odds,
+	SectionDetails,
 	SectionKind,
 	Series
 } from '../../../core/checklist/section.ts';
+import type { CardFormat } from '../../../core/checklist/card-format.ts';
+import type { Odds } from '../../../core/checklist/odds.ts';
 import { releases } from './releases.ts';
 
 export const sections = sqliteTable(
@@ -32,7 +33,9 @@ export const sections = sqliteTable(
 		arrangement: text({ mode: 'json' }).$type<Arrangement>(),
 		edition: text({ mode: 'json' }).$type<Edition>(),
 		alsoIn: text({ mode: 'json' }).$type<readonly string[]>().notNull().default([]),
-		note: text()
+		note: text(),
+		/** What else is known of it; null: nothing. */
+		details: text({ mode: 'json' }).$type<SectionDetails>()
 	},
 	(table) => [
 		uniqueIndex('sections_key').on(table.releaseId, table.key),

@@ -1,6 +1,6 @@
 import { rollup, sum } from 'd3-array';
 import { and, sql } from 'drizzle-orm';
-import type { CardFormat } from '../../../core/checklist/section.ts';
+import type { CardFormat } from '../../../core/checklist/card-format.ts';
 import {
 	tierMoves,
 	type TieredCard,
@@ -98,7 +98,7 @@ function readRows(db: Reader, hasWords: boolean): Promise<readonly TieredRow[]> 
 			currency: sql`"copies"."currency"`,
 			holder: sql`"copies"."holder"`,
 			isGraded: sql`("copies"."grade" is not null or "copies"."is_authentic")`,
-			format: sql`s.format`,
+			format: FILED_CARD.format,
 			parallelPt: parallelStock,
 			words: hasWords ? words : sql`null`
 		},

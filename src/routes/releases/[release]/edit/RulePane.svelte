@@ -6,13 +6,14 @@
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	let { book, name }: { book: RuleBook; name: SheetName } = $props();
-	const namesIn = (sheet: 'sections' | 'parallels') =>
+	const namesIn = (sheet: 'sections' | 'parallels' | 'packTypes') =>
 		book.rows(sheet).map(({ cells }) => cells['name'] ?? '');
 	const suggestions = $derived({
 		sections: namesIn('sections'),
 		numberedIn: namesIn('sections'),
 		parallel: namesIn('parallels'),
-		inParallels: namesIn('parallels')
+		inParallels: namesIn('parallels'),
+		onlyIn: namesIn('packTypes')
 	});
 </script>
 

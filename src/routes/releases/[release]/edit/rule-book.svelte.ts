@@ -1,5 +1,6 @@
 import { refreshAll } from '$lib/ui/refresh';
 import type { Column } from '$lib/core/checklist/rule-sheet/column';
+import { PACK_COLUMNS } from '$lib/core/checklist/rule-sheet/pack-columns';
 import { PARALLEL_COLUMNS, RUN_COLUMNS } from '$lib/core/checklist/rule-sheet/parallel-columns';
 import {
 	SHEET_NAMES,
@@ -27,7 +28,8 @@ export const SHEETS: Readonly<
 	sections: { name: 'Sections', row: 'section', columns: SECTION_COLUMNS },
 	parallels: { name: 'Parallels', row: 'parallel', columns: PARALLEL_COLUMNS },
 	runs: { name: 'Print runs', row: 'rule', columns: RUN_COLUMNS },
-	variants: { name: 'Variants', row: 'variant', columns: VARIANT_COLUMNS }
+	variants: { name: 'Variants', row: 'variant', columns: VARIANT_COLUMNS },
+	packTypes: { name: 'Packs', row: 'pack', columns: PACK_COLUMNS }
 };
 
 /** The rules of a release as they are being edited, before they are saved. */
@@ -123,7 +125,8 @@ const FRESH: Readonly<Record<SheetName, Readonly<Record<string, string>>>> = {
 	sections: { kind: 'insert', listed: 'yes' },
 	parallels: {},
 	runs: {},
-	variants: { kind: 'error' }
+	variants: { kind: 'error' },
+	packTypes: {}
 };
 
 /** Rows that were added, changed, moved or removed. */
