@@ -51,13 +51,26 @@ test('sections, parallels, runs and variants are edited in sheets by keys; what 
 	await page.getByLabel('Cards, variant 1').fill('7');
 	await page.getByLabel('Name, variant 1').fill('two moons');
 	await page.getByLabel('How sure, variant 1').fill('doubtful');
+	await page.getByLabel('Found, variant 1').fill('3 of 400');
+	// Packs, and a section that says in which alone it comes.
+	await page.getByRole('button', { name: 'Packs', exact: true }).click();
+	await page.getByRole('button', { name: 'Add a pack' }).click();
+	await page.getByLabel('Name, pack 1').fill('Tin');
+	await page.getByLabel('Price of a pack, pack 1').fill('4,50 €');
+	await page.getByRole('button', { name: 'Sections', exact: true }).click();
+	await page.getByLabel('Only in, section 1').fill('tin');
+	await page.getByLabel('By experience, section 1').fill('hard; the club');
 	await page.keyboard.press('Control+s');
 	await expect(page.getByRole('button', { name: 'Save 0 changed rows' })).toBeVisible();
 
 	// Twelve cards, Slate of all, Chalk of three, one error.
 	await page.goto(`${empty.url}/releases/gull-row-1996`);
 	await expect(page.getByText('12 cards · 28 versions')).toBeVisible();
-	await expect(page.getByText('two moons')).toBeVisible();
+	const chapter = page.getByRole('article', { name: /^Common cards/ });
+	await expect(chapter).toContainText('7 error two moons doubtful, 3 of 400 looked at had it');
+	await expect(chapter).toContainText('Only in TinBy experience hard, the club');
+	await expect(chapter.getByTestId('have-base')).toHaveText('1 of 10 cards');
+	await expect(page.getByText('€4.50 a pack')).toBeVisible();
 	await page.getByLabel('Finish').selectOption('Slate');
 	await expect(page.getByRole('button', { name: /^2, .*3 copies/ })).toBeVisible();
 

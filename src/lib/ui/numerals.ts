@@ -1,6 +1,7 @@
 import { formatMinor } from '$lib/core/worth/minor-units';
 
 const whole = new Intl.NumberFormat('en');
+const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' });
 const moment = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
 /** "1,240" */
@@ -12,6 +13,9 @@ export const countOf = (count: number, singular: string, many = `${singular}s`):
 
 /** An ISO 8601 time as people read it. */
 export const formatMoment = (iso: string): string => moment.format(new Date(iso));
+
+/** An ISO 8601 day as people read it. */
+export const formatDay = (iso: string): string => day.format(new Date(iso));
 
 /** An amount in minor units of its currency. */
 export function formatMoney(minor: number, currency: string): string {

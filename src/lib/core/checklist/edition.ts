@@ -4,7 +4,8 @@ import { isNamed, namesOf } from './card-selector.ts';
 import type { Release } from './release.ts';
 import type { Section } from './section.ts';
 import { asciiSlug, keyMaker } from './slug.ts';
-import { formatCardNumber, normalCardNumber, parseCardNumber } from './card-number.ts';
+import { normalCardNumber } from './card-number.ts';
+import { numberFrom } from './number-from.ts';
 
 /** How one card of an edition differs from the card it repeats. */
 export interface CardChange {
@@ -20,7 +21,7 @@ export interface Edition {
 	readonly of: readonly string[];
 	readonly changes: readonly CardChange[];
 	readonly without: readonly string[];
-	/** The number of its first card, from which the others count on: the same cards "from 89". */
+	/** The number of its first card, from which the others count on (`numberFrom`): the same cards "from 89". */
 	readonly from?: string;
 }
 
@@ -73,19 +74,20 @@ export function repeatedBy(
 	const makeKey = keyMaker(new Set(section.cards.map(({ key }) => key)));
 	const changes = finderOf(edition.changes, ({ card }) => card);
 	const without = finderOf(edition.without, (name) => name);
-	return edition.of
+	const originals = edition.of
 		.flatMap(
 			(key) => release.sections.find((other) => other.key === key && !other.edition)?.cards ?? []
 		)
-		.filter((original) => without(original) === undefined)
-		.map((original, i) => {
-			const { card: _, ...change } = changes(original) ?? { card: '' };
-			const counted = original.number === null ? {} : numberAfter(edition.from, i);
-			// The key hangs on the card that is repeated, so that a new number or title leaves it alone.
-			const name = original.number === null ? original.title : normalCardNumber(original.number);
-			const key = makeKey(`${section.key}-${asciiSlug(name)}`);
-			return { original, card: { ...ofEdition(original), ...counted, ...change, key } };
-		});
+		.filter((original) => without(original) === undefined);
+	const numbers = edition.from === undefined ? [] : numberFrom(edition.from, originals);
+	return originals.map((original, i) => {
+		const { card: _, ...change } = changes(original) ?? { card: '' };
+		const number = numbers[i] ?? original.number;
+		// The key hangs on the card that is repeated, so that a new number or title leaves it alone.
+		const name = original.number === null ? original.title : normalCardNumber(original.number);
+		const key = makeKey(`${section.key}-${asciiSlug(name)}`);
+		return { original, card: { ...ofEdition(original), number, ...change, key } };
+	});
 }
 
 /** What a card has in every edition; how it was made, found and sold is told of one of them. */
@@ -94,15 +96,6 @@ function ofEdition(original: Card): Card {
 	const card: Partial<Card> = { ...rest };
 	for (const name of CARD_DETAILS) Reflect.deleteProperty(card, name);
 	return { ...(card as Card), ...(tags ? { tags } : {}), ...(sortAs ? { sortAs } : {}) };
-}
-
-/** The number so many places after the first of an edition; nothing where it says none that can be counted on from. */
-function numberAfter(from: string | undefined, places: number): { readonly number?: string } {
-	if (from === undefined) return {};
-	const first = parseCardNumber(from);
-	return first.digits === null
-		? {}
-		: { number: formatCardNumber({ ...first, digits: first.digits + places }) };
 }
 
 /** An edition with another change of the card that a name means: a field that is left out stays as it was. */

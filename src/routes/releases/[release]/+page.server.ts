@@ -1,10 +1,8 @@
 import { error, fail, redirect } from '@sveltejs/kit';
-import { applyMend } from '$lib/core/checklist/doctor/apply-mend';
 import { fillTitles, readTitles } from '$lib/core/checklist/fill-titles';
 import { addVariantLine } from '$lib/core/checklist/outline/add-variant-line';
 import { bad, good } from '$lib/core/problem';
-import { examine } from '$lib/core/checklist/doctor/examine';
-import { MendForm, TitlesForm, VariantLineForm } from '$lib/schemas/forms';
+import { TitlesForm, VariantLineForm } from '$lib/schemas/forms';
 import { readFormOf } from '$lib/server/read-form';
 import { theCollection } from '$lib/server/collection';
 import { countOwned, readCopies } from '$lib/server/copies/read-copies';
@@ -25,24 +23,6 @@ export const load = async ({ params, depends }) => {
 };
 
 export const actions = {
-	/** Puts right what the doctor found: the finding is worked out anew and must still be there. */
-	mend: async ({ params, request }) => {
-		const form = await readFormOf(request, MendForm);
-		if (!form.ok) return fail(400, { problems: form.problems });
-		const wanted = form.value.message;
-		const outcome = await saveRelease(
-			await theCollection(),
-			params.release,
-			`mend: ${wanted}`,
-			(release) => {
-				const mend = examine(release).find(({ message }) => message === wanted)?.mend;
-				return mend
-					? good(applyMend(release, mend))
-					: bad([{ message: 'this finding is no longer there', remedy: 'Reload the page.' }]);
-			}
-		);
-		return outcome.ok ? { problems: [] } : fail(400, { problems: outcome.problems });
-	},
 	/** Records a variant or an error by one line. */
 	variant: async ({ params, request }) => {
 		const form = await readFormOf(request, VariantLineForm);

@@ -1,18 +1,22 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { resolve } from '$app/paths';
+	import { chaptersOf } from '$lib/core/checklist/chapters/chapters-of';
+	import { haveBySection } from '$lib/core/checklist/chapters/have-by-section';
 	import { cardsOf } from '$lib/core/checklist/release';
 	import { countOf } from '$lib/ui/numerals';
 	import ReleaseWalls from '$lib/ui/number-wall/ReleaseWalls.svelte';
 	import { createOwnedBook } from '$lib/ui/owned-book.svelte';
 	import CardTable from './CardTable.svelte';
 	import RunMatrix from '../RunMatrix.svelte';
-	import DoctorList from './DoctorList.svelte';
+	import ChapterPart from './ChapterPart.svelte';
+	import DoubtList from './DoubtList.svelte';
+	import PackList from './PackList.svelte';
 	import PieceList from './PieceList.svelte';
 	import ProductionTable from './ProductionTable.svelte';
 	import SharedSections from './SharedSections.svelte';
 	import TitlePaste from './TitlePaste.svelte';
-	import VariantList from './VariantList.svelte';
+	import VariantLine from './VariantLine.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	let { data, form } = $props();
@@ -21,6 +25,13 @@
 	const book = createOwnedBook({
 		owned: () => data.owned
 	});
+	const story = $derived(chaptersOf(release));
+	const haves = $derived(
+		haveBySection(
+			release,
+			[...book.owned].flatMap(([key, count]) => (count > 0 ? key : []))
+		)
+	);
 	const query = $derived(encodeURIComponent(release.key));
 </script>
 
@@ -45,9 +56,43 @@
 	</div>
 </header>
 
-<RunMatrix {release} />
-<DoctorList findings={data.findings} problems={form?.problems ?? []} />
-<VariantList {release} problems={form?.variantProblems ?? []} />
+{#if data.findings.length > 0}
+	<p class="mb-4 max-w-3xl border-l-3 border-accent pl-4">
+		The doctor finds {countOf(data.findings.length, 'thing')} to look at:
+		<a
+			class="prose-link"
+			href="{resolve('/releases/[release]/edit', { release: release.key })}#doctor"
+			>{data.findings[0]?.message}{data.findings.length > 1 ? ' …' : ''}</a
+		>
+	</p>
+{/if}
+<PackList {release} />
+
+<section aria-labelledby="parts">
+	<h2 id="parts" class="mb-3">Part by part</h2>
+	{#each story.parts as chapter (chapter.key)}
+		<ChapterPart {chapter} have={haves.get(chapter.key) ?? 0} releaseKey={release.key} />
+	{/each}
+</section>
+{#if story.omitted.length > 0}
+	<p class="max-w-3xl quiet">The printed list omits {story.omitted.join(', ')}.</p>
+{/if}
+{#if story.editions.length > 0}
+	<section class="mt-8" aria-labelledby="editions">
+		<h2 id="editions" class="mb-3">Editions, as differences</h2>
+		{#each story.editions as chapter (chapter.key)}
+			<ChapterPart {chapter} have={haves.get(chapter.key) ?? 0} releaseKey={release.key} />
+		{/each}
+	</section>
+{/if}
+<VariantLine problems={form?.variantProblems ?? []} />
+<DoubtList {release} doubts={story.doubts} />
+{#if release.parallels.length > 0}
+	<details class="mt-8">
+		<summary class="cursor-pointer font-serif text-xl">Sections and finishes at a glance</summary>
+		<RunMatrix {release} />
+	</details>
+{/if}
 <PieceList {release} owned={book.owned} />
 <SharedSections {release} shared={data.shared} />
 <ProductionTable {release} />

@@ -4,11 +4,12 @@
 	import { SHEET_NAMES, type SheetName } from '$lib/core/checklist/rule-sheet/rule-sheet';
 	import { countOf } from '$lib/ui/numerals';
 	import CardPane from './CardPane.svelte';
+	import DoctorList from './DoctorList.svelte';
 	import RulePane from './RulePane.svelte';
 	import { createCardSheet } from './card-sheet.svelte';
 	import { createRuleBook, SHEETS } from './rule-book.svelte';
 
-	let { data } = $props();
+	let { data, form } = $props();
 	const sheet = createCardSheet(() => data.release);
 	const book = createRuleBook(() => data.release);
 	let pane = $state<'cards' | SheetName>('cards');
@@ -73,3 +74,5 @@
 		<RulePane {book} name={pane} />
 	{/if}
 </div>
+
+<DoctorList release={data.release.key} findings={data.findings} problems={form?.problems ?? []} />

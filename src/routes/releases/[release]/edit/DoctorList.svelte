@@ -1,11 +1,17 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import { resolve } from '$app/paths';
 	import type { Finding, Mend } from '$lib/core/checklist/doctor/finding';
 	import type { Problem } from '$lib/core/problem';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
-	let { findings, problems }: { findings: readonly Finding[]; problems: readonly Problem[] } =
-		$props();
+	interface Props {
+		/** Key of the release. */
+		release: string;
+		findings: readonly Finding[];
+		problems: readonly Problem[];
+	}
+	let { release, findings, problems }: Props = $props();
 
 	/** The part of the page that a finding without cards is about. */
 	const placeOf = (pointer: string) => (pointer.startsWith('/variants') ? 'variants' : 'parts');
@@ -36,7 +42,12 @@
 					<span class="min-w-0 flex-1 basis-72 wrap-break-word">
 						{message}<span class="block text-sm quiet">{code}</span>
 					</span>
-					<a class="prose-link" href="#{cards[0] ? `card-${cards[0]}` : placeOf(pointer)}">show</a>
+					<a
+						class="prose-link"
+						href="{resolve('/releases/[release]', { release })}#{cards[0]
+							? `card-${cards[0]}`
+							: placeOf(pointer)}">show</a
+					>
 					{#if mend}
 						<form method="POST" action="?/mend" use:enhance>
 							<input type="hidden" name="message" value={message} />

@@ -1,0 +1,54 @@
+import { group } from 'd3-array';
+import { pickDetails } from '../card-details.ts';
+import type { Version } from '../expand.ts';
+import { foldCards } from '../fold-runs.ts';
+import type { Release } from '../release.ts';
+import type { Section } from '../section.ts';
+import type { ChapterFinish, ChapterRun } from './chapter.ts';
+
+/** The finishes of a section, base first, with how many cards were made with which run. */
+export function finishesOf(
+	release: Release,
+	section: Section,
+	versions: readonly Version[]
+): readonly ChapterFinish[] {
+	const cardOf = new Map(section.cards.map((card) => [card.key, card]));
+	const regular = versions.filter(({ variantKey }) => variantKey === null);
+	const byFinish = group(regular, ({ parallelKey }) => parallelKey);
+	return [null, ...release.parallels].flatMap((parallel): ChapterFinish[] => {
+		const made = byFinish.get(parallel?.key ?? null) ?? [];
+		if (made.length === 0) return [];
+		const cardsWith = (swatch: Version['swatch']) =>
+			foldCards(
+				made
+					.filter((version) => version.swatch === swatch)
+					.flatMap(({ cardKey }) => cardOf.get(cardKey) ?? [])
+			);
+		const runs = group(
+			made,
+			({ printRun, estimatedRun }) => `${printRun ?? ''} ${estimatedRun ?? ''}`
+		);
+		const howToTell = parallel ? parallel.howToTell : section.baseLook;
+		return [
+			{
+				parallelKey: parallel?.key ?? null,
+				name: parallel?.name ?? 'Base finish',
+				...(howToTell === undefined ? {} : { howToTell }),
+				...(parallel ? pickDetails(parallel, ['channel']) : {}),
+				cards: made.length,
+				runs: [...runs.values()]
+					.map((same): ChapterRun => {
+						const [first] = same;
+						return {
+							printRun: first?.printRun ?? first?.estimatedRun ?? null,
+							isEstimate: first?.estimatedRun !== null,
+							cards: same.length
+						};
+					})
+					.sort((a, b) => (b.printRun ?? Infinity) - (a.printRun ?? Infinity)),
+				withSwatch: cardsWith('with'),
+				swatchUnknown: cardsWith('unknown')
+			}
+		];
+	});
+}
