@@ -1,5 +1,8 @@
+import fc from 'fast-check';
+import { CARD_DETAILS, pickDetails } from './card-details.ts';
 import { keepKeys } from './keep-keys.ts';
-import { completeDraft } from './resolve-release.ts';
+import { recordedReleaseDraft } from './release.arbitrary.ts';
+import { completeDraft, resolveRelease } from './resolve-release.ts';
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { formatChecklistCsv } from '../../formats/checklist-csv.ts';
@@ -45,6 +48,33 @@ describe('a table read over the release it was written from', () => {
 			before.sections.map(({ format }) => format)
 		);
 		expect(releaseChanges(before, after).filter(({ kind }) => kind === 'cards')).toEqual([]);
+	});
+
+	test('for all releases, a title that the table changes takes nothing else of its card away', async () => {
+		await fc.assert(
+			fc.asyncProperty(recordedReleaseDraft, async (draft) => {
+				const outcome = resolveRelease(draft);
+				if (!outcome.ok) throw new RangeError(JSON.stringify(outcome.problems));
+				const before = outcome.value;
+				const title = 'Quite another title';
+				const changed = {
+					...before,
+					sections: before.sections.map((section, s) => ({
+						...section,
+						cards: section.cards.map((card, c) => (s === 0 && c === 0 ? { ...card, title } : card))
+					}))
+				};
+				const after = keepUnsaid(before, await fromCsv(formatChecklistCsv(changed)));
+				const details = (release: Release) =>
+					release.sections
+						.filter(({ edition }) => !edition)
+						.flatMap(({ cards }) => cards.map((card) => pickDetails(card, CARD_DETAILS)));
+				expect(details(after)).toEqual(details(before));
+				expect(after.sections[0]?.cards[0]?.title).toBe(title);
+				expect([after.collectibles, after.hunts]).toEqual([before.collectibles, before.hunts]);
+			}),
+			{ numRuns: 25 }
+		);
 	});
 
 	test('what the table says differently counts', async () => {

@@ -62,6 +62,12 @@
 			['Numbers', chapter.numbers || 'none: by title'],
 			['Repeats', differences],
 			['To know it', chapter.howToTell ?? ''],
+			[
+				'Letters by place',
+				(chapter.lettering ?? [])
+					.map((text, i) => `${i + 1} ${text === null ? 'none' : text === '' ? '?' : `“${text}”`}`)
+					.join(', ')
+			],
 			['Odds', chapter.odds.map((odds) => `${odds.pack} ${formatOdds(odds)}`).join(', ')],
 			['Only in', chapter.onlyIn.join(', ')],
 			[
@@ -114,29 +120,24 @@
 	<Sureness {...chapter} />
 
 	{#if chapter.finishes.length > 1 || chapter.finishes.some((finish) => runsText(finish) || finish.howToTell)}
-		<table class="mt-3 w-full max-w-4xl sm:table-fixed">
-			<caption class="sr-only">Finishes of {chapter.name}</caption>
-			<tbody>
-				{#each chapter.finishes as finish (finish.parallelKey)}
-					<tr class="border-t border-base-300/60 align-baseline">
-						<th scope="row" class="py-1 pr-4 text-left font-semibold sm:w-48">{finish.name}</th>
-						<td class="py-1 pr-4 text-right whitespace-nowrap sm:w-24"
-							>{finish.cards === chapter.cards ? 'all' : `${formatCount(finish.cards)} of them`}</td
-						>
-						<td class="py-1 pr-4 text-right sm:w-32">{runsText(finish)}</td>
-						<td class="py-1 quiet"
-							>{[
-								finish.howToTell,
-								finish.channel && `only in ${finish.channel}`,
-								swatchText(finish)
-							]
-								.filter(Boolean)
-								.join(' · ')}</td
-						>
-					</tr>
-				{/each}
-			</tbody>
-		</table>
+		<ul class="mt-3 max-w-4xl" aria-label="Finishes of {chapter.name}">
+			{#each chapter.finishes as finish (finish.parallelKey)}
+				<li
+					class="grid grid-cols-[1fr_auto] items-baseline gap-x-5 border-t border-base-300/60 py-1 sm:grid-cols-[12rem_7rem_8rem_1fr]"
+				>
+					<strong class="font-semibold">{finish.name}</strong>
+					<span class="text-right"
+						>{finish.cards === chapter.cards ? 'all' : `${formatCount(finish.cards)} of them`}</span
+					>
+					<span class="sm:text-right">{runsText(finish)}</span>
+					<span class="col-span-full quiet sm:col-span-1"
+						>{[finish.howToTell, finish.channel && `only in ${finish.channel}`, swatchText(finish)]
+							.filter(Boolean)
+							.join(' · ')}</span
+					>
+				</li>
+			{/each}
+		</ul>
 	{/if}
 
 	{#if chapter.keyCards.length > 0}

@@ -72,6 +72,8 @@ export interface Chapter extends Evidence {
 	readonly note?: string;
 	readonly howToTell?: string;
 	readonly difficulty?: Difficulty;
+	/** Letters by place in the strip; "" where it is not known, null where there are none. */
+	readonly lettering?: readonly (string | null)[];
 	/** Odds with the name of their pack. */
 	readonly odds: readonly (Odds & { readonly pack: string })[];
 	/** Names of the packs in which alone it comes. */

@@ -64,7 +64,7 @@ function chapterOf(
 		cards: section.cards.length,
 		inNumbering: sum([section, ...subsets], ({ cards }) => cards.length),
 		numbers: foldCards(section.cards.filter(({ number }) => number !== null)),
-		...pickDetails(section, ['statedTotal', 'note', 'howToTell', 'difficulty']),
+		...pickDetails(section, ['statedTotal', 'note', 'howToTell', 'difficulty', 'lettering']),
 		...evidenceOf(section),
 		odds: section.odds.map((odds) => ({ ...odds, pack: packOf(odds.packType) })),
 		onlyIn: (section.onlyIn ?? []).map(packOf),

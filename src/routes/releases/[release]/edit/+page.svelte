@@ -57,6 +57,8 @@
 	</p>
 </header>
 
+<DoctorList release={data.release.key} findings={data.findings} problems={form?.problems ?? []} />
+
 <div role="group" aria-label="What to edit" class="mb-2 flex flex-wrap gap-1">
 	{#each ['cards', ...SHEET_NAMES] as const as name (name)}
 		<button
@@ -74,5 +76,3 @@
 		<RulePane {book} name={pane} />
 	{/if}
 </div>
-
-<DoctorList release={data.release.key} findings={data.findings} problems={form?.problems ?? []} />

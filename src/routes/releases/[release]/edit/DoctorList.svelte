@@ -24,12 +24,12 @@
 	};
 </script>
 
-<section class="mt-8" aria-labelledby="doctor">
-	<h2 id="doctor" class="mb-2">Checklist doctor</h2>
-	<ProblemAlert {problems} class="mb-3" />
+<section class="mb-4" aria-labelledby="doctor">
 	{#if findings.length === 0}
-		<p class="quiet">Nothing is out of place.</p>
+		<p class="text-sm quiet"><span id="doctor">Checklist doctor:</span> Nothing is out of place.</p>
 	{:else}
+		<h2 id="doctor" class="mb-2">Checklist doctor</h2>
+		<ProblemAlert {problems} class="mb-3" />
 		<ul class="divide-y divide-base-300" data-testid="findings">
 			{#each findings as { code, weight, message, pointer, cards, mend }, i (i)}
 				<li class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">

@@ -10,6 +10,7 @@ import { stackSlots } from '$lib/server/goals/stack-slots';
 import { theCollection } from '$lib/server/collection';
 import { readCopies } from '$lib/server/copies/read-copies';
 import { photosOf } from '$lib/server/media/photos';
+import { nameVersions } from '$lib/server/releases/name-versions';
 import { loadRelease } from '$lib/server/releases/load-release';
 
 export const load = async ({ params, depends }) => {
@@ -34,18 +35,29 @@ export const load = async ({ params, depends }) => {
 		db,
 		ofCard.map(({ id }) => id)
 	);
+	const deviations = variantsOf(release.variants, section, card);
 	const neighbour = (step: 1 | -1) => numbering.cards[at + step]?.card ?? null;
 	return {
 		card,
-		section: { key: section.key, name: section.name },
+		section: { key: section.key, name: section.name, howToTell: section.howToTell },
 		versions: versionMaker(release)(numbering.key, section, card).map((version) => ({
 			...version,
 			finish:
 				release.parallels.find(({ key }) => key === version.parallelKey)?.name ?? 'Base finish',
 			howToTell: release.parallels.find(({ key }) => key === version.parallelKey)?.howToTell ?? '',
-			variant: release.variants.find(({ key }) => key === version.variantKey)?.name ?? ''
+			variant:
+				release.variants.find(({ key }) => key === version.variantKey)?.name ??
+				// The regular side has a name where its variant gives it one.
+				deviations.find(({ regularName }) => regularName)?.regularName ??
+				''
 		})),
-		variants: variantsOf(release.variants, section, card),
+		variants: deviations,
+		/** Names of the cards it is said to be like, by "release/card". */
+		alike: Object.fromEntries(
+			[...(await nameVersions(db, [...(card.sameAs ?? []), ...(card.samePictureAs ?? [])]))].map(
+				([key, named]) => [key, `${named.card}, ${named.release}`]
+			)
+		),
 		copies: ofCard.map((copy) => ({
 			...copy,
 			photos: photos.filter(({ copyId }) => copyId === copy.id),

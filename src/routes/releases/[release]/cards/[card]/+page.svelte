@@ -2,6 +2,7 @@
 	import { resolve } from '$app/paths';
 	import CardPicture from '$lib/ui/card-picture/CardPicture.svelte';
 	import { formatCount } from '$lib/ui/numerals';
+	import CardFacts from './CardFacts.svelte';
 	import CopyEntry from './CopyEntry.svelte';
 	import { createCopyDesk } from './copy-desk.svelte';
 
@@ -45,6 +46,12 @@
 				>{/each}
 			{[card.group, card.rarity, ...card.marks].filter(Boolean).join(' · ')}
 		</p>
+		<CardFacts
+			{card}
+			packTypes={release.packTypes}
+			howToTell={data.section.howToTell}
+			names={data.alike}
+		/>
 		{#each data.variants as { key, kind, name, howToTell } (key)}
 			<p class="mt-1"><strong>{kind}</strong>: {name}{howToTell ? `. ${howToTell}` : ''}</p>
 		{/each}
