@@ -117,6 +117,21 @@ export const FillInput = Type.Object(
 	},
 	closed
 );
+export const WholeSetsOutput = Type.Object(
+	{
+		sets: said(Whole, 'So many whole sets the copies make.'),
+		lacking: said(
+			Type.Array(
+				Type.Object(
+					{ slot: said(Word, 'Key of the slot.'), quantity: said(Quantity, 'How many it lacks.') },
+					closed
+				)
+			),
+			'What the next set lacks, as few as can be.'
+		)
+	},
+	closed
+);
 export const FillOutput = Type.Object(
 	{
 		placements: said(

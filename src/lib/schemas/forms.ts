@@ -19,7 +19,7 @@ const lines = list(Type.String({ maxLength: 420 }), 1000);
 const shelfId = orNull(idOf('shelves', 'Choose a shelf, or none.'));
 
 export const THEMES = ['jade-day', 'jade-night'] as const;
-export const ThemeChoiceForm = Type.Object({
+export const ThemeChoiceFormSchema = Type.Object({
 	theme: Type.Enum([...THEMES]),
 	back: Type.Optional(Type.String({ maxLength: 5000 }))
 });
@@ -31,13 +31,13 @@ const table = {
 	/** Pasted, where no file is chosen. */
 	text: Type.Optional(asTyped(64_000_000))
 };
-export const ChecklistFileForm = Type.Object({
+export const ChecklistFileFormSchema = Type.Object({
 	...table,
 	name: Type.Optional(Name),
 	maker: Type.Optional(Name),
 	year: Type.Optional(Name)
 });
-export const HoldingsFileForm = Type.Object({
+export const HoldingsFileFormSchema = Type.Object({
 	...table,
 	currency: Type.Optional(
 		Type.String({ pattern: '^([A-Za-z]{3})?$', description: 'Three letters, as EUR or USD.' })
@@ -48,90 +48,94 @@ export const HoldingsFileForm = Type.Object({
 });
 
 /* Log */
-export const PileForm = Type.Object({
+export const PileFormSchema = Type.Object({
 	/** Left out: to log. */
 	tray: Type.Optional(Type.Enum(['to log', 'to sort'])),
 	name: Name,
 	cards: Type.Integer({ minimum: 1, maximum: 1_000_000, description: 'Say roughly how many.' })
 });
-export const PileIdForm = Type.Object({ pile: idOf('tray_piles', 'Reload the page.') });
-export const UnmatchedForm = Type.Object({ row: idOf('unmatched_rows', 'Reload the page.') });
-export const SettleForm = Type.Object({ ...UnmatchedForm.properties, release: Key, line: Name });
-export const StepForm = Type.Object({ step: idOf('journal', 'Reload the page.') });
+export const PileIdFormSchema = Type.Object({ pile: idOf('tray_piles', 'Reload the page.') });
+export const UnmatchedFormSchema = Type.Object({ row: idOf('unmatched_rows', 'Reload the page.') });
+export const SettleFormSchema = Type.Object({
+	...UnmatchedFormSchema.properties,
+	release: Key,
+	line: Name
+});
+export const StepFormSchema = Type.Object({ step: idOf('journal', 'Reload the page.') });
 
 /* Releases */
-export const MendForm = Type.Object({ message: asTyped(10_000) });
-export const TitlesForm = Type.Object({ numbering: Key, text: asTyped(5_000_000) });
-export const VariantLineForm = Type.Object({ line: Type.String({ maxLength: 1000 }) });
+export const MendFormSchema = Type.Object({ message: asTyped(10_000) });
+export const TitlesFormSchema = Type.Object({ numbering: Key, text: asTyped(5_000_000) });
+export const VariantLineFormSchema = Type.Object({ line: Type.String({ maxLength: 1000 }) });
 
 /* Binders */
-export const NewBinderForm = Type.Object({
+export const NewBinderFormSchema = Type.Object({
 	goal: idOf('goals', 'Choose a goal for the binder.'),
 	name: Name
 });
-export const BinderForm = Type.Object({
+export const BinderFormSchema = Type.Object({
 	...Type.Omit(LayoutChangeSchema, ['ownOrder']).properties,
 	name: Type.Optional(Name)
 });
 const Pocket = Type.String({ pattern: '^\\d{1,6}/\\d{1,4}$', description: 'Name two pockets.' });
-export const SwapForm = Type.Object({ first: Pocket, second: Pocket });
-export const CorrectForm = Type.Object({ first: Key, second: Key });
-export const StepsDoneForm = Type.Object({
+export const SwapFormSchema = Type.Object({ first: Pocket, second: Pocket });
+export const CorrectFormSchema = Type.Object({ first: Key, second: Key });
+export const StepsDoneFormSchema = Type.Object({
 	count: Type.Integer({ minimum: 1, maximum: 1_000_000, description: 'Say how many are done.' }),
 	last: Type.String({ maxLength: 2000 })
 });
-export const PricesForm = Type.Object({
+export const PricesFormSchema = Type.Object({
 	currency: Key,
 	key: lines,
 	price: lines,
 	packOf: lines
 });
-export const KindSortForm = Type.Object({ sort: Type.Enum(['page', 'binder']) });
-export const PageKindForm = Type.Omit(PageKindSchema, ['key']);
-export const BinderKindForm = Type.Omit(BinderKindSchema, ['key', 'hasSewnLeaves']);
-export const KindIdForm = Type.Object({ ...KindSortForm.properties, key: Key });
+export const KindSortFormSchema = Type.Object({ sort: Type.Enum(['page', 'binder']) });
+export const PageKindFormSchema = Type.Omit(PageKindSchema, ['key']);
+export const BinderKindFormSchema = Type.Omit(BinderKindSchema, ['key', 'hasSewnLeaves']);
+export const KindIdFormSchema = Type.Object({ ...KindSortFormSchema.properties, key: Key });
 
 /* Boxes */
-export const BoxForm = Type.Object({
+export const BoxFormSchema = Type.Object({
 	name: Name,
 	kind: Key,
 	use: Type.Enum([...BOX_USES]),
 	shelfId
 });
-export const ShiftForm = Type.Object({ by: Type.Enum(['left', 'right']) });
-export const NewDividerForm = Type.Object({
+export const ShiftFormSchema = Type.Object({ by: Type.Enum(['left', 'right']) });
+export const NewDividerFormSchema = Type.Object({
 	row: Type.Integer({ minimum: 1, maximum: 50, description: 'Name a row of the box.' }),
 	label: Name,
 	release: Key
 });
-export const DividerForm = Type.Object({ divider: idOf('dividers', 'Reload the page.') });
-export const RenameForm = Type.Object({ ...DividerForm.properties, label: Name });
-export const RespaceForm = Type.Object({ step: Type.String({ maxLength: 2000 }) });
-export const CheckForm = Type.Object({
-	...DividerForm.properties,
+export const DividerFormSchema = Type.Object({ divider: idOf('dividers', 'Reload the page.') });
+export const RenameFormSchema = Type.Object({ ...DividerFormSchema.properties, label: Name });
+export const RespaceFormSchema = Type.Object({ step: Type.String({ maxLength: 2000 }) });
+export const CheckFormSchema = Type.Object({
+	...DividerFormSchema.properties,
 	release: Type.Optional(orNull(Key)),
 	line: Type.Optional(orNull(Line))
 });
-export const MovesForm = Type.Object({
+export const MovesFormSchema = Type.Object({
 	move: list(Type.String({ pattern: '^\\d{1,15} \\d{1,15}$' }), 10_000, {
 		minItems: 1,
 		description: 'Name a box and a shelf.'
 	})
 });
-export const ShelfForm = Type.Object({
+export const ShelfFormSchema = Type.Object({
 	id: Type.Optional(orNull(idOf('shelves', 'Reload the page.'))),
 	...Type.Omit(ShelfSchema, ['ratingG']).properties,
 	ratingKg: orNull(Type.Number({ minimum: 0.001, maximum: 5000, description: 'Up to 5,000 kg.' }))
 });
-export const ShelfIdForm = Type.Object({ id: idOf('shelves', 'Reload the page.') });
-export const PlaceBinderForm = Type.Object({
+export const ShelfIdFormSchema = Type.Object({ id: idOf('shelves', 'Reload the page.') });
+export const PlaceBinderFormSchema = Type.Object({
 	binder: idOf('binders', 'Reload the page.'),
 	shelfId
 });
-export const BoxKindForm = Type.Omit(BoxKindSchema, ['key', 'isForHolders']);
-export const BoxKindIdForm = Type.Object({ key: Key });
-export const ThemeForm = Type.Object({ release: Key, theme: Name });
-export const NewSlipForm = Type.Object({
+export const BoxKindFormSchema = Type.Omit(BoxKindSchema, ['key', 'isForHolders']);
+export const BoxKindIdFormSchema = Type.Object({ key: Key });
+export const ThemeFormSchema = Type.Object({ release: Key, theme: Name });
+export const NewSlipFormSchema = Type.Object({
 	sort: Type.Enum(['put away', 'pull']),
 	of: Type.Enum(['homeless', 'to sell', 'binder', 'line']),
 	name: Type.Optional(Name),
@@ -139,22 +143,22 @@ export const NewSlipForm = Type.Object({
 	release: Type.Optional(Key),
 	line: Type.Optional(Line)
 });
-export type NewSlip = Omit<Static<typeof NewSlipForm>, 'sort' | 'name'>;
-export const SlipIdForm = Type.Object({ slip: idOf('slips', 'Reload the page.') });
-export const SlipAnswerForm = Type.Object({
+export type NewSlip = Omit<Static<typeof NewSlipFormSchema>, 'sort' | 'name'>;
+export const SlipIdFormSchema = Type.Object({ slip: idOf('slips', 'Reload the page.') });
+export const SlipAnswerFormSchema = Type.Object({
 	line: idOf('slip_lines', 'Reload the page.'),
 	state: Type.Enum([...SLIP_STATES], { description: 'Say done, skipped or not there.' }),
 	divider: Type.Optional(orNull(idOf('dividers', 'Reload the page.')))
 });
-export const SortingForm = Type.Object({
+export const SortingFormSchema = Type.Object({
 	slip: asTyped(2_000_000),
 	finished: Type.Optional(orNull(Type.Integer({ minimum: 0, maximum: 10_000 })))
 });
-export const AnswerForm = Type.Object({
+export const AnswerFormSchema = Type.Object({
 	question: idOf('discrepancies', 'Reload the page.'),
 	key: Key
 });
-export const TiersForm = Type.Object({
+export const TiersFormSchema = Type.Object({
 	currency: Type.Optional(Type.String({ maxLength: 10 })),
 	tier: lines,
 	from: lines,
@@ -162,11 +166,11 @@ export const TiersForm = Type.Object({
 	word: lines,
 	named: lines
 });
-export const HolderMovesForm = Type.Object({
+export const HolderMovesFormSchema = Type.Object({
 	all: Type.Optional(Type.String()),
 	copy: list(idOf('copies', 'Reload the page.'), 10_000)
 });
-export const SuppliesForm = Type.Object({
-	...PricesForm.properties,
+export const SuppliesFormSchema = Type.Object({
+	...PricesFormSchema.properties,
 	onHand: lines
 });

@@ -1,4 +1,4 @@
-import { NewBinderForm } from '$lib/schemas/forms';
+import { NewBinderFormSchema } from '$lib/schemas/forms';
 import { readFormOf } from '$lib/server/read-form';
 import { fail, redirect } from '@sveltejs/kit';
 import { makeBinder } from '$lib/server/binders/change-binder';
@@ -23,7 +23,7 @@ export const load = async () => {
 
 export const actions = {
 	default: async ({ request }) => {
-		const form = await readFormOf(request, NewBinderForm);
+		const form = await readFormOf(request, NewBinderFormSchema);
 		if (!form.ok) return fail(400, { problems: form.problems });
 		const { goal, name } = form.value;
 		const id = await makeBinder(await theCollection(), { goalId: goal, name });

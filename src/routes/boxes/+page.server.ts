@@ -5,7 +5,7 @@ import { theCollection } from '$lib/server/collection';
 import { listTrays } from '$lib/server/copies/trays';
 import { countReleases } from '$lib/server/releases/list-releases';
 import { rowId } from '$lib/core/row-id';
-import { MovesForm } from '$lib/schemas/forms';
+import { MovesFormSchema } from '$lib/schemas/forms';
 import { readFormOf } from '$lib/server/read-form';
 
 export const load = async ({ depends }) => {
@@ -21,7 +21,7 @@ export const load = async ({ depends }) => {
 export const actions = {
 	/** Moves boxes as advised: one, or all that are named. */
 	move: async ({ request }) => {
-		const form = await readFormOf(request, MovesForm);
+		const form = await readFormOf(request, MovesFormSchema);
 		if (!form.ok) return fail(400, { problems: form.problems });
 		const moves = form.value.move.map((move) => {
 			const [box = 0, shelf = 0] = move.split(' ').map(Number);

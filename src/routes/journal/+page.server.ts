@@ -1,5 +1,5 @@
 import { fail } from '@sveltejs/kit';
-import { StepForm } from '$lib/schemas/forms';
+import { StepFormSchema } from '$lib/schemas/forms';
 import { readFormOf } from '$lib/server/read-form';
 import { theCollection } from '$lib/server/collection';
 import { undoStep } from '$lib/server/journal/undo-step';
@@ -12,7 +12,7 @@ export const load = async ({ depends }) => {
 
 export const actions = {
 	default: async ({ request }) => {
-		const form = await readFormOf(request, StepForm);
+		const form = await readFormOf(request, StepFormSchema);
 		if (!form.ok) return fail(400, { problems: form.problems, label: '' });
 		const outcome = await undoStep(await theCollection(), form.value.step);
 		return outcome.ok

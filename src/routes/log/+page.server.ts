@@ -1,5 +1,5 @@
 import { readFormOf } from '$lib/server/read-form';
-import { PileForm, PileIdForm } from '$lib/schemas/forms';
+import { PileFormSchema, PileIdFormSchema } from '$lib/schemas/forms';
 import { countIncoming, countOwned, readCopies } from '$lib/server/copies/read-copies';
 import { fail } from '@sveltejs/kit';
 import { listSynonyms } from '$lib/server/copies/synonyms';
@@ -28,14 +28,14 @@ export const load = async ({ parent, depends }) => {
 
 export const actions = {
 	pile: async ({ request }) => {
-		const form = await readFormOf(request, PileForm);
+		const form = await readFormOf(request, PileFormSchema);
 		if (!form.ok) return fail(400, { problems: form.problems });
 		const { tray = 'to log', name, cards } = form.value;
 		const outcome = await addPile(await theCollection(), tray, name, cards);
 		return outcome.ok ? { problems: [] } : fail(400, { problems: outcome.problems });
 	},
 	clear: async ({ request }) => {
-		const form = await readFormOf(request, PileIdForm);
+		const form = await readFormOf(request, PileIdFormSchema);
 		if (!form.ok) return fail(400, { problems: form.problems });
 		await removePile(await theCollection(), form.value.pile);
 		return { problems: [] };

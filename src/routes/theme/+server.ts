@@ -1,11 +1,11 @@
-import { ThemeChoiceForm } from '$lib/schemas/forms';
+import { ThemeChoiceFormSchema } from '$lib/schemas/forms';
 import { redirect, type RequestHandler } from '@sveltejs/kit';
 import { ownPath } from '$lib/server/own-path';
 import { readForm } from '$lib/server/read-form';
 
 /** Keeps the chosen theme in a cookie and goes back to the page. */
 export const POST: RequestHandler = async ({ request, cookies, url }) => {
-	const form = readForm(await request.formData(), ThemeChoiceForm);
+	const form = readForm(await request.formData(), ThemeChoiceFormSchema);
 	if (form.ok)
 		cookies.set('theme', form.value.theme, {
 			path: '/',

@@ -3,7 +3,7 @@ import { eq } from 'drizzle-orm';
 import type { SupplyPrice } from '../../core/binder/supplies.ts';
 import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
 import { parseAmount } from '../../core/worth/amount.ts';
-import type { PricesForm } from '../../schemas/forms.ts';
+import type { PricesFormSchema } from '../../schemas/forms.ts';
 import type { Collection } from '../database/open.ts';
 import { supplyPrices } from '../database/tables/index.ts';
 import { makeChange } from '../journal/change.ts';
@@ -40,7 +40,7 @@ export function readPrices({
 	key,
 	price: prices,
 	packOf
-}: Static<typeof PricesForm>): Outcome<readonly PriceChange[]> {
+}: Static<typeof PricesFormSchema>): Outcome<readonly PriceChange[]> {
 	const currency = code.toUpperCase();
 	const problems: Problem[] = [];
 	if (!/^[A-Z]{3}$/.test(currency)) {

@@ -14,6 +14,19 @@ const layout = { pageKind: '3x3', order: 'number', blockStart: 'new-page' };
 /** A body for every computation, and what its answer must hold. */
 const EXAMPLES: Readonly<Record<string, { body: unknown; holds: unknown }>> = {
 	'expand-checklist': { body: { checklist }, holds: { release: 'harbour-lights-1994' } },
+	'whole-sets': {
+		body: {
+			slots: [
+				{ key: '1', versions: ['a'] },
+				{ key: '2', versions: ['b'] }
+			],
+			copies: [
+				{ key: 'x', version: 'a', quantity: 2 },
+				{ key: 'y', version: 'b' }
+			]
+		},
+		holds: { sets: 1, lacking: [{ slot: '2', quantity: 1 }] }
+	},
 	'fill-slots': {
 		body: {
 			slots: [{ key: 's', versions: ['a'] }],

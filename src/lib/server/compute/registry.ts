@@ -17,7 +17,7 @@ import { stackHeightComputation } from './stack-height.ts';
 import { checkChecklist } from './check-checklist.ts';
 import { compareReleasesComputation } from './compare-releases.ts';
 import { expandChecklist } from './expand-checklist.ts';
-import { fillSlotsComputation } from './fill-slots.ts';
+import { fillSlotsComputation, wholeSetsComputation } from './fill-slots.ts';
 import { matchHoldingsComputation } from './match-holdings.ts';
 import { pairGroupsComputation } from './pair-groups.ts';
 import { planBinderComputation } from './plan-binder.ts';
@@ -31,6 +31,7 @@ import { suppliesComputation } from './supplies.ts';
 export const COMPUTATIONS: readonly Computation[] = [
 	expandChecklist,
 	fillSlotsComputation,
+	wholeSetsComputation,
 	readShorthandComputation,
 	planBinderComputation,
 	checkChecklist,

@@ -1,14 +1,14 @@
 import { error, fail, redirect } from '@sveltejs/kit';
 import { changeBinder, removeBinder, swapPockets } from '$lib/server/binders/change-binder';
 import { swapLying } from '$lib/server/binders/move-cards';
-import { BinderForm, CorrectForm, SwapForm } from '$lib/schemas/forms';
+import { BinderFormSchema, CorrectFormSchema, SwapFormSchema } from '$lib/schemas/forms';
 import { readFormOf } from '$lib/server/read-form';
 import { theCollection } from '$lib/server/collection';
 import { rowId } from '$lib/core/row-id';
 
 export const actions = {
 	layout: async ({ params, request }) => {
-		const form = await readFormOf(request, BinderForm);
+		const form = await readFormOf(request, BinderFormSchema);
 		if (!form.ok) return fail(400, { problems: form.problems });
 		const { name, ...layout } = form.value;
 		const done = await changeBinder(await theCollection(), rowId(Number(params.binder)), {
@@ -18,7 +18,7 @@ export const actions = {
 		return done.ok ? { done: true } : fail(400, { problems: done.problems });
 	},
 	swap: async ({ params, request }) => {
-		const form = await readFormOf(request, SwapForm);
+		const form = await readFormOf(request, SwapFormSchema);
 		if (!form.ok) return fail(400, { problems: form.problems });
 		const { first, second } = form.value;
 		const done = await swapPockets(
@@ -30,7 +30,7 @@ export const actions = {
 		return done.ok ? { done: true } : fail(400, { problems: done.problems });
 	},
 	correct: async ({ params, request }) => {
-		const form = await readFormOf(request, CorrectForm);
+		const form = await readFormOf(request, CorrectFormSchema);
 		if (!form.ok) return fail(400, { problems: form.problems });
 		const { first, second } = form.value;
 		const done = await swapLying(

@@ -11,13 +11,13 @@ import { checkDivider } from '$lib/server/storage/stock-take/stock-take';
 import { theCollection } from '$lib/server/collection';
 import { readFormOf } from '$lib/server/read-form';
 import {
-	BoxForm,
-	CheckForm,
-	DividerForm,
-	NewDividerForm,
-	RenameForm,
-	RespaceForm,
-	ShiftForm
+	BoxFormSchema,
+	CheckFormSchema,
+	DividerFormSchema,
+	NewDividerFormSchema,
+	RenameFormSchema,
+	RespaceFormSchema,
+	ShiftFormSchema
 } from '$lib/schemas/forms';
 import { nameReleases } from '$lib/server/releases/list-releases';
 import { findRelease } from '$lib/server/releases/load-release';
@@ -64,12 +64,12 @@ const answer = (done: Outcome<unknown>) =>
 
 export const actions = {
 	save: async ({ params, request }) => {
-		const form = await readFormOf(request, BoxForm);
+		const form = await readFormOf(request, BoxFormSchema);
 		if (!form.ok) return answer(form);
 		return answer(await saveBox(await theCollection(), form.value, rowId(Number(params.box))));
 	},
 	shift: async ({ params, request }) => {
-		const form = await readFormOf(request, ShiftForm);
+		const form = await readFormOf(request, ShiftFormSchema);
 		if (!form.ok) return answer(form);
 		const by = form.value.by === 'right' ? 1 : -1;
 		return answer(await shiftBox(await theCollection(), rowId(Number(params.box)), by));
@@ -80,7 +80,7 @@ export const actions = {
 		return answer(done);
 	},
 	divider: async ({ params, request }) => {
-		const form = await readFormOf(request, NewDividerForm);
+		const form = await readFormOf(request, NewDividerFormSchema);
 		if (!form.ok) return answer(form);
 		const collection = await theCollection();
 		const { db } = collection;
@@ -97,25 +97,25 @@ export const actions = {
 		);
 	},
 	rename: async ({ request }) => {
-		const form = await readFormOf(request, RenameForm);
+		const form = await readFormOf(request, RenameFormSchema);
 		if (!form.ok) return answer(form);
 		const { divider, label } = form.value;
 		return answer(await renameDivider(await theCollection(), divider, label));
 	},
 	drop: async ({ request }) => {
-		const form = await readFormOf(request, DividerForm);
+		const form = await readFormOf(request, DividerFormSchema);
 		if (!form.ok) return answer(form);
 		return answer(await removeDivider(await theCollection(), form.value.divider));
 	},
 	respace: async ({ params, request }) => {
-		const form = await readFormOf(request, RespaceForm);
+		const form = await readFormOf(request, RespaceFormSchema);
 		if (!form.ok) return answer(form);
 		const { step } = form.value;
 		return answer(await takeRespaceStep(await theCollection(), rowId(Number(params.box)), step));
 	},
 	/** Stock-take of a divider: as recorded, or by an entry line of what stands there. */
 	check: async ({ request }) => {
-		const form = await readFormOf(request, CheckForm);
+		const form = await readFormOf(request, CheckFormSchema);
 		if (!form.ok) return fail(400, { problems: form.problems, divider: null });
 		const { divider, release = null, line = null } = form.value;
 		const done = await checkDivider(await theCollection(), divider, release, line);

@@ -1,7 +1,7 @@
 import { fail } from '@sveltejs/kit';
 import { HOLDER_KEYS, HOLDER_SORTS } from '$lib/core/storage/kinds/holder-kind';
 import type { Static } from 'typebox';
-import { HolderMovesForm, SuppliesForm, TiersForm } from '$lib/schemas/forms';
+import { HolderMovesFormSchema, SuppliesFormSchema, TiersFormSchema } from '$lib/schemas/forms';
 import { readFormOf } from '$lib/server/read-form';
 import { bad, good, type Outcome, type Problem } from '$lib/core/problem';
 import { parseAmount } from '$lib/core/worth/amount';
@@ -33,7 +33,14 @@ const answer = (form: string, done: Outcome<unknown>) =>
 
 /** What the form of tiers and names holds, with what is on hand as it was. */
 function readRules(
-	{ tier, from, holder, word, named, currency: code = USUAL_CURRENCY }: Static<typeof TiersForm>,
+	{
+		tier,
+		from,
+		holder,
+		word,
+		named,
+		currency: code = USUAL_CURRENCY
+	}: Static<typeof TiersFormSchema>,
 	onHand: HolderRules['onHand']
 ): Outcome<HolderRules> {
 	const currency = code.toUpperCase();
@@ -57,7 +64,7 @@ function readRules(
 
 export const actions = {
 	rules: async ({ request }) => {
-		const form = await readFormOf(request, TiersForm);
+		const form = await readFormOf(request, TiersFormSchema);
 		if (!form.ok) return answer('rules', form);
 		const collection = await theCollection();
 		const { onHand } = await readPreference(collection.db, HOLDER_RULES);
@@ -66,7 +73,7 @@ export const actions = {
 	},
 	/** Records that some cards, or all of the list, are in the holders they should be in. */
 	moved: async ({ request }) => {
-		const form = await readFormOf(request, HolderMovesForm);
+		const form = await readFormOf(request, HolderMovesFormSchema);
 		if (!form.ok) return answer('moves', form);
 		const { all, copy } = form.value;
 		const collection = await theCollection();
@@ -86,7 +93,7 @@ export const actions = {
 	},
 	/** Prices of packs, and what is on hand. */
 	supplies: async ({ request }) => {
-		const form = await readFormOf(request, SuppliesForm);
+		const form = await readFormOf(request, SuppliesFormSchema);
 		if (!form.ok) return answer('supplies', form);
 		const { onHand: counts, ...fields } = form.value;
 		const prices = readPrices(fields);

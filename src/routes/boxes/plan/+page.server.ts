@@ -1,4 +1,4 @@
-import { ThemeForm } from '$lib/schemas/forms';
+import { ThemeFormSchema } from '$lib/schemas/forms';
 import { readFormOf } from '$lib/server/read-form';
 import { fail } from '@sveltejs/kit';
 import { readStorageChoice } from '$lib/server/storage/plan/read-storage-options';
@@ -24,7 +24,7 @@ export const actions = {
 		return { stood: await standAsPlanned(collection, choice) };
 	},
 	theme: async ({ request }) => {
-		const form = await readFormOf(request, ThemeForm);
+		const form = await readFormOf(request, ThemeFormSchema);
 		if (!form.ok) return fail(400, { problems: form.problems });
 		const { release, theme } = form.value;
 		const done = await setTheme(await theCollection(), release, theme);

@@ -3,7 +3,7 @@ import { answerDiscrepancy } from '$lib/server/storage/stock-take/answer-discrep
 import { nameVersions } from '$lib/server/releases/name-versions';
 import { listDiscrepancies } from '$lib/server/storage/stock-take/stock-take';
 import { theCollection } from '$lib/server/collection';
-import { AnswerForm } from '$lib/schemas/forms';
+import { AnswerFormSchema } from '$lib/schemas/forms';
 import { readFormOf } from '$lib/server/read-form';
 
 export const load = async ({ depends }) => {
@@ -24,7 +24,7 @@ export const load = async ({ depends }) => {
 
 export const actions = {
 	answer: async ({ request }) => {
-		const form = await readFormOf(request, AnswerForm);
+		const form = await readFormOf(request, AnswerFormSchema);
 		if (!form.ok) return fail(400, { problems: form.problems });
 		const { question, key } = form.value;
 		const done = await answerDiscrepancy(await theCollection(), question, key);

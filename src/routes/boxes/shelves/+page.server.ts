@@ -7,12 +7,12 @@ import { readBoxKinds } from '$lib/server/storage/room/read-storage';
 import { theCollection } from '$lib/server/collection';
 import { readFormOf } from '$lib/server/read-form';
 import {
-	BoxForm,
-	BoxKindForm,
-	BoxKindIdForm,
-	PlaceBinderForm,
-	ShelfForm,
-	ShelfIdForm
+	BoxFormSchema,
+	BoxKindFormSchema,
+	BoxKindIdFormSchema,
+	PlaceBinderFormSchema,
+	ShelfFormSchema,
+	ShelfIdFormSchema
 } from '$lib/schemas/forms';
 import { addKind, removeKind } from '$lib/server/kinds/own-kinds';
 
@@ -29,36 +29,36 @@ const answer = (form: string, done: Outcome<unknown>) =>
 
 export const actions = {
 	shelf: async ({ request }) => {
-		const form = await readFormOf(request, ShelfForm);
+		const form = await readFormOf(request, ShelfFormSchema);
 		if (!form.ok) return answer('shelf', form);
 		const { id, ratingKg, ...place } = form.value;
 		const shelf = { ...place, ratingG: ratingKg === null ? null : Math.round(ratingKg * 1000) };
 		return answer('shelf', await saveShelf(await theCollection(), shelf, id ?? undefined));
 	},
 	dropShelf: async ({ request }) => {
-		const form = await readFormOf(request, ShelfIdForm);
+		const form = await readFormOf(request, ShelfIdFormSchema);
 		if (!form.ok) return answer('shelf', form);
 		return answer('shelf', await removeShelf(await theCollection(), form.value.id));
 	},
 	box: async ({ request }) => {
-		const form = await readFormOf(request, BoxForm);
+		const form = await readFormOf(request, BoxFormSchema);
 		if (!form.ok) return answer('box', form);
 		return answer('box', await saveBox(await theCollection(), form.value));
 	},
 	binder: async ({ request }) => {
-		const form = await readFormOf(request, PlaceBinderForm);
+		const form = await readFormOf(request, PlaceBinderFormSchema);
 		if (!form.ok) return answer('binder', form);
 		const { binder, shelfId } = form.value;
 		return answer('binder', await placeBinder(await theCollection(), binder, shelfId));
 	},
 	kind: async ({ request }) => {
-		const kind = await readFormOf(request, BoxKindForm);
+		const kind = await readFormOf(request, BoxKindFormSchema);
 		if (!kind.ok) return answer('kind', kind);
 		const done = await addKind(await theCollection(), { sort: 'box', kind: kind.value });
 		return answer('kind', done);
 	},
 	dropKind: async ({ request }) => {
-		const form = await readFormOf(request, BoxKindIdForm);
+		const form = await readFormOf(request, BoxKindIdFormSchema);
 		if (!form.ok) return answer('kind', form);
 		return answer('kind', await removeKind(await theCollection(), 'box', form.value.key));
 	}

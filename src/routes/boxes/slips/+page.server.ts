@@ -5,7 +5,7 @@ import { copiesForBinder } from '$lib/server/storage/slips/copies-for-binder';
 import { listSlips } from '$lib/server/storage/slips/slips';
 import { listBinders } from '$lib/server/binders/read-binder';
 import { theCollection } from '$lib/server/collection';
-import { NewSlipForm, SlipIdForm, type NewSlip } from '$lib/schemas/forms';
+import { NewSlipFormSchema, SlipIdFormSchema, type NewSlip } from '$lib/schemas/forms';
 import type { Reader } from '$lib/server/database/open';
 import { readFormOf } from '$lib/server/read-form';
 
@@ -28,7 +28,7 @@ async function sourceOf(db: Reader, asked: NewSlip): Promise<SlipSource> {
 
 export const actions = {
 	make: async ({ request }) => {
-		const form = await readFormOf(request, NewSlipForm);
+		const form = await readFormOf(request, NewSlipFormSchema);
 		if (!form.ok) return fail(400, { sort: 'put away' as const, problems: form.problems });
 		const { sort, name = '', ...of } = form.value;
 		const collection = await theCollection();
@@ -39,7 +39,7 @@ export const actions = {
 		redirect(303, `/boxes/slips/${done.value.id}${missing}`);
 	},
 	remove: async ({ request }) => {
-		const form = await readFormOf(request, SlipIdForm);
+		const form = await readFormOf(request, SlipIdFormSchema);
 		if (!form.ok) return fail(400, { sort: 'put away' as const, problems: form.problems });
 		await removeSlip(await theCollection(), form.value.slip);
 		return { removed: true };

@@ -1,4 +1,4 @@
-import { SortingForm } from '$lib/schemas/forms';
+import { SortingFormSchema } from '$lib/schemas/forms';
 import { readFormOf } from '$lib/server/read-form';
 import { fail } from '@sveltejs/kit';
 import { tuneTimes } from '$lib/core/storage/sorting/tune-times';
@@ -46,7 +46,7 @@ export const load = async ({ url, depends }) => {
 export const actions = {
 	/** Keeps the slip as the page has it; `finished`: the step that was just done. */
 	save: async ({ request }) => {
-		const form = await readFormOf(request, SortingForm);
+		const form = await readFormOf(request, SortingFormSchema);
 		if (!form.ok) return fail(400, { problems: form.problems });
 		let slip: unknown;
 		try {

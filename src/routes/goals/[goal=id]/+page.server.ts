@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { error, redirect } from '@sveltejs/kit';
 import { runsOf } from '$lib/core/checklist/production';
 import {
@@ -9,9 +10,12 @@ import {
 } from '$lib/core/goal/explain-copies';
 import { isAtHand } from '$lib/core/copies/copy-record';
 import { goalGroups } from '$lib/core/goal/goal-groups';
+import type { Copy } from '$lib/core/copies/copy';
+import type { Slot } from '$lib/core/goal/slot';
 import { resolveRules } from '$lib/core/goal/goal-rules';
 import { obtainableOf } from '$lib/core/goal/obtainable';
 import { totalProgress } from '$lib/core/goal/progress';
+import { wholeSets } from '$lib/core/goal/whole-sets';
 import { makeBinder } from '$lib/server/binders/change-binder';
 import { listBinders } from '$lib/server/binders/read-binder';
 import { theCollection } from '$lib/server/collection';
@@ -50,6 +54,7 @@ export const load = async ({ params, depends }) => {
 		skipped,
 		...totalProgress(groups),
 		obtainable: obtainableOf(slots, filling),
+		whole: wholeSetsOf(slots, atHand),
 		limits: runsOf(slots.filter(({ set }) => set === 1).map(({ version }) => version)),
 		history: await readHistory(db, goal.id),
 		spares: explainSpares(slots, atHand, filling).map(named),
@@ -57,6 +62,15 @@ export const load = async ({ params, depends }) => {
 		binders: (await listBinders(db)).filter(({ goalId }) => goalId === goal.id)
 	};
 };
+
+/** How many whole sets there are, and how many cards the next one lacks. */
+function wholeSetsOf(slots: readonly (Slot & { readonly set: number })[], copies: readonly Copy[]) {
+	const { sets, lacking } = wholeSets(
+		slots.filter(({ set }) => set === 1),
+		copies
+	);
+	return { sets, lacking: sum(lacking, ({ quantity }) => quantity) };
+}
 
 export const actions = {
 	binder: async ({ params }) => {

@@ -58,6 +58,17 @@
 		</p>
 	</div>
 	<div class="mt-4"><SectionStrip segments={data.groups} /></div>
+	{#if data.whole.sets > 0}
+		<p class="mt-3" data-testid="whole-sets">
+			{countOf(data.whole.sets, 'whole set')}
+			<span class="quiet"
+				>{data.whole.sets === 1 ? 'is' : 'are'} there; the next one lacks {countOf(
+					data.whole.lacking,
+					'card'
+				)}.</span
+			>
+		</p>
+	{/if}
 	{#if data.obtainable.hard > 0}
 		<p class="mt-3 quiet">
 			Of what can be had, {percentDone(data.obtainable)} %: {countOf(

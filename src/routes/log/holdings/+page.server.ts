@@ -1,4 +1,4 @@
-import { HoldingsFileForm, SettleForm, UnmatchedForm } from '$lib/schemas/forms';
+import { HoldingsFileFormSchema, SettleFormSchema, UnmatchedFormSchema } from '$lib/schemas/forms';
 import { readForm, readFormFile, readFormOf } from '$lib/server/read-form';
 import { fail } from '@sveltejs/kit';
 import { HOLDING_COLUMNS } from '$lib/formats/holdings-columns';
@@ -24,7 +24,7 @@ export const load = async ({ depends }) => {
 /** The list a form brings, with what was chosen for its columns and sets. */
 async function readHoldings(request: Request) {
 	const form = await request.formData();
-	const fields = readForm(form, HoldingsFileForm);
+	const fields = readForm(form, HoldingsFileFormSchema);
 	if (!fields.ok) return { source: 'the form', choices: {}, outcome: fields, table: null };
 	const choice = fields.value;
 	const { source, bytes } = await readFormFile(form, choice.text ?? '');
@@ -77,7 +77,7 @@ export const actions = {
 		return { source, table: null, problems: [], done };
 	},
 	settle: async ({ request }) => {
-		const form = await readFormOf(request, SettleForm);
+		const form = await readFormOf(request, SettleFormSchema);
 		if (!form.ok) return fail(400, { settling: null, problems: form.problems });
 		const { row, release, line } = form.value;
 		const outcome = await settleRow(await theCollection(), row, release, line);
@@ -86,7 +86,7 @@ export const actions = {
 			: fail(400, { settling: row, problems: outcome.problems });
 	},
 	drop: async ({ request }) => {
-		const form = await readFormOf(request, UnmatchedForm);
+		const form = await readFormOf(request, UnmatchedFormSchema);
 		if (!form.ok) return fail(400, { settling: null, problems: form.problems });
 		await dropUnmatched(await theCollection(), form.value.row);
 		return { problems: [] };

@@ -2,7 +2,7 @@ import { error, fail, redirect } from '@sveltejs/kit';
 import { fillTitles, readTitles } from '$lib/core/checklist/fill-titles';
 import { addVariantLine } from '$lib/core/checklist/outline/add-variant-line';
 import { bad, good } from '$lib/core/problem';
-import { TitlesForm, VariantLineForm } from '$lib/schemas/forms';
+import { TitlesFormSchema, VariantLineFormSchema } from '$lib/schemas/forms';
 import { readFormOf } from '$lib/server/read-form';
 import { theCollection } from '$lib/server/collection';
 import { countOwned, readCopies } from '$lib/server/copies/read-copies';
@@ -25,7 +25,7 @@ export const load = async ({ params, depends }) => {
 export const actions = {
 	/** Records a variant or an error by one line. */
 	variant: async ({ params, request }) => {
-		const form = await readFormOf(request, VariantLineForm);
+		const form = await readFormOf(request, VariantLineFormSchema);
 		if (!form.ok) return fail(400, { variantProblems: form.problems });
 		const { line } = form.value;
 		const outcome = await saveRelease(
@@ -38,7 +38,7 @@ export const actions = {
 	},
 	/** Fills in titles from a pasted list; lines that name no card keep all of it out. */
 	titles: async ({ params, request }) => {
-		const form = await readFormOf(request, TitlesForm);
+		const form = await readFormOf(request, TitlesFormSchema);
 		if (!form.ok) return fail(400, { titleProblems: form.problems });
 		const { numbering, text } = form.value;
 		const { lines, problems } = readTitles(text);

@@ -1,4 +1,4 @@
-import { ChecklistFileForm } from '$lib/schemas/forms';
+import { ChecklistFileFormSchema } from '$lib/schemas/forms';
 import { readForm, readFormFile } from '$lib/server/read-form';
 import { fail, redirect } from '@sveltejs/kit';
 import { expand } from '$lib/core/checklist/expand';
@@ -22,7 +22,7 @@ import { findOrphans } from '$lib/server/checklists/save-release';
 /** The checklist a form brings: the file that was chosen, or else the text that was pasted. */
 async function readChecklist(request: Request) {
 	const form = await request.formData();
-	const fields = readForm(form, ChecklistFileForm);
+	const fields = readForm(form, ChecklistFileFormSchema);
 	if (!fields.ok) return { source: 'the form', outcome: fields, table: null };
 	const { name = '', maker = '', year = '', sheet = '', text = '', column } = fields.value;
 	const { source, bytes } = await readFormFile(form, text);

@@ -1,4 +1,4 @@
-import { StepsDoneForm } from '$lib/schemas/forms';
+import { StepsDoneFormSchema } from '$lib/schemas/forms';
 import { readFormOf } from '$lib/server/read-form';
 import { error, fail } from '@sveltejs/kit';
 import { lieAsPlanned, takeSteps } from '$lib/server/binders/move-cards';
@@ -16,7 +16,7 @@ export const load = async ({ params, depends }) => {
 
 export const actions = {
 	done: async ({ params, request }) => {
-		const form = await readFormOf(request, StepsDoneForm);
+		const form = await readFormOf(request, StepsDoneFormSchema);
 		if (!form.ok) return fail(400, { problems: form.problems });
 		const { count, last } = form.value;
 		const done = await takeSteps(await theCollection(), rowId(Number(params.binder)), count, last);

@@ -3,7 +3,7 @@ import { binderSupplies } from '$lib/server/binders/binder-supplies';
 import { readBinder } from '$lib/server/binders/read-binder';
 import { readPrices, setPrices } from '$lib/server/binders/supply-prices';
 import { theCollection } from '$lib/server/collection';
-import { PricesForm } from '$lib/schemas/forms';
+import { PricesFormSchema } from '$lib/schemas/forms';
 import { readFormOf } from '$lib/server/read-form';
 import { rowId } from '$lib/core/row-id';
 
@@ -17,7 +17,7 @@ export const load = async ({ params, depends }) => {
 
 export const actions = {
 	default: async ({ request }) => {
-		const form = await readFormOf(request, PricesForm);
+		const form = await readFormOf(request, PricesFormSchema);
 		const prices = form.ok ? readPrices(form.value) : form;
 		if (!prices.ok) return fail(400, { problems: prices.problems });
 		await setPrices(await theCollection(), prices.value);

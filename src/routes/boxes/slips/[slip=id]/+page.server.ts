@@ -3,7 +3,7 @@ import { walkSlip } from '$lib/core/storage/slips/slip-walk';
 import { answerLine } from '$lib/server/storage/slips/change-slips';
 import { readSlip } from '$lib/server/storage/slips/slips';
 import { theCollection } from '$lib/server/collection';
-import { SlipAnswerForm } from '$lib/schemas/forms';
+import { SlipAnswerFormSchema } from '$lib/schemas/forms';
 import { readFormOf } from '$lib/server/read-form';
 import { rowId } from '$lib/core/row-id';
 
@@ -32,7 +32,7 @@ export const load = async ({ params, url, depends }) => {
 
 export const actions = {
 	answer: async ({ params, request }) => {
-		const form = await readFormOf(request, SlipAnswerForm);
+		const form = await readFormOf(request, SlipAnswerFormSchema);
 		if (!form.ok) return fail(400, { problems: form.problems });
 		const { line, state, divider = null } = form.value;
 		const done = await answerLine(

@@ -2,7 +2,7 @@ import { fail } from '@sveltejs/kit';
 import { applyMend } from '$lib/core/checklist/doctor/apply-mend';
 import { examine } from '$lib/core/checklist/doctor/examine';
 import { bad, good } from '$lib/core/problem';
-import { MendForm } from '$lib/schemas/forms';
+import { MendFormSchema } from '$lib/schemas/forms';
 import { theCollection } from '$lib/server/collection';
 import { readFormOf } from '$lib/server/read-form';
 import { saveRelease } from '$lib/server/checklists/save-release';
@@ -10,7 +10,7 @@ import { saveRelease } from '$lib/server/checklists/save-release';
 export const actions = {
 	/** Puts right what the doctor found: the finding is worked out anew and must still be there. */
 	mend: async ({ params, request }) => {
-		const form = await readFormOf(request, MendForm);
+		const form = await readFormOf(request, MendFormSchema);
 		if (!form.ok) return fail(400, { problems: form.problems });
 		const wanted = form.value.message;
 		const outcome = await saveRelease(
