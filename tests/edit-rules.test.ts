@@ -71,7 +71,7 @@ test('sections, parallels, runs and variants are edited in sheets by keys; what 
 	await expect(chapter).toContainText('Only in TinBy experience hard, the club');
 	await expect(chapter.getByTestId('have-base')).toHaveText('1 of 10 cards');
 	await expect(page.getByText('€4.50 a pack')).toBeVisible();
-	await page.getByLabel('Finish').selectOption('Slate');
+	await page.getByRole('combobox', { name: /^Finish/ }).selectOption('Slate');
 	await expect(page.getByRole('button', { name: /^2, .*3 copies/ })).toBeVisible();
 
 	// A parallel with copies can't go; one step takes the whole edit back.
