@@ -1,10 +1,11 @@
+import { rowId } from '../src/lib/core/row-id.ts';
 import { sql } from 'drizzle-orm';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
 import { makeSlip } from '../src/lib/server/storage/slips/change-slips.ts';
-import { plannedStorage } from '../src/lib/server/storage/plan/plan-storage.ts';
+import { planStorage } from '../src/lib/server/storage/plan/plan-storage.ts';
 import { readBoxes } from '../src/lib/server/storage/room/read-storage.ts';
 import { readSlip } from '../src/lib/server/storage/slips/slips.ts';
 import { standAsPlanned } from '../src/lib/server/storage/plan/stand-as-planned.ts';
@@ -39,17 +40,17 @@ export async function benchStorage(): Promise<void> {
 			await run();
 			tell(`${name} (once)`, performance.now() - start);
 		};
-		await once('plan all boxes', () => plannedStorage(db));
+		await once('plan all boxes', () => planStorage(db));
 		await once('stand them, journalled', () => standAsPlanned(collection));
 		tell('the room: all boxes', await median(() => readBoxes(db)));
 		await db.run(
 			sql`insert into copies (release_id, card_key, quantity, logged_at) select 1 + value % ${RELEASES}, 'base-' || (1 + value % ${CARDS}), 1, 't' from json_each(${JSON.stringify(Array.from({ length: 1000 }, (_, i) => i * 3))})`
 		);
-		await once('plan what came since', () => plannedStorage(db));
+		await once('plan what came since', () => planStorage(db));
 		await once('make a slip of it', () =>
 			makeSlip(collection, 'put away', 'Bench', { of: 'homeless' })
 		);
-		tell('put-away slip of 1,000 cards', await median(() => readSlip(db, 1)));
+		tell('put-away slip of 1,000 cards', await median(() => readSlip(db, rowId(1))));
 	} finally {
 		collection.close();
 		rmSync(folder, { recursive: true, force: true });
