@@ -39,6 +39,10 @@ server.listen(port, host, () => {
 	console.log(`ready http://${host.includes(':') ? `[${host}]` : host}:${actual}`);
 });
 
+// A connection that was quiet for five seconds, Node's own limit, was closed at the moment in which its
+// next request came; browsers and proxies keep theirs for about a minute.
+server.keepAliveTimeout = 75_000;
+
 for (const signal of ['SIGINT', 'SIGTERM']) {
 	process.on(signal, () => {
 		server.close(() => process.exit(0));

@@ -61,13 +61,16 @@ export async function runTask<Name extends TaskName>(
 ): Promise<Awaited<ReturnType<Tasks[Name]>>> {
 	const limit = AbortSignal.timeout(LONGEST_MS[task]);
 	const both = signal ? AbortSignal.any([limit, signal]) : limit;
-	const { port1: heard, port2: port } = new MessageChannel();
-	if (tell) heard.on('message', tell);
+	// A channel is opened only for those who ask how far it is.
+	const channel = tell ? new MessageChannel() : null;
+	if (channel && tell) channel.port1.on('message', tell);
 	try {
+		const port = channel?.port2 ?? null;
 		const call = { task, argument: argument as never, port };
-		return (await thePool().run(call, { signal: both, transferList: [port] })) as Awaited<
-			ReturnType<Tasks[Name]>
-		>;
+		return (await thePool().run(call, {
+			signal: both,
+			transferList: port ? [port] : []
+		})) as Awaited<ReturnType<Tasks[Name]>>;
 	} catch (error) {
 		if (limit.aborted) throw new TooMuch('time', { cause: error });
 		if (signal?.aborted) throw new TooMuch('gone', { cause: error });
@@ -76,6 +79,6 @@ export async function runTask<Name extends TaskName>(
 		if (/queue is at limit/i.test(message)) throw new TooMuch('busy', { cause: error });
 		throw error;
 	} finally {
-		heard.close();
+		channel?.port1.close();
 	}
 }

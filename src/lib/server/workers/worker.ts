@@ -5,11 +5,11 @@ import { TASKS, type TaskName } from './tasks.ts';
 export interface TaskCall {
 	readonly task: TaskName;
 	readonly argument: never;
-	/** Where it says how far it is. */
-	readonly port: MessagePort;
+	/** Where it says how far it is; null: nobody asks. */
+	readonly port: MessagePort | null;
 }
 
 /** What a worker thread runs: one task after the other (`vite.workers.config.ts` builds it). */
 export default function work({ task, argument, port }: TaskCall): unknown {
-	return TASKS[task](argument, (told) => port.postMessage(told));
+	return TASKS[task](argument, (told) => port?.postMessage(told));
 }
