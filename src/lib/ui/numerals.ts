@@ -1,7 +1,8 @@
 import { formatMinor } from '$lib/core/worth/minor-units';
 
 const whole = new Intl.NumberFormat('en');
-const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' });
+// A day bears no time: it is the same day everywhere.
+const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone: 'UTC' });
 const moment = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
 /** "1,240" */

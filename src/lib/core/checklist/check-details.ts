@@ -2,6 +2,7 @@ import type { Problem } from '../problem.ts';
 import { parseCardNumber } from './card-number.ts';
 import type { Evidence } from './confidence.ts';
 import type { Release } from './release.ts';
+import { repeatedKeys } from './repeated-keys.ts';
 
 /** What details of a release name wrongly, or contradict in themselves. */
 export function checkDetails(release: Release): readonly Problem[] {
@@ -25,6 +26,8 @@ export function checkDetails(release: Release): readonly Problem[] {
 		...release.parallels.flatMap(({ runs }, p) =>
 			runs.flatMap((rule, r) => checkEvidence(rule, `/parallels/${p}/runs/${r}`))
 		),
+		...repeatedKeys('collectibles', release.collectibles ?? []),
+		...repeatedKeys('hunts', release.hunts ?? []),
 		...checkMixedPacks(release),
 		...checkHunts(release)
 	];

@@ -3,6 +3,7 @@ import { compareCardNumbers } from './compare-card-numbers.ts';
 import { isNamed, narrowness, type CardSelector } from './card-selector.ts';
 import { wholeSections } from './edition.ts';
 import type { Release } from './release.ts';
+import { repeatedKeys } from './repeated-keys.ts';
 import type { Section } from './section.ts';
 import { parallelsOf } from './variant.ts';
 
@@ -174,23 +175,4 @@ function checkPanels(release: Release, sections: readonly Section[]): Problem[] 
 			)
 		)
 	);
-}
-
-function repeatedKeys(list: string, things: readonly { readonly key: string }[]): Problem[] {
-	const seen = new Set<string>();
-	return things.flatMap(({ key }, i): Problem[] => {
-		if (!seen.has(key)) {
-			seen.add(key);
-			return [];
-		}
-		const remedy = 'Give each its own key, or leave it out.';
-		return [
-			{
-				pointer: `/${list}/${i}/key`,
-				field: 'key',
-				message: `the key "${key}" stands twice`,
-				remedy
-			}
-		];
-	});
 }

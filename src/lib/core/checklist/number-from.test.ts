@@ -24,7 +24,8 @@ test.each([
 	['89', ['1', null, '3'], ['89', null, '91']],
 	['89', [null], [null]],
 	['89', [], []],
-	['A', ['1', '2'], [null, null]]
+	['A', ['1', '2'], [null, null]],
+	['MMMCMXCVIII', ['1', '2', '3'], ['MMMCMXCVIII', 'MMMCMXCIX', null]]
 ] as const)('from %s: %j → %j', (from, numbers, wanted) => {
 	expect(numberFrom(from, numbers.map(card))).toEqual(wanted);
 });

@@ -1,5 +1,6 @@
 import { formatCardNumber, parseCardNumber, runStem } from './card-number.ts';
 import type { Card } from './card.ts';
+import { LAST_ROMAN } from './roman.ts';
 
 /**
  * Numbers cards anew from another first number. Where the old numbers rise in one run, each is as far from
@@ -7,7 +8,7 @@ import type { Card } from './card.ts';
  * they are counted on one by one. A card without a number keeps none.
  *
  * @param from the number of the first card; of one that bears no digits nothing follows
- * @returns the number of each card; null: it keeps what it has
+ * @returns the number of each card; null: it keeps what it has, as where a run of roman numerals ends
  * @example 1, 2, 4 from "89": 89, 90, 92; 1, 2, F1 from "89": 89, 90, 91
  */
 export function numberFrom(from: string, cards: readonly Card[]): readonly (string | null)[] {
@@ -28,6 +29,8 @@ export function numberFrom(from: string, cards: readonly Card[]): readonly (stri
 	return cards.map(({ number }) => {
 		if (number === null) return null;
 		const place = next++;
-		return formatCardNumber({ ...first, digits: digits + (isRun ? (places[place] ?? 0) : place) });
+		const now = digits + (isRun ? (places[place] ?? 0) : place);
+		if (first.roman && now > LAST_ROMAN) return null;
+		return formatCardNumber({ ...first, digits: now });
 	});
 }

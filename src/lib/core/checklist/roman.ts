@@ -16,13 +16,16 @@ const SIGNS = [
 
 const SUBTRACTIVE = /^M{0,3}(?:CM|CD|D?C{0,3})(?:XC|XL|L?X{0,3})(?:IX|IV|V?I{0,3})$/;
 
+/** The largest number that is written so. */
+export const LAST_ROMAN = 3999;
+
 /**
  * Writes 1 to 3999 in capitals, in the subtractive form: 1994 is MCMXCIV.
  *
  * @example formatRoman(1994) // 'MCMXCIV'
  */
 export function formatRoman(value: number): string {
-	if (!Number.isInteger(value) || value < 1 || value > 3999) {
+	if (!Number.isInteger(value) || value < 1 || value > LAST_ROMAN) {
 		throw new RangeError(`formatRoman: ${value} is no whole number from 1 to 3999`);
 	}
 	let left = value;

@@ -14,9 +14,9 @@ export const WITH_FILED_CARD = sql`
 export const FILED_CARD = {
 	number: sql<string | null>`coalesce(k.number, e.number)`,
 	title: sql<string>`coalesce(k.title, e.title, "copies"."card_key")`,
-	/** What it is made like, as JSON; its own format over that of its section. */
+	/** What it is made like, as the text of JSON (joined to '', or a list of values would take it apart); its own format over that of its section. */
 	format: sql<string | null>`case when json_extract(k.details, '$.format') is null then s.format
-		else json_patch(coalesce(s.format, '{}'), json_extract(k.details, '$.format')) end`,
+		else json_patch(coalesce(s.format, '{}'), json_extract(k.details, '$.format')) || '' end`,
 	/** The section in whose numbering it is filed; null: the checklist has no such card any more. */
 	sectionKey: sql<string | null>`coalesce(s.numbered_in, s.key)`
 };

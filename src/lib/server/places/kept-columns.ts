@@ -11,7 +11,7 @@ import { copies } from '../database/tables/index.ts';
 // Names are written out: in a query without joins the columns of a fragment would lose their table.
 const format = sql<string | null>`coalesce((
 	select case when json_extract(k.details, '$.format') is null then f.format
-		else json_patch(coalesce(f.format, '{}'), json_extract(k.details, '$.format')) end
+		else json_patch(coalesce(f.format, '{}'), json_extract(k.details, '$.format')) || '' end
 	from cards k join sections f on f.id = k.section_id
 	where k.release_id = "copies"."release_id" and k.key = "copies"."card_key"), (
 	select f.format from edition_cards e join sections f on f.id = e.section_id

@@ -84,10 +84,9 @@
 		if (only && runs.length === 1) return only.printRun === null ? '' : runText(only);
 		return runs.map((run) => `${runText(run)} (${run.cards})`).join(', ');
 	}
-	const swatchText = ({ withSwatch, swatchUnknown, cards }: ChapterFinish) =>
+	const swatchText = ({ withSwatch, swatchUnknown }: ChapterFinish) =>
 		[
-			withSwatch &&
-				`with a swatch: ${cards === chapter.cards && !swatchUnknown ? 'as stated' : withSwatch}`,
+			withSwatch && `with a swatch: ${withSwatch}`,
 			swatchUnknown && `swatch not seen yet: ${swatchUnknown}`
 		]
 			.filter(Boolean)

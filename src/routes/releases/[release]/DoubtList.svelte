@@ -16,7 +16,7 @@
 	<section class="mt-8 max-w-4xl" aria-labelledby="doubts">
 		<h2 id="doubts" class="mb-2">Not certain</h2>
 		<ul>
-			{#each doubts as { what, ...evidence } (what)}
+			{#each doubts as { what, ...evidence }, i (i)}
 				<li class="border-t border-base-300/60 py-1">{what}<Sureness {...evidence} /></li>
 			{/each}
 		</ul>

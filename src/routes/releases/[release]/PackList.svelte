@@ -22,7 +22,7 @@
 	<section class="mb-4" aria-labelledby="packs">
 		<h2 id="packs" class="mb-1">How it was sold</h2>
 		<dl class="grid max-w-4xl gap-x-5 gap-y-1 sm:grid-cols-[8rem_1fr]">
-			{#each release.packTypes as pack (pack.key)}
+			{#each release.packTypes as pack, i (i)}
 				<dt class="font-semibold">{pack.name}</dt>
 				<dd>{tell(pack) || 'nothing else is known'}</dd>
 			{/each}

@@ -25,7 +25,7 @@ export interface ChapterFinish {
 	/** Cards that were made in it. */
 	readonly cards: number;
 	readonly runs: readonly ChapterRun[];
-	/** Numbers of the cards that hold a swatch in it, and of those of which that is not known; empty: none. */
+	/** Which cards hold a swatch in it, and of which that is not known: "1–16", "every card"; empty: none. */
 	readonly withSwatch: string;
 	readonly swatchUnknown: string;
 }

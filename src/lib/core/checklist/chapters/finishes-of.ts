@@ -18,12 +18,12 @@ export function finishesOf(
 	return [null, ...release.parallels].flatMap((parallel): ChapterFinish[] => {
 		const made = byFinish.get(parallel?.key ?? null) ?? [];
 		if (made.length === 0) return [];
-		const cardsWith = (swatch: Version['swatch']) =>
-			foldCards(
-				made
-					.filter((version) => version.swatch === swatch)
-					.flatMap(({ cardKey }) => cardOf.get(cardKey) ?? [])
-			);
+		const cardsWith = (swatch: Version['swatch']) => {
+			const same = made.filter((version) => version.swatch === swatch);
+			return same.length === made.length && same.length > 1
+				? 'every card'
+				: foldCards(same.flatMap(({ cardKey }) => cardOf.get(cardKey) ?? []));
+		};
 		const runs = group(
 			made,
 			({ printRun, estimatedRun }) => `${printRun ?? ''} ${estimatedRun ?? ''}`

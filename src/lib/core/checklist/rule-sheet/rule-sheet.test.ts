@@ -73,6 +73,33 @@ describe('what is written is read back', () => {
 	});
 });
 
+test('for all releases, rows with the columns of before and without packs leave everything else', () => {
+	const before = {
+		sections: ['name', 'kind', 'numberedIn', 'statedTotal', 'printRun', 'odds', 'listed', 'note'],
+		parallels: ['name', 'channel', 'howToTell'],
+		variants: ['cards', 'sections', 'kind', 'name', 'howToTell', 'printRun', 'inParallels']
+	};
+	fc.assert(
+		fc.property(recordedReleaseDraft, (draft) => {
+			const release = resolved(draft);
+			const sheet = writeRuleSheet(release);
+			const only = (name: keyof typeof before) =>
+				sheet[name].map(({ key, cells }) => ({
+					key,
+					cells: Object.fromEntries(before[name].map((column) => [column, cells[column] ?? '']))
+				}));
+			const sent = {
+				sections: only('sections'),
+				parallels: only('parallels'),
+				runs: sheet.runs,
+				variants: only('variants')
+			};
+			expect(readRuleSheet(release, sent)).toEqual({ ok: true, value: release, notes: [] });
+		}),
+		{ numRuns: 40 }
+	);
+});
+
 describe('cells', () => {
 	test.each<[SheetName, Record<string, string>, (release: Release) => unknown, unknown]>([
 		[

@@ -67,10 +67,8 @@ export function writeRuleSheet(release: Release): RuleSheet {
  * and the changes of an edition, stay as they were. Every cell that is not understood is a problem
  * with the pointer `/sheet/row/column`; whether the parts fit together is checked where it is saved.
  */
-export function readRuleSheet(
-	release: Release,
-	{ packTypes: packRows, ...sheet }: SentSheet
-): Outcome<Release> {
+export function readRuleSheet(release: Release, sent: SentSheet): Outcome<Release> {
+	const { packTypes: packRows, ...sheet } = withUnsentCells(release, sent);
 	const problems: Problem[] = [];
 	const sectionKeys = keysOf(sheet.sections, release.sections);
 	const parallelKeys = keysOf(sheet.parallels, release.parallels);
@@ -126,6 +124,24 @@ export function readRuleSheet(
 	return problems.length > 0
 		? bad(problems)
 		: good({ ...release, sections, parallels, variants, packTypes });
+}
+
+/** A row that leaves a column out, as programs from before that column do, keeps what stands there. */
+function withUnsentCells(release: Release, sent: SentSheet): SentSheet {
+	const stored = writeRuleSheet(release);
+	const whole = (name: SheetName, rows: readonly SheetRow[]) => {
+		const cellsOf = new Map(stored[name].map(({ key, cells }) => [key, cells]));
+		return rows.map((row) =>
+			row.key === '' ? row : { ...row, cells: { ...cellsOf.get(row.key), ...row.cells } }
+		);
+	};
+	return {
+		...sent,
+		sections: whole('sections', sent.sections),
+		parallels: whole('parallels', sent.parallels),
+		variants: whole('variants', sent.variants),
+		...(sent.packTypes ? { packTypes: whole('packTypes', sent.packTypes) } : {})
+	};
 }
 
 function toRule({ parallel: _, ...rule }: Partial<PlacedRun>) {

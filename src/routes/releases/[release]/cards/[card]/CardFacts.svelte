@@ -64,7 +64,7 @@
 		{#each others as { name, cards } (name)}
 			<dt class="text-sm quiet">{name}</dt>
 			<dd>
-				{#each cards as text, i (text)}{i > 0 ? ', ' : ''}{#if names[text]}<a
+				{#each cards as text, i (i)}{i > 0 ? ', ' : ''}{#if names[text]}<a
 							class="prose-link"
 							href={resolve('/releases/[release]/cards/[card]', placeOf(text))}>{names[text]}</a
 						>{:else}{text}, which is not here{/if}{/each}

@@ -1,0 +1,57 @@
+import fc from 'fast-check';
+import { recordedReleaseDraft } from '../src/lib/core/checklist/release.arbitrary.ts';
+import { expect, test } from './program.ts';
+
+/** Drawn anew on every run; the seed tells which releases they were. */
+const SEED = Date.now() % 2 ** 31;
+
+test('any release that may be recorded is shown, edited, and exported as it came', async ({
+	page,
+	empty,
+	request
+}) => {
+	const errors: string[] = [];
+	page.on('pageerror', ({ message }) => errors.push(message));
+	const drafts = fc.sample(recordedReleaseDraft, { numRuns: 4, seed: SEED });
+	for (const [i, draft] of drafts.entries()) {
+		const key = `drawn-${i}`;
+		// What stands twice in a list of doubts, and names of the same kind: nothing may hang on them.
+		const [variant] = draft.variants ?? [];
+		const checklist = {
+			...draft,
+			format: 'jade-checklist',
+			formatVersion: 2,
+			release: { ...draft.release, key },
+			variants: variant ? [variant, variant] : []
+		};
+		const told = `seed ${SEED}, release ${i}`;
+		const sent = await request.post(`${empty.url}/api/releases`, { data: checklist });
+		expect(sent.ok(), `${told}: ${await sent.text()}`).toBe(true);
+		const exported = await request.get(`${empty.url}/api/releases/${key}/checklist.json`);
+		const again = (await exported.json()) as {
+			readonly hunts: unknown;
+			readonly collectibles: unknown;
+			readonly sections: readonly { readonly cards: readonly { readonly key: string }[] }[];
+		};
+		const number = draft.sections[0]?.cards[0]?.number ?? '';
+		const card = again.sections[0]?.cards[0]?.key ?? '';
+		expect(again.hunts, told).toMatchObject([...(draft.hunts ?? [])]);
+		expect(again.collectibles, told).toMatchObject([...(draft.collectibles ?? [])]);
+
+		await page.goto(`${empty.url}/releases/${key}`, { waitUntil: 'networkidle' });
+		await expect(page.getByRole('heading', { level: 1 })).toHaveText(draft.release.name);
+		await expect(page.getByRole('article')).toHaveCount(draft.sections.length);
+		await page
+			.getByRole('button', { name: new RegExp(`^${number}, `) })
+			.first()
+			.click();
+		await expect(page.getByTestId('have-base')).toContainText('1 of');
+		await page.goto(`${empty.url}/releases/${key}/edit`, { waitUntil: 'networkidle' });
+		for (const name of ['Sections', 'Parallels', 'Print runs', 'Variants', 'Packs']) {
+			await page.getByRole('button', { name, exact: true }).click();
+		}
+		await page.goto(`${empty.url}/releases/${key}/cards/${card}`, { waitUntil: 'networkidle' });
+		await expect(page.getByRole('heading', { name: 'Versions and copies' })).toBeVisible();
+		expect(errors, told).toEqual([]);
+	}
+});
