@@ -1,6 +1,6 @@
 import { defineConfig } from 'vite';
 
-/** The server's worker threads, built beside the server that SvelteKit builds. */
+/** The server's workers, built beside the server that SvelteKit builds. */
 export default defineConfig({
 	build: {
 		ssr: 'src/lib/server/workers/worker.ts',

@@ -267,3 +267,26 @@ test('exports and labels are written aside: others are served meanwhile, broken 
 	}
 	await Promise.all(brokenOff);
 });
+
+test('the server lives, wherever in its work a request is broken off', async ({
+	request,
+	demo
+}) => {
+	const slow = [
+		'/api/holdings.xlsx',
+		'/api/holdings.csv',
+		'/api/boxes/labels.pdf',
+		'/boxes/labels'
+	];
+	for (let ms = 2; ms < 200; ms += 9) {
+		await Promise.all(
+			Array.from({ length: 12 }, (_, i) =>
+				fetch(demo.url + (slow[i % slow.length] ?? ''), { signal: AbortSignal.timeout(ms + i) })
+					.then((response) => response.arrayBuffer())
+					.catch(() => null)
+			)
+		);
+		expect((await request.get(`${demo.url}/api/search?q=harbour`)).status(), `${ms} ms`).toBe(200);
+	}
+	expect(demo.output().split('ready http')[1]?.trim()).not.toMatch(/\s/);
+});

@@ -22,7 +22,7 @@ export interface Collection {
 	readonly close: () => void;
 }
 
-/** A client of its own that only reads, for a worker thread; it is closed after the reading. */
+/** A client of its own that only reads, for a worker; it is closed after the reading. */
 export async function withReader<Result>(
 	settings: Settings,
 	read: (db: Reader) => Promise<Result>

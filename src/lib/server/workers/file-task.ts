@@ -20,17 +20,18 @@ export async function fileTask<Name extends TaskName>(
 	}
 }
 
-/** The same for what a page shows: past the limits the page says so. */
-export async function pageTask<Name extends TaskName>(
+/**
+ * The same for what a page shows while it is already read: past the limits the page says so. Where the
+ * other side is gone before the page was sent, nobody listens to its answer any more.
+ */
+export function pageTask<Name extends TaskName>(
 	task: Name,
 	argument: Parameters<Tasks[Name]>[0],
 	signal: AbortSignal
 ): Promise<Awaited<ReturnType<Tasks[Name]>>> {
-	try {
-		return await runTask(task, argument, signal);
-	} catch (reason) {
-		return error(503, reasonOf(reason));
-	}
+	const answer = runTask(task, argument, signal).catch((reason) => error(503, reasonOf(reason)));
+	answer.catch(() => undefined);
+	return answer;
 }
 
 /** Why a task was given up, in words; what is another fault goes on as one. */

@@ -1,7 +1,6 @@
 import { availableParallelism } from 'node:os';
 import { resolve } from 'node:path';
-import { MessageChannel } from 'node:worker_threads';
-import { Piscina } from 'piscina';
+import { Tinypool } from 'tinypool';
 import { readSettings } from '../database/settings.ts';
 import type { Progress, TaskName, Tasks } from './tasks.ts';
 import type { TaskCall } from './worker.ts';
@@ -18,7 +17,7 @@ const LONGEST_MS: Readonly<Record<TaskName, number>> = {
 	printLabels: 60_000,
 	printBinder: 60_000
 };
-/** What a worker may keep; past it the thread ends, not the server. */
+/** What a worker may keep; past it the worker ends, not the server. */
 const MOST_MEMORY_MB = 768;
 /** Tasks that may wait for a worker. */
 const MOST_WAITING = 64;
@@ -33,23 +32,30 @@ export class TooMuch extends Error {
 	}
 }
 
-let pool: Piscina<TaskCall> | undefined;
+let pool: Tinypool | undefined;
 
-function thePool(): Piscina<TaskCall> {
-	pool ??= new Piscina({
+/**
+ * Workers are processes: a thread that is ended while it reads the database takes the whole server
+ * with it (the database's binding cannot be interrupted), a process only itself.
+ */
+function thePool(): Tinypool {
+	pool ??= new Tinypool({
+		runtime: 'child_process',
+		serialization: 'advanced',
 		filename: resolve(readSettings(process.env).root, 'build/workers/worker.js'),
+		env: process.env as Record<string, string>,
+		execArgv: [`--max-old-space-size=${MOST_MEMORY_MB}`],
 		minThreads: 1,
 		maxThreads: Math.max(2, availableParallelism()),
 		idleTimeout: 60_000,
-		maxQueue: MOST_WAITING,
-		resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB }
+		maxQueue: MOST_WAITING
 	});
 	return pool;
 }
 
 /**
- * Runs a task in a worker thread, so that nobody waits for it but the caller. Given up, with its
- * thread, when it takes too long or too much memory, or when `signal` says that the caller is gone.
+ * Runs a task in a worker, so that nobody waits for it but the caller. Given up, with its process,
+ * when it takes too long or too much memory, or when `signal` says that the caller is gone.
  * @param tell is told how far the task is, where the task says so
  * @throws TooMuch when it was given up
  */
@@ -61,24 +67,18 @@ export async function runTask<Name extends TaskName>(
 ): Promise<Awaited<ReturnType<Tasks[Name]>>> {
 	const limit = AbortSignal.timeout(LONGEST_MS[task]);
 	const both = signal ? AbortSignal.any([limit, signal]) : limit;
-	// A channel is opened only for those who ask how far it is.
-	const channel = tell ? new MessageChannel() : null;
-	if (channel && tell) channel.port1.on('message', tell);
+	const call: TaskCall = { task, argument: argument as never, isFollowed: tell !== undefined };
 	try {
-		const port = channel?.port2 ?? null;
-		const call = { task, argument: argument as never, port };
 		return (await thePool().run(call, {
 			signal: both,
-			transferList: port ? [port] : []
+			channel: tell && { postMessage: tell }
 		})) as Awaited<ReturnType<Tasks[Name]>>;
 	} catch (error) {
 		if (limit.aborted) throw new TooMuch('time', { cause: error });
 		if (signal?.aborted) throw new TooMuch('gone', { cause: error });
-		const { code, message } = error as NodeJS.ErrnoException;
-		if (code === 'ERR_WORKER_OUT_OF_MEMORY') throw new TooMuch('memory', { cause: error });
+		const { message } = error as Error;
+		if (/exited unexpectedly/i.test(message)) throw new TooMuch('memory', { cause: error });
 		if (/queue is at limit/i.test(message)) throw new TooMuch('busy', { cause: error });
 		throw error;
-	} finally {
-		channel?.port1.close();
 	}
 }

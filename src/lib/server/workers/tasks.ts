@@ -30,7 +30,7 @@ export interface Progress {
 }
 
 /**
- * What workers do. Arguments and answers are copied from thread to thread, so they are plain data.
+ * What workers do. Arguments and answers are copied from process to process, so they are plain data.
  * Bodies are read and answers written here as well: both take as long as many a computation.
  */
 export const TASKS = {

@@ -1,15 +1,14 @@
-import type { MessagePort } from 'node:worker_threads';
 import { TASKS, type TaskName } from './tasks.ts';
 
 /** A task on its way to a worker. */
 export interface TaskCall {
 	readonly task: TaskName;
 	readonly argument: never;
-	/** Where it says how far it is; null: nobody asks. */
-	readonly port: MessagePort | null;
+	/** Whether anyone wants to know how far it is. */
+	readonly isFollowed: boolean;
 }
 
-/** What a worker thread runs: one task after the other (`vite.workers.config.ts` builds it). */
-export default function work({ task, argument, port }: TaskCall): unknown {
-	return TASKS[task](argument, (told) => port?.postMessage(told));
+/** What a worker process runs: one task after the other (`vite.workers.config.ts` builds it). */
+export default function work({ task, argument, isFollowed }: TaskCall): unknown {
+	return TASKS[task](argument, (told) => void (isFollowed && process.send?.(told)));
 }
