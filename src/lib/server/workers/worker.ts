@@ -10,5 +10,7 @@ export interface TaskCall {
 
 /** What a worker process runs: one task after the other (`vite.workers.config.ts` builds it). */
 export default function work({ task, argument, isFollowed }: TaskCall): unknown {
-	return TASKS[task](argument, (told) => void (isFollowed && process.send?.(told)));
+	return TASKS[task](argument, (told) => {
+		if (isFollowed) process.send?.(told);
+	});
 }
