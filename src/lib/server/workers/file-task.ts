@@ -29,7 +29,9 @@ export function pageTask<Name extends TaskName>(
 	argument: Parameters<Tasks[Name]>[0],
 	signal: AbortSignal
 ): Promise<Awaited<ReturnType<Tasks[Name]>>> {
-	const answer = runTask(task, argument, signal).catch((reason: unknown) => error(503, reasonOf(reason)));
+	const answer = runTask(task, argument, signal).catch((reason: unknown) =>
+		error(503, reasonOf(reason))
+	);
 	answer.catch(() => undefined);
 	return answer;
 }
