@@ -1,4 +1,4 @@
-import { resolveRelease } from '../src/lib/core/checklist/resolve-release.ts';
+import { resolveRelease } from '../src/lib/core/checklist/draft/resolve-release.ts';
 import type { Release } from '../src/lib/core/checklist/release.ts';
 
 /** A release of so many numbered cards, a tenth of them a subset, with some parallels. */

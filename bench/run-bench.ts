@@ -4,7 +4,7 @@ import { binderSlots } from '../src/lib/core/binder/binder-slots.ts';
 import { USUAL_LAYOUT } from '../src/lib/core/binder/binder-layout.ts';
 import { planBinder } from '../src/lib/core/binder/plan-binder.ts';
 import { examine } from '../src/lib/core/checklist/doctor/examine.ts';
-import { expand } from '../src/lib/core/checklist/expand.ts';
+import { expand } from '../src/lib/core/checklist/versions/expand.ts';
 import { CONDITIONS, qualityRank } from '../src/lib/core/copies/condition.ts';
 import type { Copy } from '../src/lib/core/copies/copy.ts';
 import { fillSlots, fitsSlot } from '../src/lib/core/goal/fill-slots.ts';

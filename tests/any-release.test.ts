@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { recordedReleaseDraft } from '../src/lib/core/checklist/release.arbitrary.ts';
+import { recordedReleaseDraft } from '../src/lib/core/checklist/draft/release.arbitrary.ts';
 import { expect, test } from './program.ts';
 
 /** Drawn anew on every run; the seed tells which releases they were. */

@@ -1,7 +1,7 @@
 import { runRuleFor } from '../core/checklist/parallel.ts';
 import { seriesOf } from '../core/checklist/numbering.ts';
 import type { Release } from '../core/checklist/release.ts';
-import { resolveRelease } from '../core/checklist/resolve-release.ts';
+import { resolveRelease } from '../core/checklist/draft/resolve-release.ts';
 import { wholeSections } from '../core/checklist/edition.ts';
 import type { Card } from '../core/checklist/card.ts';
 import type { Section } from '../core/checklist/section.ts';

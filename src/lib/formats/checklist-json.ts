@@ -7,9 +7,9 @@ import {
 	type Node,
 	type ParseError
 } from 'jsonc-parser';
-import type { ReleaseDraft, SectionDraft } from '../core/checklist/draft.ts';
+import type { ReleaseDraft, SectionDraft } from '../core/checklist/draft/draft.ts';
 import type { Release } from '../core/checklist/release.ts';
-import { resolveRelease } from '../core/checklist/resolve-release.ts';
+import { resolveRelease } from '../core/checklist/draft/resolve-release.ts';
 import type { Section } from '../core/checklist/section.ts';
 import { formatOdds, type Odds } from '../core/checklist/odds.ts';
 import type { Variant } from '../core/checklist/variant.ts';

@@ -6,15 +6,15 @@ import fc from 'fast-check';
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { examine } from '../core/checklist/doctor/examine.ts';
-import { expand } from '../core/checklist/expand.ts';
+import { expand } from '../core/checklist/versions/expand.ts';
 import {
 	oddReleaseDraft,
 	recordedReleaseDraft,
 	releaseDraft,
 	textLine
-} from '../core/checklist/release.arbitrary.ts';
-import { resolveRelease } from '../core/checklist/resolve-release.ts';
-import type { ReleaseDraft } from '../core/checklist/draft.ts';
+} from '../core/checklist/draft/release.arbitrary.ts';
+import { resolveRelease } from '../core/checklist/draft/resolve-release.ts';
+import type { ReleaseDraft } from '../core/checklist/draft/draft.ts';
 import type { Release } from '../core/checklist/release.ts';
 import { formatProblem, type Outcome } from '../core/problem.ts';
 import { ChecklistSchema } from '../schemas/checklist.ts';

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
-import { resolveRelease } from '../core/checklist/resolve-release.ts';
+import { resolveRelease } from '../core/checklist/draft/resolve-release.ts';
 import { readOutline } from '../core/checklist/outline/read-outline.ts';
 import { indexCards } from '../core/shorthand/card-index.ts';
 import { readShorthand } from '../core/shorthand/read-shorthand.ts';

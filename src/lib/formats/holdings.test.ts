@@ -1,7 +1,7 @@
 import { parse } from 'csv-parse/sync';
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
-import { expand } from '../core/checklist/expand.ts';
+import { expand } from '../core/checklist/versions/expand.ts';
 import type { CopyRecord } from '../core/copies/copy-record.ts';
 import { matchHoldings } from '../core/holdings/match-holdings.ts';
 import { readChecklistJson } from './checklist-json.ts';

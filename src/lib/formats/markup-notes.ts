@@ -1,4 +1,4 @@
-import type { ReleaseDraft } from '../core/checklist/draft.ts';
+import type { ReleaseDraft } from '../core/checklist/draft/draft.ts';
 import type { Problem } from '../core/problem.ts';
 
 const MARKUP = /<\/?[a-z][^>]{0,200}>|&(?:[a-z]{2,8}|#\d{1,6});/i;

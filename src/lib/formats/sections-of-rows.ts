@@ -1,4 +1,7 @@
-import { cardNumberOrder, compareCardNumbers } from '../core/checklist/compare-card-numbers.ts';
+import {
+	cardNumberOrder,
+	compareCardNumbers
+} from '../core/checklist/numbers/compare-card-numbers.ts';
 import { slug } from '../core/checklist/slug.ts';
 import type { Problem } from '../core/problem.ts';
 import { NO_PARALLEL, type CsvColumn, type CsvRow } from './checklist-csv-columns.ts';

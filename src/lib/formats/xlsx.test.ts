@@ -2,7 +2,7 @@ import { zipSync } from 'fflate';
 import { readFileSync } from 'node:fs';
 import writeXlsxFile from 'write-excel-file/universal';
 import { describe, expect, test } from 'vitest';
-import { expand } from '../core/checklist/expand.ts';
+import { expand } from '../core/checklist/versions/expand.ts';
 import { checklistTable } from './checklist-csv.ts';
 import { readChecklistJson } from './checklist-json.ts';
 import { readChecklist } from './read-checklist.ts';

@@ -1,6 +1,6 @@
 import { Type, type Static } from 'typebox';
 import { COLLECTIBLE_KINDS } from '../core/checklist/beside-cards.ts';
-import type { ReleaseDraft } from '../core/checklist/draft.ts';
+import type { ReleaseDraft } from '../core/checklist/draft/draft.ts';
 import { ParallelSchema, VariantSchema } from './checklist-finish.ts';
 import { SectionSchema } from './checklist-section.ts';
 import { KeySchema, line, Note } from './checklist-words.ts';

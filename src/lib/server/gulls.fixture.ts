@@ -1,5 +1,5 @@
 import { beforeEach } from 'vitest';
-import { resolveRelease } from '../core/checklist/resolve-release.ts';
+import { resolveRelease } from '../core/checklist/draft/resolve-release.ts';
 import { importRelease } from './checklists/import-release.ts';
 import { withCollection } from './collection.fixture.ts';
 import { logLine } from './copies/log.ts';

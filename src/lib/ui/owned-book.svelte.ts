@@ -1,4 +1,4 @@
-import { parseVersionKey } from '$lib/core/checklist/version-key';
+import { parseVersionKey } from '$lib/core/checklist/versions/version-key';
 import type { Condition } from '$lib/core/copies/condition';
 import type { Wanted } from '$lib/core/goal/wall';
 import type { Problem } from '$lib/core/problem';

@@ -2,7 +2,7 @@
 	import { wholeSections } from '$lib/core/checklist/edition';
 	import { runRuleFor, type Parallel } from '$lib/core/checklist/parallel';
 	import { SWATCHES } from '$lib/core/checklist/swatch';
-	import { expand } from '$lib/core/checklist/expand';
+	import { expand } from '$lib/core/checklist/versions/expand';
 	import { cardsOf, type Release } from '$lib/core/checklist/release';
 	import type { Section } from '$lib/core/checklist/section';
 	import { formatOdds } from '$lib/core/checklist/odds';

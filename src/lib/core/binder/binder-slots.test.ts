@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { resolveRelease } from '../checklist/resolve-release.ts';
+import { resolveRelease } from '../checklist/draft/resolve-release.ts';
 import { scopeGoal } from '../goal/scope-goal.ts';
 import type { GoalChoice } from '../goal/goal-rules.ts';
 import { binderSlots } from './binder-slots.ts';

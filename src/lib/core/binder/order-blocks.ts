@@ -1,4 +1,4 @@
-import { compareTitles, sortByCardNumber } from '../checklist/compare-card-numbers.ts';
+import { compareTitles, sortByCardNumber } from '../checklist/numbers/compare-card-numbers.ts';
 import type { BinderLayout } from './binder-layout.ts';
 import type { BinderSlot } from './binder-slot.ts';
 

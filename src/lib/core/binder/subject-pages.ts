@@ -1,4 +1,4 @@
-import { compareTitles } from '../checklist/compare-card-numbers.ts';
+import { compareTitles } from '../checklist/numbers/compare-card-numbers.ts';
 import type { BinderSlot } from './binder-slot.ts';
 import { pairGroups } from './pair-groups.ts';
 

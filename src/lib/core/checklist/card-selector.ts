@@ -1,4 +1,4 @@
-import { normalCardNumber, parseCardNumber, runStem } from './card-number.ts';
+import { normalCardNumber, parseCardNumber, runStem } from './numbers/card-number.ts';
 import type { Card } from './card.ts';
 import type { Section } from './section.ts';
 

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { editCards } from './edit-cards.ts';
-import { completeDraft } from './resolve-release.ts';
+import { completeDraft } from './draft/resolve-release.ts';
 
 const { release } = completeDraft({
 	release: { name: 'R', maker: 'M', year: '1994' },

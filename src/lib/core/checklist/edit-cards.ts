@@ -1,5 +1,5 @@
 import { bad, good, type Outcome, type Problem } from '../problem.ts';
-import { normalCardNumber } from './card-number.ts';
+import { normalCardNumber } from './numbers/card-number.ts';
 import type { Card, CardMark } from './card.ts';
 import type { Release } from './release.ts';
 import { freeKey, slug } from './slug.ts';

@@ -4,7 +4,7 @@ import { isNamed, namesOf } from './card-selector.ts';
 import type { Release } from './release.ts';
 import type { Section } from './section.ts';
 import { asciiSlug, keyMaker } from './slug.ts';
-import { normalCardNumber } from './card-number.ts';
+import { normalCardNumber } from './numbers/card-number.ts';
 import { numberFrom } from './number-from.ts';
 
 /** How one card of an edition differs from the card it repeats. */

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { wholeSections } from './edition.ts';
 import { fillTitles, readTitles } from './fill-titles.ts';
-import { completeDraft } from './resolve-release.ts';
+import { completeDraft } from './draft/resolve-release.ts';
 
 const told = (text: string) =>
 	readTitles(text).lines.map(({ number, title, group }) =>

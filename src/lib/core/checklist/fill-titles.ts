@@ -1,6 +1,6 @@
 import { rollup } from 'd3-array';
 import type { Problem } from '../problem.ts';
-import { normalCardNumber, parseCardNumber } from './card-number.ts';
+import { normalCardNumber, parseCardNumber } from './numbers/card-number.ts';
 import type { Card } from './card.ts';
 import { repeatedBy, withChange, type Edition } from './edition.ts';
 import type { Section } from './section.ts';

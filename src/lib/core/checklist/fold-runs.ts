@@ -1,7 +1,7 @@
 import type { Card } from './card.ts';
-import { parseCardNumber, runStem } from './card-number.ts';
-import { cardNumberOrder } from './compare-card-numbers.ts';
-import { hasLetters, letterPlace } from './letter-number.ts';
+import { parseCardNumber, runStem } from './numbers/card-number.ts';
+import { cardNumberOrder } from './numbers/compare-card-numbers.ts';
+import { hasLetters, letterPlace } from './numbers/letter-number.ts';
 
 /**
  * Folds card numbers into runs as people write them: three or more in a row become a run.

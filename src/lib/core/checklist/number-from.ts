@@ -1,6 +1,6 @@
-import { formatCardNumber, parseCardNumber, runStem } from './card-number.ts';
+import { formatCardNumber, parseCardNumber, runStem } from './numbers/card-number.ts';
 import type { Card } from './card.ts';
-import { LAST_ROMAN } from './roman.ts';
+import { LAST_ROMAN } from './numbers/roman.ts';
 
 /**
  * Numbers cards anew from another first number. Where the old numbers rise in one run, each is as far from

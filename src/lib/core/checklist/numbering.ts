@@ -1,5 +1,9 @@
 import type { Card } from './card.ts';
-import { compareCardNumbers, compareTitles, sortByCardNumber } from './compare-card-numbers.ts';
+import {
+	compareCardNumbers,
+	compareTitles,
+	sortByCardNumber
+} from './numbers/compare-card-numbers.ts';
 import { wholeSections } from './edition.ts';
 import type { Release } from './release.ts';
 import type { Section, Series } from './section.ts';

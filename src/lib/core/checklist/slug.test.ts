@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { parseVersionKey, formatVersionKey } from './version-key.ts';
+import { parseVersionKey, formatVersionKey } from './versions/version-key.ts';
 import { asciiSlug, freeKey, keyMaker, plainName, slug } from './slug.ts';
 
 describe('keys of names', () => {

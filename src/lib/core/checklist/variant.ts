@@ -1,4 +1,4 @@
-import { normalCardNumber } from './card-number.ts';
+import { normalCardNumber } from './numbers/card-number.ts';
 import type { Card } from './card.ts';
 import { selects, type CardSelector } from './card-selector.ts';
 import type { Evidence } from './confidence.ts';

@@ -1,5 +1,5 @@
 import { cardsOf, type Release } from '../checklist/release.ts';
-import { parseVersionKey } from '../checklist/version-key.ts';
+import { parseVersionKey } from '../checklist/versions/version-key.ts';
 
 /** A version as people call it: "27, Verdigris, home town". */
 export function nameVersion(release: Release, version: string): string {

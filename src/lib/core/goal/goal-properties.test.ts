@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { countVersionsAtMost } from '../checklist/count-versions.ts';
-import { expand } from '../checklist/expand.ts';
-import type { ReleaseDraft } from '../checklist/draft.ts';
-import { oddReleaseDraft, releaseDraft } from '../checklist/release.arbitrary.ts';
-import { resolveRelease } from '../checklist/resolve-release.ts';
+import { countVersionsAtMost } from '../checklist/versions/count-versions.ts';
+import { expand } from '../checklist/versions/expand.ts';
+import type { ReleaseDraft } from '../checklist/draft/draft.ts';
+import { oddReleaseDraft, releaseDraft } from '../checklist/draft/release.arbitrary.ts';
+import { resolveRelease } from '../checklist/draft/resolve-release.ts';
 import type { Release } from '../checklist/release.ts';
 import { indexCards } from '../shorthand/card-index.ts';
 import { readShorthand } from '../shorthand/read-shorthand.ts';

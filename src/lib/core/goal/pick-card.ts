@@ -1,4 +1,4 @@
-import { normalCardNumber } from '../checklist/card-number.ts';
+import { normalCardNumber } from '../checklist/numbers/card-number.ts';
 import { normalTitle } from '../shorthand/card-index.ts';
 import { bad, good, type Outcome } from '../problem.ts';
 

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { release } from './small-release.fixture.ts';
-import { resolveRelease } from '../checklist/resolve-release.ts';
+import { resolveRelease } from '../checklist/draft/resolve-release.ts';
 import { scopeGoal } from './scope-goal.ts';
 
 const numbers = (from: number, to: number) =>

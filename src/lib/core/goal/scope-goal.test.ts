@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import type { ReleaseDraft } from '../checklist/draft.ts';
-import { resolveRelease } from '../checklist/resolve-release.ts';
+import type { ReleaseDraft } from '../checklist/draft/draft.ts';
+import { resolveRelease } from '../checklist/draft/resolve-release.ts';
 import type { Release } from '../checklist/release.ts';
 import { checkGoal } from './check-goal.ts';
 import { fillSlots } from './fill-slots.ts';

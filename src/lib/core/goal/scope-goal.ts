@@ -1,6 +1,6 @@
-import { normalCardNumber } from '../checklist/card-number.ts';
+import { normalCardNumber } from '../checklist/numbers/card-number.ts';
 import { namesOf } from '../checklist/card-selector.ts';
-import { versionMaker, type Version, type VersionMaker } from '../checklist/expand.ts';
+import { versionMaker, type Version, type VersionMaker } from '../checklist/versions/expand.ts';
 import { numberingsOf } from '../checklist/numbering.ts';
 import { cardsOf, type Release } from '../checklist/release.ts';
 import type { Section } from '../checklist/section.ts';

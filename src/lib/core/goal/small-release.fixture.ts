@@ -1,4 +1,4 @@
-import { resolveRelease } from '../checklist/resolve-release.ts';
+import { resolveRelease } from '../checklist/draft/resolve-release.ts';
 import type { Release } from '../checklist/release.ts';
 
 const numbers = (from: number, to: number) =>

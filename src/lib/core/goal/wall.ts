@@ -1,4 +1,4 @@
-import { versionMaker } from '../checklist/expand.ts';
+import { versionMaker } from '../checklist/versions/expand.ts';
 import type { Numbering } from '../checklist/numbering.ts';
 import type { Release } from '../checklist/release.ts';
 

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { resolveRelease } from '../checklist/resolve-release.ts';
+import { resolveRelease } from '../checklist/draft/resolve-release.ts';
 import type { Release } from '../checklist/release.ts';
 import type { HoldingRow } from './holding-row.ts';
 import { matchHoldings } from './match-holdings.ts';

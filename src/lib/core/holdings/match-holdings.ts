@@ -1,9 +1,9 @@
 import { at } from '../at.ts';
 import { rollup } from 'd3-array';
-import { normalCardNumber } from '../checklist/card-number.ts';
-import { versionMaker } from '../checklist/expand.ts';
+import { normalCardNumber } from '../checklist/numbers/card-number.ts';
+import { versionMaker } from '../checklist/versions/expand.ts';
 import type { Release } from '../checklist/release.ts';
-import { formatVersionKey } from '../checklist/version-key.ts';
+import { formatVersionKey } from '../checklist/versions/version-key.ts';
 import { checkCopy } from '../copies/check-copy.ts';
 import { indexCards, normalTitle, type IndexedCard } from '../shorthand/card-index.ts';
 import { normalPhrase, vocabularyOf } from '../shorthand/vocabulary.ts';

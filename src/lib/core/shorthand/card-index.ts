@@ -1,6 +1,6 @@
 import { ascending, bisector } from 'd3-array';
-import { normalCardNumber, parseCardNumber, runStem } from '../checklist/card-number.ts';
-import { hasLetters, letterPlace } from '../checklist/letter-number.ts';
+import { normalCardNumber, parseCardNumber, runStem } from '../checklist/numbers/card-number.ts';
+import { hasLetters, letterPlace } from '../checklist/numbers/letter-number.ts';
 import { numberingsOf, type NumberedCard, type Numbering } from '../checklist/numbering.ts';
 import type { Release } from '../checklist/release.ts';
 

@@ -1,5 +1,5 @@
-import { resolveRelease } from '../checklist/resolve-release.ts';
-import type { ReleaseDraft } from '../checklist/draft.ts';
+import { resolveRelease } from '../checklist/draft/resolve-release.ts';
+import type { ReleaseDraft } from '../checklist/draft/draft.ts';
 import { indexCards } from './card-index.ts';
 import type { EntryContext } from './entry-context.ts';
 import { vocabularyOf } from './vocabulary.ts';

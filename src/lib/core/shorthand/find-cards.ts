@@ -4,8 +4,8 @@ import {
 	normalCardNumber,
 	parseCardNumber,
 	runStem
-} from '../checklist/card-number.ts';
-import { letterPlace } from '../checklist/letter-number.ts';
+} from '../checklist/numbers/card-number.ts';
+import { letterPlace } from '../checklist/numbers/letter-number.ts';
 import type { Section } from '../checklist/section.ts';
 import { cardsBetween, normalTitle, type CardIndex, type IndexedCard } from './card-index.ts';
 import type { EntryItem } from './entry-line.ts';

@@ -1,8 +1,8 @@
 import { runRuleFor } from '../checklist/parallel.ts';
-import { findVersion } from '../checklist/find-version.ts';
+import { findVersion } from '../checklist/versions/find-version.ts';
 import type { Release } from '../checklist/release.ts';
 import { addedVariants, VARIANT_KINDS, variantsOf } from '../checklist/variant.ts';
-import { formatVersionKey } from '../checklist/version-key.ts';
+import { formatVersionKey } from '../checklist/versions/version-key.ts';
 import { checkCopy } from '../copies/check-copy.ts';
 import type { Condition } from '../copies/condition.ts';
 import type { Problem } from '../problem.ts';

@@ -1,4 +1,4 @@
-import { parseRoman } from '../checklist/roman.ts';
+import { parseRoman } from '../checklist/numbers/roman.ts';
 import type { EntryItem, EntryItemBody, EntryLine } from './entry-line.ts';
 
 /** The most copies one item may log. */

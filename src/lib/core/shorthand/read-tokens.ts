@@ -1,5 +1,5 @@
 import { at as itemAt } from '../at.ts';
-import { normalCardNumber } from '../checklist/card-number.ts';
+import { normalCardNumber } from '../checklist/numbers/card-number.ts';
 import type { Condition } from '../copies/condition.ts';
 import type { Problem } from '../problem.ts';
 import type { CardIndex } from './card-index.ts';

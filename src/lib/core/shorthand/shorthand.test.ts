@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { contextOf } from './entry-context.fixture.ts';
-import type { ReleaseDraft } from '../checklist/draft.ts';
+import type { ReleaseDraft } from '../checklist/draft/draft.ts';
 import { foldCards } from '../checklist/fold-runs.ts';
 import type { EntryItemBody } from './entry-line.ts';
 import { formatEntryLine } from './format-entry-line.ts';

@@ -1,7 +1,7 @@
 import { BINDER_KINDS } from '../../core/binder/binder-kind.ts';
 import { PAGE_KINDS } from '../../core/binder/page-kind.ts';
 import type { PocketFace } from '../../core/binder/pocket-face.ts';
-import { formatVersionKey } from '../../core/checklist/version-key.ts';
+import { formatVersionKey } from '../../core/checklist/versions/version-key.ts';
 import type { Reader } from '../database/open.ts';
 import { nameVersions } from '../releases/name-versions.ts';
 import { movesOf } from './move-cards.ts';

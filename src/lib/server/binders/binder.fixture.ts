@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach } from 'vitest';
-import { resolveRelease } from '../../core/checklist/resolve-release.ts';
+import { resolveRelease } from '../../core/checklist/draft/resolve-release.ts';
 import { logLine } from '../copies/log.ts';
 import type { Collection } from '../database/open.ts';
 import { openCollection } from '../upkeep/open-collection.ts';

@@ -2,7 +2,7 @@ import { formatOfCard } from '../../core/checklist/card-format.ts';
 import type { PocketCard } from '../../core/binder/pocket-cards.ts';
 import type { PocketFace, PocketState } from '../../core/binder/pocket-face.ts';
 import { cardsOf, type Release } from '../../core/checklist/release.ts';
-import { parseVersionKey } from '../../core/checklist/version-key.ts';
+import { parseVersionKey } from '../../core/checklist/versions/version-key.ts';
 import { groupName } from '../../core/goal/missing-list.ts';
 import type { ScopedSlot } from '../../core/goal/scope-goal.ts';
 import type { Reader } from '../database/open.ts';

@@ -1,7 +1,7 @@
 import { and, eq, or } from 'drizzle-orm';
 import type { Release } from '../../core/checklist/release.ts';
-import { keepKeys } from '../../core/checklist/keep-keys.ts';
-import { keepUnsaid } from '../../core/checklist/replace-release.ts';
+import { keepKeys } from '../../core/checklist/draft/keep-keys.ts';
+import { keepUnsaid } from '../../core/checklist/draft/replace-release.ts';
 import { good, type Outcome, type Problem } from '../../core/problem.ts';
 import type { Collection, Reader } from '../database/open.ts';
 import { releases } from '../database/tables/index.ts';

@@ -1,5 +1,5 @@
-import { checkRelease } from '../../core/checklist/check-release.ts';
-import { expand } from '../../core/checklist/expand.ts';
+import { checkRelease } from '../../core/checklist/draft/check-release.ts';
+import { expand } from '../../core/checklist/versions/expand.ts';
 import type { Release } from '../../core/checklist/release.ts';
 import { good, type Outcome, type Problem } from '../../core/problem.ts';
 import { countOwned, readCopies } from '../copies/read-copies.ts';

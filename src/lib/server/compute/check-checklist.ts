@@ -1,5 +1,5 @@
 import { examine } from '../../core/checklist/doctor/examine.ts';
-import { completeDraft } from '../../core/checklist/resolve-release.ts';
+import { completeDraft } from '../../core/checklist/draft/resolve-release.ts';
 import { bad, good } from '../../core/problem.ts';
 import { asDraft } from '../../schemas/checklist.ts';
 import { CheckInput, CheckOutput, type CheckRequest } from '../../schemas/compute-checklist.ts';

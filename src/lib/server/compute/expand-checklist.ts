@@ -1,4 +1,4 @@
-import { expand } from '../../core/checklist/expand.ts';
+import { expand } from '../../core/checklist/versions/expand.ts';
 import { good } from '../../core/problem.ts';
 import { ExpandInput, ExpandOutput, type ExpandRequest } from '../../schemas/compute.ts';
 import { resolveChecklist } from './resolve-checklist.ts';

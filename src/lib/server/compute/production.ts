@@ -1,5 +1,5 @@
-import { expand } from '../../core/checklist/expand.ts';
-import { productionOf, runsOf } from '../../core/checklist/production.ts';
+import { expand } from '../../core/checklist/versions/expand.ts';
+import { productionOf, runsOf } from '../../core/checklist/versions/production.ts';
 import { scopeGoal } from '../../core/goal/scope-goal.ts';
 import { good } from '../../core/problem.ts';
 import {

@@ -1,6 +1,6 @@
-import { countVersionsAtMost } from '../../core/checklist/count-versions.ts';
+import { countVersionsAtMost } from '../../core/checklist/versions/count-versions.ts';
 import type { Release } from '../../core/checklist/release.ts';
-import { resolveRelease } from '../../core/checklist/resolve-release.ts';
+import { resolveRelease } from '../../core/checklist/draft/resolve-release.ts';
 import { bad, good, type Outcome } from '../../core/problem.ts';
 import { asDraft, type ChecklistFile } from '../../schemas/checklist.ts';
 

@@ -1,4 +1,4 @@
-import { countVersionsAtMost } from '../../core/checklist/count-versions.ts';
+import { countVersionsAtMost } from '../../core/checklist/versions/count-versions.ts';
 import { checkGoal } from '../../core/goal/check-goal.ts';
 import { scopeGoals } from '../../core/goal/scope-goal.ts';
 import { bad, good } from '../../core/problem.ts';

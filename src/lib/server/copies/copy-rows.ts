@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm';
-import { parseVersionKey } from '../../core/checklist/version-key.ts';
+import { parseVersionKey } from '../../core/checklist/versions/version-key.ts';
 import type { CopyRecord } from '../../core/copies/copy-record.ts';
 import type { Reader } from '../database/open.ts';
 import { copies } from '../database/tables/index.ts';

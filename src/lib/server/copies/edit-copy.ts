@@ -1,8 +1,8 @@
 import { insertOne } from '../database/record.ts';
 import { eq } from 'drizzle-orm';
-import { findVersion } from '../../core/checklist/find-version.ts';
+import { findVersion } from '../../core/checklist/versions/find-version.ts';
 import { nameVersion } from '../../core/copies/name-version.ts';
-import { parseVersionKey } from '../../core/checklist/version-key.ts';
+import { parseVersionKey } from '../../core/checklist/versions/version-key.ts';
 import type { Release } from '../../core/checklist/release.ts';
 import { checkCopy, repeatedSerials } from '../../core/copies/check-copy.ts';
 import { good, type Outcome, type Problem } from '../../core/problem.ts';

@@ -1,4 +1,4 @@
-import { expand } from '../../core/checklist/expand.ts';
+import { expand } from '../../core/checklist/versions/expand.ts';
 import type { Condition } from '../../core/copies/condition.ts';
 import { readShorthand } from '../../core/shorthand/read-shorthand.ts';
 import { good, type Outcome, type Problem } from '../../core/problem.ts';

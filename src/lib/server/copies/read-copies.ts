@@ -1,5 +1,5 @@
 import { eq, sql } from 'drizzle-orm';
-import { formatVersionKey } from '../../core/checklist/version-key.ts';
+import { formatVersionKey } from '../../core/checklist/versions/version-key.ts';
 import type { Copy } from '../../core/copies/copy.ts';
 import type { CopyRecord } from '../../core/copies/copy-record.ts';
 import type { Reader } from '../database/open.ts';

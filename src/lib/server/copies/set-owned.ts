@@ -1,6 +1,6 @@
 import { qualityRank, type Condition } from '../../core/copies/condition.ts';
 import { isPlain } from '../../core/copies/copy-record.ts';
-import { parseVersionKey } from '../../core/checklist/version-key.ts';
+import { parseVersionKey } from '../../core/checklist/versions/version-key.ts';
 import { copies } from '../database/tables/index.ts';
 import type { Transaction } from '../database/open.ts';
 import type { Recorder } from '../database/record.ts';

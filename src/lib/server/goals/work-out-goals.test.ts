@@ -1,6 +1,6 @@
 import { withGulls } from '../gulls.fixture.ts';
 import { expect, test } from 'vitest';
-import { resolveRelease } from '../../core/checklist/resolve-release.ts';
+import { resolveRelease } from '../../core/checklist/draft/resolve-release.ts';
 import { makeGoal } from './make-goal.ts';
 import { readGoal, readHistory } from './read-goals.ts';
 import { undo } from '../journal/undo.ts';

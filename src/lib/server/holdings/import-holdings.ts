@@ -2,7 +2,7 @@ import { asc, eq, inArray } from 'drizzle-orm';
 import type { HoldingRow } from '../../core/holdings/holding-row.ts';
 import { matchHoldings, type HoldingsMatch } from '../../core/holdings/match-holdings.ts';
 import { matchSet } from '../../core/holdings/match-sets.ts';
-import { parseVersionKey } from '../../core/checklist/version-key.ts';
+import { parseVersionKey } from '../../core/checklist/versions/version-key.ts';
 import type { Collection, Reader } from '../database/open.ts';
 import { copies, releases, unmatchedRows } from '../database/tables/index.ts';
 import { fieldsAsRow, placeOf } from '../copies/copy-rows.ts';

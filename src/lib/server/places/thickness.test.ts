@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { formatOfCard } from '../../core/checklist/card-format.ts';
-import { expand } from '../../core/checklist/expand.ts';
-import { recordedReleaseDraft } from '../../core/checklist/release.arbitrary.ts';
+import { expand } from '../../core/checklist/versions/expand.ts';
+import { recordedReleaseDraft } from '../../core/checklist/draft/release.arbitrary.ts';
 import { cardsOf } from '../../core/checklist/release.ts';
-import { resolveRelease } from '../../core/checklist/resolve-release.ts';
-import { parseVersionKey } from '../../core/checklist/version-key.ts';
+import { resolveRelease } from '../../core/checklist/draft/resolve-release.ts';
+import { parseVersionKey } from '../../core/checklist/versions/version-key.ts';
 import { formatOfVersion } from '../../core/copies/version-format.ts';
 import { cardBulk } from '../../core/storage/room/card-bulk.ts';
 import { withCollection } from '../collection.fixture.ts';

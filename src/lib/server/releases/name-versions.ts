@@ -1,6 +1,6 @@
 import { inArray } from 'drizzle-orm';
 import { versionNamer } from '../../core/copies/name-version.ts';
-import { parseVersionKey } from '../../core/checklist/version-key.ts';
+import { parseVersionKey } from '../../core/checklist/versions/version-key.ts';
 import type { Reader } from '../database/open.ts';
 import { releases } from '../database/tables/index.ts';
 import { loadReleases } from './load-release.ts';

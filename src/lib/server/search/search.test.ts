@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { beforeEach, expect, test } from 'vitest';
-import { formatVersionKey } from '../../core/checklist/version-key.ts';
-import { resolveRelease } from '../../core/checklist/resolve-release.ts';
+import { formatVersionKey } from '../../core/checklist/versions/version-key.ts';
+import { resolveRelease } from '../../core/checklist/draft/resolve-release.ts';
 import { good } from '../../core/problem.ts';
 import { makeBinder } from '../binders/change-binder.ts';
 import { lieAsPlanned } from '../binders/move-cards.ts';

@@ -1,5 +1,5 @@
 import { inArray, sql } from 'drizzle-orm';
-import { formatVersionKey } from '../../core/checklist/version-key.ts';
+import { formatVersionKey } from '../../core/checklist/versions/version-key.ts';
 import { placesOfCards, placesOfCopies, type CardPlace } from '../places/places-of.ts';
 import type { Reader } from '../database/open.ts';
 import {

@@ -1,6 +1,6 @@
 import { beforeEach } from 'vitest';
 import { withCollection } from '../collection.fixture.ts';
-import { resolveRelease } from '../../core/checklist/resolve-release.ts';
+import { resolveRelease } from '../../core/checklist/draft/resolve-release.ts';
 import type { CardFormat } from '../../core/checklist/card-format.ts';
 import { logLine } from '../copies/log.ts';
 import { importRelease } from '../checklists/import-release.ts';

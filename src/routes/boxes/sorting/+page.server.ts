@@ -2,7 +2,7 @@ import { SortingFormSchema } from '$lib/schemas/forms';
 import { readFormOf } from '$lib/server/read-form';
 import { fail } from '@sveltejs/kit';
 import { tuneTimes } from '$lib/core/storage/sorting/tune-times';
-import { cardNumberOrder } from '$lib/core/checklist/compare-card-numbers';
+import { cardNumberOrder } from '$lib/core/checklist/numbers/compare-card-numbers';
 import { cardsOf } from '$lib/core/checklist/release';
 import { checkAgainst } from '$lib/schemas/validator';
 import {

@@ -1,6 +1,6 @@
 import { sum } from 'd3-array';
 import { error, redirect } from '@sveltejs/kit';
-import { runsOf } from '$lib/core/checklist/production';
+import { runsOf } from '$lib/core/checklist/versions/production';
 import {
 	explainSpares,
 	explainUnfit,

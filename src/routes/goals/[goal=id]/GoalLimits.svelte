@@ -1,8 +1,8 @@
 <script lang="ts">
-	import type { ProductionRow } from '$lib/core/checklist/production';
+	import type { ProductionRow } from '$lib/core/checklist/versions/production';
 	import { foldCards } from '$lib/core/checklist/fold-runs';
 	import { cardsOf, type Release } from '$lib/core/checklist/release';
-	import { parseVersionKey } from '$lib/core/checklist/version-key';
+	import { parseVersionKey } from '$lib/core/checklist/versions/version-key';
 	import { formatCount } from '$lib/ui/numerals';
 
 	/** How often this goal can be reached by anybody, and what sets that limit. */

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { cardsOf, type Release } from '$lib/core/checklist/release';
-	import { parseVersionKey } from '$lib/core/checklist/version-key';
+	import { parseVersionKey } from '$lib/core/checklist/versions/version-key';
 
 	interface Props {
 		title: string;

@@ -2,7 +2,7 @@ import { refreshJournal } from '$lib/ui/refresh';
 import type { NumberedCard } from '$lib/core/checklist/numbering';
 import type { Release } from '$lib/core/checklist/release';
 import { variantsOf, type Variant } from '$lib/core/checklist/variant';
-import { parseVersionKey } from '$lib/core/checklist/version-key';
+import { parseVersionKey } from '$lib/core/checklist/versions/version-key';
 import type { Condition } from '$lib/core/copies/condition';
 import { judgeCard, seatCard, type StackSlot, type Verdict } from '$lib/core/goal/judge-card';
 import type { Problem } from '$lib/core/problem';

@@ -1,5 +1,5 @@
 import { beforeEach, expect, test, vi } from 'vitest';
-import { resolveRelease } from '$lib/core/checklist/resolve-release';
+import { resolveRelease } from '$lib/core/checklist/draft/resolve-release';
 import type { Condition } from '$lib/core/copies/condition';
 import { bad, good } from '$lib/core/problem';
 import { createStackBook } from './stack-book.svelte';

@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { examine } from '$lib/core/checklist/doctor/examine';
-import { expand } from '$lib/core/checklist/expand';
+import { expand } from '$lib/core/checklist/versions/expand';
 import { theCollection } from '$lib/server/collection';
 import { loadRelease } from '$lib/server/releases/load-release';
 import { readShared } from '$lib/server/releases/read-shared';

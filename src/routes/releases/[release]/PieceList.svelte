@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { pieceSets } from '$lib/core/checklist/pieces';
+	import { pieceSets } from '$lib/core/checklist/versions/pieces';
 	import { cardsOf, type Release } from '$lib/core/checklist/release';
 	import { countOf } from '$lib/ui/numerals';
 

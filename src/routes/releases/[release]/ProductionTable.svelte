@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { productionOf } from '$lib/core/checklist/production';
+	import { productionOf } from '$lib/core/checklist/versions/production';
 	import { groupName } from '$lib/core/goal/missing-list';
 	import { wholeSections } from '$lib/core/checklist/edition';
 	import type { Release } from '$lib/core/checklist/release';

@@ -1,10 +1,10 @@
 import { ChecklistFileFormSchema } from '$lib/schemas/forms';
 import { readForm, readFormFile } from '$lib/server/read-form';
 import { fail, redirect } from '@sveltejs/kit';
-import { expand } from '$lib/core/checklist/expand';
+import { expand } from '$lib/core/checklist/versions/expand';
 import { foldCards } from '$lib/core/checklist/fold-runs';
 import { wholeSections } from '$lib/core/checklist/edition';
-import { releaseChanges } from '$lib/core/checklist/replace-release';
+import { releaseChanges } from '$lib/core/checklist/draft/replace-release';
 import { cardsOf, type Release } from '$lib/core/checklist/release';
 import type { Problem } from '$lib/core/problem';
 import { CSV_COLUMNS } from '$lib/formats/checklist-csv-columns';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { ChangeCount } from '$lib/core/checklist/replace-release';
+	import type { ChangeCount } from '$lib/core/checklist/draft/replace-release';
 	import { countOf } from '$lib/ui/numerals';
 
 	interface Props {

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { expand } from '../expand.ts';
-import { recordedReleaseDraft } from '../release.arbitrary.ts';
+import { expand } from '../versions/expand.ts';
+import { recordedReleaseDraft } from '../draft/release.arbitrary.ts';
 import { cardsOf, type Release } from '../release.ts';
-import { resolveRelease } from '../resolve-release.ts';
+import { resolveRelease } from '../draft/resolve-release.ts';
 import { chaptersOf } from './chapters-of.ts';
 import { haveBySection } from './have-by-section.ts';
 

@@ -1,7 +1,7 @@
 import { group, sum } from 'd3-array';
 import { pickDetails } from '../card-details.ts';
 import { wholeSections } from '../edition.ts';
-import { expand, type Version } from '../expand.ts';
+import { expand, type Version } from '../versions/expand.ts';
 import { foldCards } from '../fold-runs.ts';
 import type { Release } from '../release.ts';
 import type { Section } from '../section.ts';

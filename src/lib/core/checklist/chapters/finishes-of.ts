@@ -1,6 +1,6 @@
 import { group } from 'd3-array';
 import { pickDetails } from '../card-details.ts';
-import type { Version } from '../expand.ts';
+import type { Version } from '../versions/expand.ts';
 import { foldCards } from '../fold-runs.ts';
 import type { Release } from '../release.ts';
 import type { Section } from '../section.ts';

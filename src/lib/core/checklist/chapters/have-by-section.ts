@@ -1,6 +1,6 @@
 import { wholeSections } from '../edition.ts';
 import type { Release } from '../release.ts';
-import { parseVersionKey } from '../version-key.ts';
+import { parseVersionKey } from '../versions/version-key.ts';
 
 /** Of how many cards of each section a copy is there, in whatever version; by key of the section. */
 export function haveBySection(

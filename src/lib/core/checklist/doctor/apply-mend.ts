@@ -1,7 +1,7 @@
 import type { Release } from '../release.ts';
 import { freeKey, slug } from '../slug.ts';
 import type { Mend } from './finding.ts';
-import { normalCardNumber } from '../card-number.ts';
+import { normalCardNumber } from '../numbers/card-number.ts';
 
 /** The release with a finding put right. Keys of what was there stay. */
 export function applyMend(release: Release, mend: Mend): Release {

@@ -1,9 +1,9 @@
 import { describe, expect, test } from 'vitest';
 import { compareReleases } from '../compare-releases.ts';
-import type { ReleaseDraft } from '../draft.ts';
-import { productionOf, runsOf } from '../production.ts';
-import { expand } from '../expand.ts';
-import { completeDraft } from '../resolve-release.ts';
+import type { ReleaseDraft } from '../draft/draft.ts';
+import { productionOf, runsOf } from '../versions/production.ts';
+import { expand } from '../versions/expand.ts';
+import { completeDraft } from '../draft/resolve-release.ts';
 import { applyMend } from './apply-mend.ts';
 import { examine } from './examine.ts';
 

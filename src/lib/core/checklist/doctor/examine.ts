@@ -1,5 +1,5 @@
 import type { Release } from '../release.ts';
-import { checkRelease } from '../check-release.ts';
+import { checkRelease } from '../draft/check-release.ts';
 import type { Finding } from './finding.ts';
 import { findNumberFaults } from './find-number-faults.ts';
 import { findRunFaults } from './find-run-faults.ts';

@@ -6,10 +6,10 @@ import {
 	parseCardNumber,
 	runStem,
 	type CardNumber
-} from '../card-number.ts';
+} from '../numbers/card-number.ts';
 import { isNamed } from '../card-selector.ts';
-import { sortByCardNumber } from '../compare-card-numbers.ts';
-import { hasLetters } from '../letter-number.ts';
+import { sortByCardNumber } from '../numbers/compare-card-numbers.ts';
+import { hasLetters } from '../numbers/letter-number.ts';
 import type { Section } from '../section.ts';
 import { numberingsOf, seriesOf, type NumberedCard, type Numbering } from '../numbering.ts';
 import type { Release } from '../release.ts';

@@ -1,8 +1,8 @@
 import { bad, good, type Outcome } from '../../problem.ts';
-import { checkRules } from '../check-rules.ts';
+import { checkRules } from '../draft/check-rules.ts';
 import type { Release } from '../release.ts';
 import { freeKey, slug } from '../slug.ts';
-import type { VariantDraft } from '../draft.ts';
+import type { VariantDraft } from '../draft/draft.ts';
 import { variantsOfLine } from './finishes-of-lines.ts';
 import { parseOutline } from './parse-outline.ts';
 

@@ -1,5 +1,5 @@
 import type { Problem } from '../../problem.ts';
-import type { ReleaseDraft } from '../draft.ts';
+import type { ReleaseDraft } from '../draft/draft.ts';
 import { slug } from '../slug.ts';
 import { parallelOfLine, variantsOfLine } from './finishes-of-lines.ts';
 import type { PlacedLine } from './parse-outline.ts';

@@ -1,4 +1,4 @@
-import type { ParallelDraft, RunRuleDraft, VariantDraft } from '../draft.ts';
+import type { ParallelDraft, RunRuleDraft, VariantDraft } from '../draft/draft.ts';
 import { slug } from '../slug.ts';
 import type { OutlineLine } from './outline.ts';
 import type { PlacedLine } from './parse-outline.ts';

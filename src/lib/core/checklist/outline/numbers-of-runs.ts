@@ -1,5 +1,5 @@
 import type { Problem } from '../../problem.ts';
-import { formatCardNumber, parseCardNumber, runStem } from '../card-number.ts';
+import { formatCardNumber, parseCardNumber, runStem } from '../numbers/card-number.ts';
 import type { NumberRun } from './outline.ts';
 
 /** All numbers of some runs. A run that goes backwards, mixes prefixes or is endless is a problem. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { expand } from '../expand.ts';
+import { expand } from '../versions/expand.ts';
 import { VARIANT_KIND_NAMES } from '../variant.ts';
 import { addVariantLine } from './add-variant-line.ts';
 import { formatOutline } from './format-outline.ts';

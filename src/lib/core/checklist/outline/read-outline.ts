@@ -1,8 +1,8 @@
 import type { Problem } from '../../problem.ts';
-import { checkRelease } from '../check-release.ts';
-import { expand } from '../expand.ts';
+import { checkRelease } from '../draft/check-release.ts';
+import { expand } from '../versions/expand.ts';
 import { cardsOf, type Release } from '../release.ts';
-import { completeDraft } from '../resolve-release.ts';
+import { completeDraft } from '../draft/resolve-release.ts';
 import { draftOfOutline } from './draft-of-outline.ts';
 import { parseOutline } from './parse-outline.ts';
 

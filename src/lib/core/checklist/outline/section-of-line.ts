@@ -1,6 +1,6 @@
 import type { Problem } from '../../problem.ts';
-import { normalCardNumber, parseCardNumber } from '../card-number.ts';
-import type { CardDraft, SectionDraft } from '../draft.ts';
+import { normalCardNumber, parseCardNumber } from '../numbers/card-number.ts';
+import type { CardDraft, SectionDraft } from '../draft/draft.ts';
 import { slug } from '../slug.ts';
 import { numbersOfRuns } from './numbers-of-runs.ts';
 import type { OutlineLine } from './outline.ts';

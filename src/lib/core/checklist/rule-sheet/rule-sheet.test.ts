@@ -2,9 +2,9 @@ import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { readChecklistJson } from '../../../formats/checklist-json.ts';
-import { recordedReleaseDraft } from '../release.arbitrary.ts';
+import { recordedReleaseDraft } from '../draft/release.arbitrary.ts';
 import type { Release } from '../release.ts';
-import { resolveRelease } from '../resolve-release.ts';
+import { resolveRelease } from '../draft/resolve-release.ts';
 import { readRuleSheet, writeRuleSheet, type RuleSheet, type SheetName } from './rule-sheet.ts';
 
 function resolved(draft: Parameters<typeof resolveRelease>[0]): Release {

@@ -1,4 +1,4 @@
-import { compareTitles, sortByCardNumber } from '../../checklist/compare-card-numbers.ts';
+import { compareTitles, sortByCardNumber } from '../../checklist/numbers/compare-card-numbers.ts';
 import type { LabelledSet } from './label-text.ts';
 
 /** A card of a run, and where its copies in that finish are. */

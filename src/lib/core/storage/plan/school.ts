@@ -1,4 +1,4 @@
-import { compareTitles } from '../../checklist/compare-card-numbers.ts';
+import { compareTitles } from '../../checklist/numbers/compare-card-numbers.ts';
 
 export const BOX_SCHOOLS = ['year', 'maker', 'theme'] as const;
 /** What boxes are ordered by first; the others follow. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { resolveRelease } from '../../checklist/resolve-release.ts';
+import { resolveRelease } from '../../checklist/draft/resolve-release.ts';
 import type { Release } from '../../checklist/release.ts';
 import { cardsOfRun } from './cards-of-run.ts';
 import { dealSets } from './deal-sets.ts';

@@ -1,4 +1,4 @@
-import { compareTitles } from '../../checklist/compare-card-numbers.ts';
+import { compareTitles } from '../../checklist/numbers/compare-card-numbers.ts';
 
 /** A board of a shelf unit. */
 export interface Shelf {

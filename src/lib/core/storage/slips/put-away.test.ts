@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { compareCardNumbers } from '../../checklist/compare-card-numbers.ts';
+import { compareCardNumbers } from '../../checklist/numbers/compare-card-numbers.ts';
 import { pullList, putAway, type DividerPlace, type StackCard } from './put-away.ts';
 
 const place = (

@@ -3,7 +3,7 @@ import {
 	cardNumberOrder,
 	compareTitles,
 	type Comparison
-} from '../../checklist/compare-card-numbers.ts';
+} from '../../checklist/numbers/compare-card-numbers.ts';
 
 /** Where a divider stands: shelf by shelf, box by box, row by row is the order in which one walks. */
 export interface DividerPlace {

@@ -1,8 +1,11 @@
 import { group, sum } from 'd3-array';
 import { asc, inArray, sql } from 'drizzle-orm';
-import { compareCardNumbers, compareTitles } from '../../../core/checklist/compare-card-numbers.ts';
+import {
+	compareCardNumbers,
+	compareTitles
+} from '../../../core/checklist/numbers/compare-card-numbers.ts';
 import { DIVIDER_UM } from '../../../core/storage/plan/choose-box.ts';
-import { formatVersionKey } from '../../../core/checklist/version-key.ts';
+import { formatVersionKey } from '../../../core/checklist/versions/version-key.ts';
 import type { Reader } from '../../database/open.ts';
 import { readJoined } from '../../database/read-joined.ts';
 import { FILED_CARD, WITH_FILED_CARD } from '../../places/filed-card.ts';

@@ -6,7 +6,7 @@ import type { BoxUse } from '../../../core/storage/kinds/box-use.ts';
 import { boxWeight } from '../../../core/storage/room/box-weight.ts';
 import { dividersUm } from '../../../core/storage/rows/dividers-um.ts';
 import { inWalkingOrder, nameShelf, type Shelf } from '../../../core/storage/shelves/shelf.ts';
-import { compareTitles } from '../../../core/checklist/compare-card-numbers.ts';
+import { compareTitles } from '../../../core/checklist/numbers/compare-card-numbers.ts';
 import type { Reader } from '../../database/open.ts';
 import { boxes, dividers, dividerSums, ownKinds, shelves } from '../../database/tables/index.ts';
 import type { BoxId, ShelfId } from '../../../core/row-id.ts';

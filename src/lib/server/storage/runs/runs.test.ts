@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
-import { resolveRelease } from '../../../core/checklist/resolve-release.ts';
+import { resolveRelease } from '../../../core/checklist/draft/resolve-release.ts';
 import { binderSlots } from '../../../core/binder/binder-slots.ts';
-import { formatVersionKey } from '../../../core/checklist/version-key.ts';
+import { formatVersionKey } from '../../../core/checklist/versions/version-key.ts';
 import { scopeGoal } from '../../../core/goal/scope-goal.ts';
 import { cardUm } from '../../../core/measuring/stock.ts';
 import { homelessCopies } from '../../places/homeless.ts';

@@ -1,6 +1,6 @@
 import { insertOne } from '../../database/record.ts';
 import { eq } from 'drizzle-orm';
-import { formatVersionKey } from '../../../core/checklist/version-key.ts';
+import { formatVersionKey } from '../../../core/checklist/versions/version-key.ts';
 import type { SlipSort, SlipState } from '../../../core/storage/slips/slip-line.ts';
 import { good, type Outcome } from '../../../core/problem.ts';
 import type { Collection, Transaction } from '../../database/open.ts';

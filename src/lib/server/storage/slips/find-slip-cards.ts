@@ -2,7 +2,7 @@ import type { Valuable } from '../../../core/storage/holders/valuable.ts';
 import { group, sum } from 'd3-array';
 import { asc, eq, inArray } from 'drizzle-orm';
 import { USUAL_BOX_RULES } from '../../../core/storage/plan/choose-box.ts';
-import { formatVersionKey } from '../../../core/checklist/version-key.ts';
+import { formatVersionKey } from '../../../core/checklist/versions/version-key.ts';
 import { bad, good, type Outcome, type Problem } from '../../../core/problem.ts';
 import { readEntry } from '../../copies/read-entry.ts';
 import type { Transaction } from '../../database/open.ts';

@@ -1,7 +1,7 @@
 import { and, asc, eq } from 'drizzle-orm';
 import { DISCREPANCY_ANSWERS } from '../../../core/storage/stock-take/discrepancy.ts';
 import { cardBulk } from '../../../core/storage/room/card-bulk.ts';
-import { parseVersionKey } from '../../../core/checklist/version-key.ts';
+import { parseVersionKey } from '../../../core/checklist/versions/version-key.ts';
 import { good, type Outcome } from '../../../core/problem.ts';
 import { placeOf } from '../../copies/copy-rows.ts';
 import { removeCopyRows } from '../../removal/remove-copy-rows.ts';

@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import type { CardEdits } from '$lib/core/checklist/edit-cards';
 import { editCards } from '$lib/core/checklist/edit-cards';
-import { resolveRelease } from '$lib/core/checklist/resolve-release';
+import { resolveRelease } from '$lib/core/checklist/draft/resolve-release';
 import type { Release } from '$lib/core/checklist/release';
 import { readRuleSheet, type RuleSheet } from '$lib/core/checklist/rule-sheet/rule-sheet';
 import { bad, good, type Outcome } from '$lib/core/problem';

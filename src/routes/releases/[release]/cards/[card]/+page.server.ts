@@ -1,8 +1,8 @@
 import { error } from '@sveltejs/kit';
-import { versionMaker } from '$lib/core/checklist/expand';
+import { versionMaker } from '$lib/core/checklist/versions/expand';
 import { numberingsOf } from '$lib/core/checklist/numbering';
 import { variantsOf } from '$lib/core/checklist/variant';
-import { parseVersionKey } from '$lib/core/checklist/version-key';
+import { parseVersionKey } from '$lib/core/checklist/versions/version-key';
 import { repeatedSerials } from '$lib/core/copies/check-copy';
 import { nameVersion } from '$lib/core/copies/name-version';
 import { placesOfCopies } from '$lib/server/places/places-of';

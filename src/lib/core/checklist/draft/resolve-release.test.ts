@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import type { ReleaseDraft, SectionDraft } from './draft.ts';
-import { numberingsOf, seriesOf } from './numbering.ts';
+import { numberingsOf, seriesOf } from '../numbering.ts';
 import { resolveRelease } from './resolve-release.ts';
-import { formatVersionKey, parseVersionKey } from './version-key.ts';
+import { formatVersionKey, parseVersionKey } from '../versions/version-key.ts';
 
 const head = { name: 'Harbour', maker: 'M', year: '1994' };
 const base: SectionDraft = { name: 'Base', cards: [{ number: '1' }, { number: '2' }] };

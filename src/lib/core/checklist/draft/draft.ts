@@ -1,14 +1,14 @@
-import type { CardMark } from './card.ts';
-import type { CardSelector } from './card-selector.ts';
-import type { Evidence } from './confidence.ts';
-import type { CardChange } from './edition.ts';
-import type { RunRule } from './parallel.ts';
-import type { Arrangement, SectionDetails, SectionKind } from './section.ts';
-import type { CardFormat } from './card-format.ts';
-import type { Variant, VariantFinish, VariantKindName } from './variant.ts';
-import type { Collectible, Hunt } from './beside-cards.ts';
-import type { CardDetails } from './card-details.ts';
-import type { PackCount } from './release.ts';
+import type { CardMark } from '../card.ts';
+import type { CardSelector } from '../card-selector.ts';
+import type { Evidence } from '../confidence.ts';
+import type { CardChange } from '../edition.ts';
+import type { RunRule } from '../parallel.ts';
+import type { Arrangement, SectionDetails, SectionKind } from '../section.ts';
+import type { CardFormat } from '../card-format.ts';
+import type { Variant, VariantFinish, VariantKindName } from '../variant.ts';
+import type { Collectible, Hunt } from '../beside-cards.ts';
+import type { CardDetails } from '../card-details.ts';
+import type { PackCount } from '../release.ts';
 
 /** A thing whose key may be left out. */
 type Keyless<Thing extends { readonly key: string }> = Omit<Thing, 'key'> & {

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
-import { checkRules } from './check-rules.ts';
+import { checkRules } from '../draft/check-rules.ts';
 import { pieceSets } from './pieces.ts';
-import { resolveRelease } from './resolve-release.ts';
+import { resolveRelease } from '../draft/resolve-release.ts';
 
 function moths(earns: string) {
 	const outcome = resolveRelease({

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import type { ReleaseDraft, VariantDraft } from './draft.ts';
-import { expand } from './expand.ts';
-import type { Release } from './release.ts';
+import { expand } from '../versions/expand.ts';
+import type { Release } from '../release.ts';
 import { oddReleaseDraft } from './release.arbitrary.ts';
 import { resolveRelease } from './resolve-release.ts';
 

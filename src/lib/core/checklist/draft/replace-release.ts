@@ -1,9 +1,9 @@
-import type { Card } from './card.ts';
-import { CARD_DETAILS, pickDetails } from './card-details.ts';
-import { wholeSections } from './edition.ts';
-import { runRuleFor, type Parallel } from './parallel.ts';
-import { cardsOf, type Release } from './release.ts';
-import type { Section } from './section.ts';
+import type { Card } from '../card.ts';
+import { CARD_DETAILS, pickDetails } from '../card-details.ts';
+import { wholeSections } from '../edition.ts';
+import { runRuleFor, type Parallel } from '../parallel.ts';
+import { cardsOf, type Release } from '../release.ts';
+import type { Section } from '../section.ts';
 
 /** How many things of a kind an edit adds, changes and removes. */
 export interface ChangeCount {

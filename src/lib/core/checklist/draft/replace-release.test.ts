@@ -1,15 +1,15 @@
 import fc from 'fast-check';
-import { CARD_DETAILS, pickDetails } from './card-details.ts';
+import { CARD_DETAILS, pickDetails } from '../card-details.ts';
 import { keepKeys } from './keep-keys.ts';
 import { recordedReleaseDraft } from './release.arbitrary.ts';
 import { completeDraft, resolveRelease } from './resolve-release.ts';
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
-import { formatChecklistCsv } from '../../formats/checklist-csv.ts';
-import { readChecklistJson } from '../../formats/checklist-json.ts';
-import { readChecklist } from '../../formats/read-checklist.ts';
-import { expand } from './expand.ts';
-import type { Release } from './release.ts';
+import { formatChecklistCsv } from '../../../formats/checklist-csv.ts';
+import { readChecklistJson } from '../../../formats/checklist-json.ts';
+import { readChecklist } from '../../../formats/read-checklist.ts';
+import { expand } from '../versions/expand.ts';
+import type { Release } from '../release.ts';
 import { keepUnsaid, releaseChanges } from './replace-release.ts';
 
 function demo(name: string): Release {

@@ -1,8 +1,8 @@
-import { normalCardNumber } from './card-number.ts';
-import type { Card } from './card.ts';
-import type { CardSelector } from './card-selector.ts';
-import type { Release } from './release.ts';
-import type { Section } from './section.ts';
+import { normalCardNumber } from '../numbers/card-number.ts';
+import type { Card } from '../card.ts';
+import type { CardSelector } from '../card-selector.ts';
+import type { Release } from '../release.ts';
+import type { Section } from '../section.ts';
 
 /**
  * A release read anew from a file that carries no keys, under the keys that it has in the collection:

@@ -1,11 +1,11 @@
-import type { Problem } from '../problem.ts';
-import { compareCardNumbers } from './compare-card-numbers.ts';
-import { isNamed, narrowness, type CardSelector } from './card-selector.ts';
-import { wholeSections } from './edition.ts';
-import type { Release } from './release.ts';
+import type { Problem } from '../../problem.ts';
+import { compareCardNumbers } from '../numbers/compare-card-numbers.ts';
+import { isNamed, narrowness, type CardSelector } from '../card-selector.ts';
+import { wholeSections } from '../edition.ts';
+import type { Release } from '../release.ts';
 import { repeatedKeys } from './repeated-keys.ts';
-import type { Section } from './section.ts';
-import { parallelsOf } from './variant.ts';
+import type { Section } from '../section.ts';
+import { parallelsOf } from '../variant.ts';
 
 /** What rules of a release name wrongly: parallels, variants, editions, panels. */
 export function checkRules(release: Release): readonly Problem[] {

@@ -1,4 +1,4 @@
-import type { Problem } from '../problem.ts';
+import type { Problem } from '../../problem.ts';
 
 /** Keys that stand twice in a list of a release: the second of each is the problem. */
 export function repeatedKeys(list: string, things: readonly { readonly key: string }[]): Problem[] {

@@ -1,10 +1,10 @@
-import type { Problem } from '../problem.ts';
-import { normalCardNumber } from './card-number.ts';
-import { compareCardNumbers } from './compare-card-numbers.ts';
+import type { Problem } from '../../problem.ts';
+import { normalCardNumber } from '../numbers/card-number.ts';
+import { compareCardNumbers } from '../numbers/compare-card-numbers.ts';
 import { checkDetails } from './check-details.ts';
 import { checkRules } from './check-rules.ts';
-import { wholeSections } from './edition.ts';
-import type { Release } from './release.ts';
+import { wholeSections } from '../edition.ts';
+import type { Release } from '../release.ts';
 
 /** What keeps a release from being used at all: parts that name each other wrongly, things that stand twice. */
 export function checkRelease(release: Release): readonly Problem[] {

@@ -1,5 +1,5 @@
 import { expand, type Version } from './expand.ts';
-import type { Release } from './release.ts';
+import type { Release } from '../release.ts';
 
 /** What exists of one section in one finish. */
 export interface ProductionRow {

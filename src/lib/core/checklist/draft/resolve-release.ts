@@ -1,13 +1,13 @@
-import { bad, good, type Outcome, type Problem } from '../problem.ts';
-import type { Card } from './card.ts';
-import { normalCardNumber } from './card-number.ts';
+import { bad, good, type Outcome, type Problem } from '../../problem.ts';
+import type { Card } from '../card.ts';
+import { normalCardNumber } from '../numbers/card-number.ts';
 import { checkRelease } from './check-release.ts';
-import { CARD_DETAILS, pickDetails } from './card-details.ts';
+import { CARD_DETAILS, pickDetails } from '../card-details.ts';
 import type { CardDraft, OddsDraft, ReleaseDraft, SectionDraft } from './draft.ts';
-import type { PackType, Release } from './release.ts';
-import { SECTION_DETAILS, type Section } from './section.ts';
-import { parseOdds, type Odds } from './odds.ts';
-import { keyMaker, slug } from './slug.ts';
+import type { PackType, Release } from '../release.ts';
+import { SECTION_DETAILS, type Section } from '../section.ts';
+import { parseOdds, type Odds } from '../odds.ts';
+import { keyMaker, slug } from '../slug.ts';
 
 /** What the parts of one release share while it is resolved. */
 interface Resolving {

@@ -1,6 +1,6 @@
 import { versionMaker, type Version } from './expand.ts';
-import { numberingsOf } from './numbering.ts';
-import type { Release } from './release.ts';
+import { numberingsOf } from '../numbering.ts';
+import type { Release } from '../release.ts';
 import { parseVersionKey } from './version-key.ts';
 
 /** The version of a release that bears a key; null where the rules make none. Its card alone is expanded. */

@@ -1,12 +1,12 @@
-import type { Card } from './card.ts';
-import type { Evidence } from './confidence.ts';
-import { narrowness } from './card-selector.ts';
-import { numberingsOf } from './numbering.ts';
-import { runRuleFor, type Parallel } from './parallel.ts';
-import type { Swatch } from './swatch.ts';
-import type { Release } from './release.ts';
-import type { Section } from './section.ts';
-import { addedVariants, variantFinder, type Variant } from './variant.ts';
+import type { Card } from '../card.ts';
+import type { Evidence } from '../confidence.ts';
+import { narrowness } from '../card-selector.ts';
+import { numberingsOf } from '../numbering.ts';
+import { runRuleFor, type Parallel } from '../parallel.ts';
+import type { Swatch } from '../swatch.ts';
+import type { Release } from '../release.ts';
+import type { Section } from '../section.ts';
+import { addedVariants, variantFinder, type Variant } from '../variant.ts';
 import { formatVersionKey } from './version-key.ts';
 
 /** One collectible thing: a card in one finish, regular or as one of its variants. */

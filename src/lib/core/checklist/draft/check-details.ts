@@ -1,7 +1,7 @@
-import type { Problem } from '../problem.ts';
-import { parseCardNumber } from './card-number.ts';
-import type { Evidence } from './confidence.ts';
-import type { Release } from './release.ts';
+import type { Problem } from '../../problem.ts';
+import { parseCardNumber } from '../numbers/card-number.ts';
+import type { Evidence } from '../confidence.ts';
+import type { Release } from '../release.ts';
 import { repeatedKeys } from './repeated-keys.ts';
 
 /** What details of a release name wrongly, or contradict in themselves. */

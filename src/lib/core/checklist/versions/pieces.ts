@@ -1,7 +1,7 @@
-import { isNamed } from './card-selector.ts';
-import { wholeSections } from './edition.ts';
-import { cardsOf, type Release } from './release.ts';
-import { variantsOf } from './variant.ts';
+import { isNamed } from '../card-selector.ts';
+import { wholeSections } from '../edition.ts';
+import { cardsOf, type Release } from '../release.ts';
+import { variantsOf } from '../variant.ts';
 import { formatVersionKey } from './version-key.ts';
 
 /** The tiles that one card may hide, with what is owned of each, and what a full set of them earns. */

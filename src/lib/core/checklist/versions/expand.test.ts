@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import type { ReleaseDraft } from './draft.ts';
+import type { ReleaseDraft } from '../draft/draft.ts';
 import { expand } from './expand.ts';
-import { cardsOf, type Release } from './release.ts';
-import { oddReleaseDraft, releaseDraft } from './release.arbitrary.ts';
-import { resolveRelease } from './resolve-release.ts';
-import { variantFinder, variantsOf } from './variant.ts';
+import { cardsOf, type Release } from '../release.ts';
+import { oddReleaseDraft, releaseDraft } from '../draft/release.arbitrary.ts';
+import { resolveRelease } from '../draft/resolve-release.ts';
+import { variantFinder, variantsOf } from '../variant.ts';
 
 function release(draft: ReleaseDraft): Release {
 	const outcome = resolveRelease(draft);

@@ -1,7 +1,7 @@
-import { narrowness, type CardSelector } from './card-selector.ts';
-import { wholeSections } from './edition.ts';
-import type { Release } from './release.ts';
-import { parallelsOf } from './variant.ts';
+import { narrowness, type CardSelector } from '../card-selector.ts';
+import { wholeSections } from '../edition.ts';
+import type { Release } from '../release.ts';
+import { parallelsOf } from '../variant.ts';
 
 /**
  * At most how many versions a release has, told from its rules without making any: what a few lines may

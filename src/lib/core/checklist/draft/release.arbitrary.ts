@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import type { ReleaseDraft, SectionDraft } from './draft.ts';
-import { ORIGIN_KINDS } from './card-details.ts';
-import { CONFIDENCES } from './confidence.ts';
-import { DIFFICULTY_LEVELS } from './difficulty.ts';
-import { slug } from './slug.ts';
-import { SWATCHES } from './swatch.ts';
-import { VARIANT_KIND_NAMES } from './variant.ts';
+import { ORIGIN_KINDS } from '../card-details.ts';
+import { CONFIDENCES } from '../confidence.ts';
+import { DIFFICULTY_LEVELS } from '../difficulty.ts';
+import { slug } from '../slug.ts';
+import { SWATCHES } from '../swatch.ts';
+import { VARIANT_KIND_NAMES } from '../variant.ts';
 
 /** One line of printable text, as people would type it, with quotes, commas and semicolons in it. */
 export const textLine = fc
