@@ -139,6 +139,10 @@ export const SectionSchema = Type.Object(
 			Type.Optional(Type.Enum([...SWATCHES])),
 			'Whether its base finish holds a swatch; left out: none is in question.'
 		),
+		noBaseFinish: said(
+			Type.Optional(Type.Literal(true)),
+			'There is no plain version: its cards exist in their parallels only.'
+		),
 		baseLook: said(Type.Optional(line(200)), 'What its base finish looks like.'),
 		lettering: said(
 			Type.Optional(

@@ -33,6 +33,8 @@ export interface SectionDetails extends Evidence {
 	readonly onlyIn?: readonly string[];
 	/** Whether its base finish holds a swatch; left out: none is in question. */
 	readonly swatch?: Swatch;
+	/** There is no plain version: its cards exist in their parallels only. */
+	readonly noBaseFinish?: true;
 	/** What its base finish looks like: "dull stock, no colour". */
 	readonly baseLook?: string;
 	/** Letters along the edge by place in the strip, from the first: a text, "" where it is not known, null where that place has none. */
@@ -45,6 +47,7 @@ export const SECTION_DETAILS = [
 	'difficulty',
 	'onlyIn',
 	'swatch',
+	'noBaseFinish',
 	'baseLook',
 	'lettering',
 	'confidence',

@@ -1,3 +1,4 @@
+import { group } from 'd3-array';
 import { normalCardNumber } from '../checklist/numbers/card-number.ts';
 import { namesOf } from '../checklist/card-selector.ts';
 import { versionMaker, type Version, type VersionMaker } from '../checklist/versions/expand.ts';
@@ -191,7 +192,7 @@ function slotsOf(
 		if (list) list.push(version);
 		else byFinish.set(version.parallelKey, [version]);
 	}
-	return [...byFinish].flatMap(([parallel, ofFinish]) => {
+	const slots = [...byFinish].flatMap(([parallel, ofFinish]) => {
 		if (!isFinishIn(parallel, rules)) return [];
 		const regular = ofFinish.find(({ variantKey }) => variantKey === null);
 		const kindOf = ({ variantKey }: Version) => kinds.get(variantKey ?? '');
@@ -214,6 +215,13 @@ function slotsOf(
 		];
 		return inOrderOf(ofFinish, [[first, ...sameSlot], ...ownSlots.map((version) => [version])]);
 	});
+	// A card without a base finish is asked for once, in whichever finish comes.
+	const isInBase = rules.finishes === 'base' || rules.finishes === 'base-and-chosen';
+	if (slots.length > 0 || !isInBase || byFinish.size === 0 || byFinish.has(null)) return slots;
+	const inEach = [...byFinish.values()].flatMap((ofFinish) =>
+		slotsOf(ofFinish, { ...rules, finishes: 'all' }, kinds)
+	);
+	return [...group(inEach, ([first]) => first?.variantKey).values()].map((same) => same.flat());
 }
 
 /** Slots in the order in which their first versions stand. */

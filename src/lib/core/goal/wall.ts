@@ -1,5 +1,7 @@
 import { versionMaker } from '../checklist/versions/expand.ts';
 import type { Numbering } from '../checklist/numbering.ts';
+import type { Parallel } from '../checklist/parallel.ts';
+import { finishKeysOf } from '../checklist/versions/finish-keys.ts';
 import type { Release } from '../checklist/release.ts';
 
 /**
@@ -45,6 +47,20 @@ export interface WallTile {
 export type WallFace = Omit<WallTile, 'owned' | 'isNeeded' | 'state' | 'ladder'> & {
 	readonly versions: readonly { readonly key: string; readonly isVariant: boolean }[];
 };
+
+/**
+ * The finishes that a wall of a numbering is drawn in, beside the chosen one (null): where its cards
+ * have no base finish and that was chosen, each finish that they were made in.
+ */
+export function wallFinishes(
+	release: Release,
+	{ cards }: Numbering,
+	parallelKey: string | null
+): readonly (Parallel | null)[] {
+	if (parallelKey !== null || cards.some(({ section }) => !section.noBaseFinish)) return [null];
+	const made = new Set(cards.flatMap(({ section, card }) => finishKeysOf(release, section, card)));
+	return release.parallels.filter(({ key }) => made.has(key));
+}
 
 /** The faces of a numbering in one finish, in number order. */
 export function wallFaces(

@@ -1,4 +1,4 @@
-import { runRuleFor } from '../checklist/parallel.ts';
+import { finishKeysOf } from '../checklist/versions/finish-keys.ts';
 import { findVersion } from '../checklist/versions/find-version.ts';
 import type { Release } from '../checklist/release.ts';
 import { addedVariants, VARIANT_KINDS, variantsOf } from '../checklist/variant.ts';
@@ -67,7 +67,6 @@ export function namedBy(
 ): readonly Named[] {
 	const { release } = context;
 	const place = searchPlaceOf(group, context);
-	const parallelKey = group.parallelKey ?? context.parallelKey;
 	let count = 0;
 	const named = group.items.flatMap((item): readonly Named[] => {
 		const { start, end } = item;
@@ -78,9 +77,10 @@ export function namedBy(
 			problems.push(tooMany(item));
 			return [];
 		}
-		const unmade = cards.filter((card) => !isMade(release, parallelKey, card));
+		const unmade = cards.filter((card) => meantFinish(card, group, context) === null);
 		if (unmade.length > 0) {
-			problems.push(notMade(release, parallelKey, unmade, start, end));
+			const parallelKey = group.parallelKey ?? context.parallelKey;
+			problems.push({ start, end, ...notMade(release, parallelKey, unmade) });
 			return [];
 		}
 		const without = cards.find((card) => meantVariant(card, group, context) === null);
@@ -109,7 +109,7 @@ export function tooMany(item: Span | undefined): Problem {
 	};
 }
 
-/** One copy of a card with what words say of it; the card must have the variant that they name. */
+/** One copy of a card with what words say of it; the card must have the finish and variant that they name. */
 export function additionOf(
 	card: IndexedCard,
 	words: Qualities,
@@ -121,7 +121,7 @@ export function additionOf(
 		version: formatVersionKey({
 			release: release.key,
 			card: card.card.key,
-			parallel: words.parallelKey ?? context.parallelKey,
+			parallel: meantFinish(card, words, context)?.key ?? null,
 			variant: meantVariant(card, words, context)?.key ?? null
 		}),
 		quantity: 1,
@@ -129,6 +129,28 @@ export function additionOf(
 		...(words.serial ? { serial: words.serial.value } : {}),
 		...(words.place === undefined ? {} : { place: words.place })
 	};
+}
+
+/** A finish by its key; null: the base finish. */
+interface MeantFinish {
+	readonly key: string | null;
+}
+
+/**
+ * The finish of a card that words, or the context, mean; null where it was not made in it. Where there
+ * is no base finish and only a single other, that is meant by no word at all.
+ */
+export function meantFinish(
+	{ section, card }: IndexedCard,
+	words: Pick<Qualities, 'parallelKey'>,
+	{ release, parallelKey }: EntryContext
+): MeantFinish | null {
+	const said = words.parallelKey ?? parallelKey;
+	if (said === null && !section.noBaseFinish) return { key: null };
+	const made = finishKeysOf(release, section, card);
+	if (said !== null) return made.includes(said) ? { key: said } : null;
+	const [only] = made;
+	return only !== undefined && made.length === 1 ? { key: only } : null;
 }
 
 /** What words mean of a card: a variant by its key, or the regular card. */
@@ -141,10 +163,11 @@ interface MeantVariant {
 export function meantVariant(
 	card: IndexedCard,
 	words: Pick<Qualities, 'variant' | 'parallelKey'>,
-	{ release, parallelKey }: EntryContext
+	context: EntryContext
 ): MeantVariant | null {
+	const parallelKey = meantFinish(card, words, context)?.key ?? null;
 	return words.variant
-		? variantNamed(words.variant.value, release, words.parallelKey ?? parallelKey, card)
+		? variantNamed(words.variant.value, context.release, parallelKey, card)
 		: { key: null };
 }
 
@@ -206,27 +229,27 @@ export function nameOf({ card }: IndexedCard): string {
 	return card.number ?? `"${card.title}"`;
 }
 
-export function isMade(release: Release, parallelKey: string | null, found: IndexedCard): boolean {
-	if (parallelKey === null) return true;
-	const parallel = release.parallels.find(({ key }) => key === parallelKey);
-	return parallel !== undefined && runRuleFor(parallel, found.section, found.card) !== undefined;
-}
-
 function notMade(
 	release: Release,
 	parallelKey: string | null,
-	cards: readonly IndexedCard[],
-	start: number,
-	end: number
-): Problem {
-	const name = release.parallels.find(({ key }) => key === parallelKey)?.name ?? parallelKey ?? '';
+	cards: readonly IndexedCard[]
+): Pick<Problem, 'message' | 'remedy'> {
+	const nameIn = (key: string | null) =>
+		release.parallels.find((parallel) => parallel.key === key)?.name ?? key ?? '';
 	const sections = [...new Set(cards.map(({ section }) => section.name))].join(', ');
 	const numbers = cards.slice(0, 3).map(nameOf);
 	const more = cards.length > 3 ? ` and ${cards.length - 3} more` : '';
+	const whose = `${numbers.join(', ')}${more} (${sections})`;
+	if (parallelKey === null) {
+		const made = cards.flatMap(({ section, card }) => finishKeysOf(release, section, card));
+		const names = [...new Set(made)].map(nameIn).join(', ');
+		return {
+			message: `there is no base finish of ${whose}`,
+			remedy: names ? `Say which finish: ${names}.` : 'Enter the finishes it was made in first.'
+		};
+	}
 	return {
-		start,
-		end,
-		message: `${name} was not made of ${numbers.join(', ')}${more} (${sections})`,
+		message: `${nameIn(parallelKey)} was not made of ${whose}`,
 		remedy: 'Choose another finish, or leave these out.'
 	};
 }

@@ -8,7 +8,7 @@ import {
 	additionOf,
 	cardsOfItem,
 	checkSerial,
-	isMade,
+	meantFinish,
 	MOST_NAMED,
 	namedBy,
 	tooMany,
@@ -179,7 +179,6 @@ function everythingBut(
 		});
 		return { additions: [], reaches: [] };
 	}
-	const parallelKey = qualities.parallelKey ?? context.parallelKey;
 	const left = new Set<string>();
 	for (const { item, cards } of excepted) {
 		const { start, end } = item;
@@ -214,7 +213,7 @@ function everythingBut(
 			(found) =>
 				!left.has(found.card.key) &&
 				(place.section === undefined || found.section.key === place.section.key) &&
-				isMade(release, parallelKey, found) &&
+				meantFinish(found, qualities, context) !== null &&
 				meantVariant(found, qualities, context) !== null
 		);
 	if (rest.length === 0 && numbering.cards.length > left.size) {

@@ -1,7 +1,13 @@
 <script lang="ts">
 	import { numberingsOf } from '$lib/core/checklist/numbering';
 	import type { Release } from '$lib/core/checklist/release';
-	import { wallFaces, wallTiles, type Holdings, type Wanted } from '$lib/core/goal/wall';
+	import {
+		wallFinishes,
+		wallFaces,
+		wallTiles,
+		type Holdings,
+		type Wanted
+	} from '$lib/core/goal/wall';
 	import NumberWall from './NumberWall.svelte';
 	import WallLegend from './WallLegend.svelte';
 
@@ -29,14 +35,16 @@
 	const faces = $derived(
 		numberingsOf(release)
 			.filter(({ key }) => numberingKey === null || key === numberingKey)
-			.map((numbering) => ({
-				key: numbering.key,
-				name: numbering.name,
-				subsets: release.sections
-					.filter(({ numberedIn }) => numberedIn === numbering.key)
-					.map(({ name }) => name),
-				faces: wallFaces(release, numbering, parallelKey)
-			}))
+			.flatMap((numbering) =>
+				wallFinishes(release, numbering, parallelKey).map((finish) => ({
+					key: `${numbering.key}~${finish?.key ?? ''}`,
+					name: finish ? `${numbering.name} · ${finish.name}` : numbering.name,
+					subsets: release.sections
+						.filter(({ numberedIn }) => numberedIn === numbering.key)
+						.map(({ name }) => name),
+					faces: wallFaces(release, numbering, finish?.key ?? parallelKey)
+				}))
+			)
 	);
 	const walls = $derived(
 		faces

@@ -150,6 +150,7 @@ const sectionDetails = fc.record(
 		difficulty,
 		onlyIn: fc.constant(['hobby']),
 		swatch: fc.constantFrom(...SWATCHES),
+		noBaseFinish: fc.constant(true as const),
 		baseLook: textLine,
 		lettering: fc.array(fc.option(textLine), { minLength: 1, maxLength: 4 }),
 		confidence: fc.constantFrom(...CONFIDENCES),

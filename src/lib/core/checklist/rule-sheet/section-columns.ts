@@ -2,6 +2,7 @@ import { bad, good } from '../../problem.ts';
 import { formatListCell, parseListCell } from '../list-cell.ts';
 import { SECTION_KINDS, type Section } from '../section.ts';
 import { CARD_SHAPES, type CardFormat } from '../card-format.ts';
+import { parseCardSize } from '../parse-card-size.ts';
 import {
 	choiceColumn,
 	countColumn,
@@ -48,7 +49,7 @@ const seriesColumn: Column<SectionRules> = {
 const formatColumn: Column<SectionRules> = {
 	key: 'format',
 	name: 'Format',
-	hint: '63.5 × 88.9 mm; 20 pt; die cut',
+	hint: '63.5 × 88.9 mm; 20 pt; die cut; or 2.5 × 3.5 in',
 	width: 13,
 	write: ({ format }) =>
 		[
@@ -63,17 +64,16 @@ const formatColumn: Column<SectionRules> = {
 	read: (text) => {
 		let format: CardFormat = {};
 		for (const part of parseListCell(text)) {
-			const [, width, height] = /^([\d.]+|\?)\s*[×x]\s*([\d.]+|\?)(?:\s*mm)?$/i.exec(part) ?? [];
+			const size = parseCardSize(part);
 			const [, stock] = /^([\d.]+)\s*pt$/i.exec(part) ?? [];
 			const shape = CARD_SHAPES.find((known) => known === part.toLowerCase());
-			if (!(width && height) && !stock && !shape) {
+			if (!size && !stock && !shape) {
 				const remedy = `Write size, stock or shape (${CARD_SHAPES.join(', ')}), separated by semicolons.`;
 				return bad([{ message: `"${part}" says nothing of a card's make`, remedy }]);
 			}
 			format = {
 				...format,
-				...(width && width !== '?' ? { widthMm: Number(width) } : {}),
-				...(height && height !== '?' ? { heightMm: Number(height) } : {}),
+				...size,
 				...(stock ? { stockPt: Number(stock) } : {}),
 				...(shape ? { shape } : {})
 			};
@@ -219,6 +219,12 @@ export const SECTION_COLUMNS: readonly Column<SectionRules>[] = [
 		{ key: 'baseLook', name: 'Base finish looks', hint: 'dull, no colour', width: 12 },
 		({ baseLook }) => baseLook,
 		(baseLook) => ({ baseLook })
+	),
+	choiceColumn<SectionRules, 'none'>(
+		{ key: 'noBaseFinish', name: 'Base finish', hint: 'none: in its parallels only', width: 7 },
+		['none'],
+		({ noBaseFinish }) => (noBaseFinish ? 'none' : undefined),
+		() => ({ noBaseFinish: true })
 	),
 	choiceColumn(
 		{ key: 'swatch', name: 'Swatch', hint: 'none in question', width: 7 },

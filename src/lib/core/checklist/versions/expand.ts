@@ -59,13 +59,15 @@ function runIn(variant: Variant | null, { parallel, run }: Finish): Run {
 
 /** The finishes of a card: base first, then the parallels that were made of it, in their order. */
 function finishesOf(release: Release, section: Section, card: Card): readonly Finish[] {
-	const finishes: Finish[] = [
-		{
-			parallel: null,
-			run: runOf({ printRun: section.printRun }),
-			swatch: section.swatch ?? null
-		}
-	];
+	const finishes: Finish[] = section.noBaseFinish
+		? []
+		: [
+				{
+					parallel: null,
+					run: runOf({ printRun: section.printRun }),
+					swatch: section.swatch ?? null
+				}
+			];
 	for (const parallel of release.parallels) {
 		const rule = runRuleFor(parallel, section, card);
 		if (rule) {
