@@ -7,12 +7,10 @@ import {
 	type Node,
 	type ParseError
 } from 'jsonc-parser';
-import type { ReleaseDraft, SectionDraft } from '../core/checklist/draft/draft.ts';
+import type { ReleaseDraft } from '../core/checklist/draft/draft.ts';
+import { draftOfRelease } from '../core/checklist/draft/draft-of-release.ts';
 import type { Release } from '../core/checklist/release.ts';
 import { resolveRelease } from '../core/checklist/draft/resolve-release.ts';
-import type { Section } from '../core/checklist/section.ts';
-import { formatOdds, type Odds } from '../core/checklist/odds.ts';
-import type { Variant } from '../core/checklist/variant.ts';
 import { bad, type Outcome, type Problem } from '../core/problem.ts';
 import { asDraft, ChecklistSchema, type ChecklistFile } from '../schemas/checklist.ts';
 import { checkAgainst } from '../schemas/validator.ts';
@@ -68,64 +66,12 @@ export function formatChecklistJson(release: Release): string {
 
 /** The document that such a file holds. */
 export function checklistDocument(release: Release): ChecklistDocument {
-	const { key, name, maker, year, theme, note } = release;
-	const { packTypes, rarities, sections, parallels, variants } = release;
-	const { collectibles = [], hunts = [] } = release;
 	return {
 		$schema: 'urn:jade-binder:schema:checklist:2',
 		format: 'jade-checklist',
 		formatVersion: 2,
-		release: { key, name, maker, year, ...(theme ? { theme } : {}), ...(note ? { note } : {}) },
-		...filled({ packTypes, rarities, collectibles, hunts }),
-		sections: sections.map(fileSection),
-		...filled({
-			parallels: parallels.map((parallel) => ({ ...parallel, runs: parallel.runs.map(fileOdds) })),
-			variants: variants.map(fileVariant)
-		})
+		...draftOfRelease(release)
 	};
-}
-
-function fileSection(section: Section): SectionDraft {
-	const { series, odds, cards, alsoIn, listed, edition, ...rest } = section;
-	return {
-		...rest,
-		...(listed === (section.kind !== 'extra') ? {} : { listed }),
-		...(edition
-			? {
-					edition: {
-						of: edition.of,
-						...filled({ changes: edition.changes, without: edition.without }),
-						...(edition.from ? { from: edition.from } : {})
-					}
-				}
-			: {}),
-		...filled({ series, alsoIn }),
-		...(odds.length > 0 ? { odds: oddsText(odds) } : {}),
-		cards: cards.map(({ subjects, marks, title, otherNumbers, panelOf, ...card }) => ({
-			...fileOdds(card),
-			...(title ? { title } : {}),
-			...filled({ subjects, marks, otherNumbers, panelOf })
-		}))
-	};
-}
-
-function fileVariant({ finishes, ...variant }: Variant) {
-	return { ...fileOdds(variant), ...(finishes ? { finishes: finishes.map(fileOdds) } : {}) };
-}
-
-function fileOdds<Thing extends { readonly odds?: readonly Odds[] }>({ odds, ...rest }: Thing) {
-	return odds ? { ...rest, odds: oddsText(odds) } : rest;
-}
-
-function oddsText(odds: readonly Odds[]): Record<string, string> {
-	return Object.fromEntries(odds.map((each) => [each.packType, formatOdds(each)]));
-}
-
-/** Only the lists that hold something: a file leaves empty ones out. */
-function filled<Lists extends Record<string, readonly unknown[]>>(lists: Lists): Partial<Lists> {
-	return Object.fromEntries(
-		Object.entries(lists).filter(([, list]) => list.length > 0)
-	) as Partial<Lists>;
 }
 
 const DEEPEST = 40;

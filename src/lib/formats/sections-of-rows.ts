@@ -17,6 +17,7 @@ const SHARED: readonly CsvColumn[] = [
 	'listed',
 	'stated total'
 ];
+const ANOTHER = 'A list over several releases is added as a list of cards; a checklist has one.';
 const RELEASE_WIDE: readonly CsvColumn[] = ['release', 'maker', 'year'];
 
 interface Group {
@@ -49,7 +50,8 @@ export function sectionsOfRows(rows: readonly CsvRow[]) {
 	const first = rows[0];
 	for (const group of groups.values()) {
 		for (const row of group.rows) {
-			if (first) problems.push(...disagreements(RELEASE_WIDE, row, first, 'the first row'));
+			if (first)
+				problems.push(...disagreements(RELEASE_WIDE, row, first, 'the first row', ANOTHER));
 			problems.push(...disagreements(SHARED, row, group.first, "the section's first row"));
 		}
 	}
@@ -72,7 +74,8 @@ function disagreements(
 	columns: readonly CsvColumn[],
 	row: CsvRow,
 	first: CsvRow,
-	what: string
+	what: string,
+	remedy = 'Make them the same, or leave this one blank.'
 ): Problem[] {
 	return columns.flatMap((column) => {
 		const said = row.cell(column);
@@ -82,7 +85,7 @@ function disagreements(
 					line: row.line,
 					field: column,
 					message: `"${said.slice(0, 60)}" differs from ${what} (line ${first.line})`,
-					remedy: 'Make them the same, or leave this one blank.'
+					remedy
 				};
 	});
 }

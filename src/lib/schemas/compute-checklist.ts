@@ -164,6 +164,10 @@ export const OutlineInput = Type.Object(
 		outline: said(
 			Type.String({ maxLength: LONGEST_OUTLINE }),
 			'A release as an outline (docs/formats.md).'
+		),
+		checklist: said(
+			Type.Optional(ChecklistBodySchema),
+			'The release that the lines add to; left out: they make a new one.'
 		)
 	},
 	closed

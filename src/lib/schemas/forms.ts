@@ -1,6 +1,8 @@
 import { Type, type Static } from 'typebox';
 import { BOX_USES } from '../core/storage/kinds/box-use.ts';
 import { SLIP_STATES } from '../core/storage/slips/slip-line.ts';
+import { LONGEST_OUTLINE } from '../core/checklist/outline/parse-outline.ts';
+import { TITLE_SEPARATORS } from '../core/checklist/subjects-of-titles.ts';
 import { LONGEST_LINE } from '../core/shorthand/parse-entry-line.ts';
 import { BinderKindSchema, LayoutChangeSchema, PageKindSchema } from './binder.ts';
 import { BoxKindSchema } from './compute-boxes.ts';
@@ -33,6 +35,8 @@ const table = {
 };
 export const ChecklistFileFormSchema = Type.Object({
 	...table,
+	/** A whole checklist, or a list of cards that are added to those that are there. Left out: a checklist. */
+	as: Type.Optional(Type.Enum(['checklist', 'list'])),
 	name: Type.Optional(Name),
 	maker: Type.Optional(Name),
 	year: Type.Optional(Name)
@@ -66,6 +70,13 @@ export const StepFormSchema = Type.Object({ step: idOf('journal', 'Reload the pa
 /* Releases */
 export const MendFormSchema = Type.Object({ message: asTyped(10_000) });
 export const TitlesFormSchema = Type.Object({ numbering: Key, text: asTyped(5_000_000) });
+export const AddLinesFormSchema = Type.Object({ lines: asTyped(LONGEST_OUTLINE) });
+export const SubjectsFormSchema = Type.Object({
+	separator: list(Type.Enum([...TITLE_SEPARATORS]), TITLE_SEPARATORS.length),
+	/** Left out: every section. */
+	section: Type.Optional(Key),
+	overwrite: Type.Optional(Type.Literal('on'))
+});
 export const VariantLineFormSchema = Type.Object({ line: Type.String({ maxLength: 1000 }) });
 
 /* Binders */

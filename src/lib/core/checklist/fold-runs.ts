@@ -10,7 +10,7 @@ import { hasLetters, letterPlace } from './numbers/letter-number.ts';
  * @example foldRuns(['1', '2', '3', '14', '20', '21']) // '1–3, 14, 20, 21'
  */
 export function foldRuns(numbers: readonly string[]): string {
-	return runsOf(numbers)
+	return foldedRuns(numbers)
 		.map((run) => {
 			const [first, ...rest] = run;
 			const last = rest.at(-1);
@@ -26,7 +26,8 @@ export function foldCards(cards: readonly Card[]): string {
 	return [foldRuns(numbers), ...titles].filter(Boolean).join(', ');
 }
 
-function runsOf(numbers: readonly string[]): readonly (readonly string[])[] {
+/** The runs that numbers form, in their order: each as its numbers. */
+export function foldedRuns(numbers: readonly string[]): readonly (readonly string[])[] {
 	const runs: string[][] = [];
 	let lastStem = '';
 	let lastDigits: number | null = null;

@@ -7,6 +7,7 @@ import {
 	type OutlineRequest
 } from '../../schemas/compute-checklist.ts';
 import { defineComputation } from './define-computation.ts';
+import { resolveChecklist } from './resolve-checklist.ts';
 
 export const readOutlineComputation = defineComputation({
 	name: 'read-outline',
@@ -14,8 +15,10 @@ export const readOutlineComputation = defineComputation({
 		'Reads the sketch of a release: the checklist it makes, its figures, and what is not understood.',
 	input: OutlineInput,
 	output: OutlineOutput,
-	run({ outline }: OutlineRequest) {
-		const { release, ...reading } = readOutline(outline);
+	run({ outline, checklist }: OutlineRequest) {
+		const onto = checklist ? resolveChecklist(checklist, '/checklist') : null;
+		if (onto && !onto.ok) return onto;
+		const { release, ...reading } = readOutline(outline, onto?.value);
 		return good({ ...reading, checklist: checklistDocument(release) });
 	}
 });

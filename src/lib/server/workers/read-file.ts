@@ -1,5 +1,9 @@
 import { bad } from '../../core/problem.ts';
-import type { ChecklistReading, TableChoice } from '../../formats/read-checklist.ts';
+import type {
+	CardListReading,
+	ChecklistReading,
+	TableChoice
+} from '../../formats/read-checklist.ts';
 import type { HoldingsChoice, HoldingsReading } from '../../formats/read-holdings.ts';
 import { runTask, TooMuch } from './run-task.ts';
 
@@ -10,6 +14,15 @@ export async function readChecklistFile(
 	signal: AbortSignal
 ): Promise<ChecklistReading> {
 	return runTask('readChecklist', { bytes, choice }, signal).catch(givenUp);
+}
+
+/** The same for a list of cards of any releases. */
+export async function readCardListFile(
+	bytes: Uint8Array,
+	choice: TableChoice,
+	signal: AbortSignal
+): Promise<CardListReading> {
+	return runTask('readCardList', { bytes, choice }, signal).catch(givenUp);
 }
 
 /** The same for a list of holdings. */

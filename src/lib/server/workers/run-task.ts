@@ -10,6 +10,7 @@ const LONGEST_MS: Readonly<Record<TaskName, number>> = {
 	compute: 10_000,
 	planStorage: 120_000,
 	readChecklist: 60_000,
+	readCardList: 60_000,
 	readHoldings: 60_000,
 	exportHoldings: 60_000,
 	holderView: 60_000,

@@ -13,7 +13,7 @@ import { storageOptions, type StorageChoice } from '../storage/plan/read-storage
 import { storageView } from '../storage/plan/storage-view.ts';
 import { printLabels } from '../storage/labels/print-labels.ts';
 import type { Problem } from '../../core/problem.ts';
-import { readChecklist, type TableChoice } from '../../formats/read-checklist.ts';
+import { readCardList, readChecklist, type TableChoice } from '../../formats/read-checklist.ts';
 import { readHoldings, type HoldingsChoice } from '../../formats/read-holdings.ts';
 import type { BinderId } from '../../core/row-id.ts';
 
@@ -50,6 +50,8 @@ export const TASKS = {
 		readonly bytes: Uint8Array;
 		readonly choice: TableChoice;
 	}) => readChecklist(bytes, choice),
+	readCardList: ({ bytes, choice }: { readonly bytes: Uint8Array; readonly choice: TableChoice }) =>
+		readCardList(bytes, choice),
 	readHoldings: ({
 		bytes,
 		choice

@@ -51,6 +51,7 @@
 	<div class="flex flex-wrap gap-2">
 		<a class="btn" href={resolve(`/releases/compare?left=${query}`)}>Side by side</a>
 		<a class="btn" href={resolve('/releases/[release]/edit', { release: release.key })}>Edit</a>
+		<a class="btn" href={resolve(`/releases/outline?like=${query}`)}>Another like it</a>
 		<a class="btn btn-primary" href={resolve(`/log?release=${query}`)}>Log copies</a>
 		<a class="btn" href={resolve(`/goals/new?release=${query}`)}>Make a goal</a>
 	</div>

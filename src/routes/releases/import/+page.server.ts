@@ -16,23 +16,32 @@ import {
 	replacement,
 	replaceRelease
 } from '$lib/server/checklists/import-release';
-import { readChecklistFile } from '$lib/server/workers/read-file';
+import { cardListChanges, importCardList } from '$lib/server/checklists/import-card-list';
+import { readCardListFile, readChecklistFile } from '$lib/server/workers/read-file';
+import { loadRelease } from '$lib/server/releases/load-release';
 import { findOrphans } from '$lib/server/checklists/save-release';
 
-/** The checklist a form brings: the file that was chosen, or else the text that was pasted. */
-async function readChecklist(request: Request) {
+/** What a form brings: the file that was chosen, or else the text that was pasted, as it is to be read. */
+async function readSent(request: Request) {
 	const form = await request.formData();
 	const fields = readForm(form, ChecklistFileFormSchema);
-	if (!fields.ok) return { source: 'the form', outcome: fields, table: null };
-	const { name = '', maker = '', year = '', sheet = '', text = '', column } = fields.value;
+	if (!fields.ok)
+		return { kind: 'checklist', source: 'the form', outcome: fields, table: null } as const;
+	const { name = '', maker = '', year = '', sheet = '', text = '', column, as } = fields.value;
 	const { source, bytes } = await readFormFile(form, text);
 	const columns = column.map((word) => CSV_COLUMNS.find((column) => column === word) ?? null);
-	const reading = await readChecklistFile(
-		bytes,
-		{ name, maker, year, sheet, ...(columns.length > 0 ? { columns } : {}) },
-		request.signal
-	);
-	return { source, ...reading };
+	const choice = { name, maker, year, sheet, ...(columns.length > 0 ? { columns } : {}) };
+	return as === 'list'
+		? ({
+				kind: 'list',
+				source,
+				...(await readCardListFile(bytes, choice, request.signal))
+			} as const)
+		: ({
+				kind: 'checklist',
+				source,
+				...(await readChecklistFile(bytes, choice, request.signal))
+			} as const);
 }
 
 /** What an import would create, in figures. */
@@ -74,7 +83,7 @@ function refused(
 	problems: readonly Problem[],
 	notes: readonly Problem[]
 ) {
-	return fail(400, { source, table, problems, notes, preview: null, same: null });
+	return fail(400, { source, table, problems, notes, preview: null, same: null, listed: null });
 }
 
 /** What becomes of the release that is there already; null where there is none. */
@@ -91,27 +100,50 @@ async function replacedBy(imported: Release, isTable: boolean) {
 	};
 }
 
+/** What the form begins with: a release that cards are added to. */
+export const load = async ({ url }) => {
+	const into = url.searchParams.get('into');
+	const stored = into ? await loadRelease((await theCollection()).db, into) : null;
+	const { name = '', maker = '', year = '' } = stored?.release ?? {};
+	return { begin: { name, maker, year, as: stored ? ('list' as const) : ('checklist' as const) } };
+};
+
 export const actions = {
 	preview: async ({ request }) => {
-		const { source, outcome, table } = await readChecklist(request);
+		const { kind, source, outcome, table } = await readSent(request);
 		if (!outcome.ok) return refused(source, table, outcome.problems, outcome.notes);
+		const { notes } = outcome;
+		if (kind === 'list') {
+			const listed = await cardListChanges((await theCollection()).db, outcome.value);
+			return { source, table, problems: [], notes, preview: null, same: null, listed };
+		}
 		const same = await replacedBy(outcome.value, table !== null);
 		const preview = previewOf(same?.release ?? outcome.value);
-		if (!same) return { source, table, problems: [], notes: outcome.notes, preview, same };
+		if (!same) return { source, table, problems: [], notes, preview, same, listed: null };
 		const { key, changes, orphans } = same;
 		return {
 			source,
 			table,
 			problems: orphans,
-			notes: outcome.notes,
+			notes,
 			preview,
-			same: { key, changes }
+			same: { key, changes },
+			listed: null
 		};
 	},
 	create: async ({ request }) => {
-		const { source, outcome, table } = await readChecklist(request);
+		const { kind, source, outcome, table } = await readSent(request);
 		if (!outcome.ok) return refused(source, table, outcome.problems, outcome.notes);
 		const collection = await theCollection();
+		if (kind === 'list') {
+			const added = await importCardList(collection, outcome.value);
+			if (!added.ok) return refused(source, table, added.problems, outcome.notes);
+			const [only, ...more] = added.value.keys;
+			redirect(
+				303,
+				only && more.length === 0 ? `/releases/${encodeURIComponent(only)}` : '/releases'
+			);
+		}
 		const same = await findSameRelease(collection.db, outcome.value, table !== null);
 		const stored = same
 			? await replaceRelease(collection, same.release.key, outcome.value, table !== null)

@@ -9,15 +9,31 @@
 	import { countOf } from '$lib/ui/numerals';
 	import ColumnChoice from '$lib/ui/ColumnChoice.svelte';
 	import ImportPreview from './ImportPreview.svelte';
+	import ListPreview from './ListPreview.svelte';
 
-	let { form } = $props();
+	let { data, form } = $props();
+	let as = $derived<'checklist' | 'list'>(data.begin.as);
+	const KINDS = [
+		{
+			word: 'checklist',
+			name: 'The checklist of a release',
+			meaning: 'Where that is in the collection already, it takes its place.'
+		},
+		{
+			word: 'list',
+			name: 'A list of cards, of any releases',
+			meaning: 'Cards are added to what is there; releases that are not there begin with them.'
+		}
+	] as const;
+	const isPreviewed = $derived(Boolean(form?.preview ?? form?.listed));
 	let formElement: HTMLFormElement;
 	let fileInput: HTMLInputElement;
 	let previewButton: HTMLButtonElement;
 	let fileName = $state('');
 	let text = $state('');
-	let name = $state('');
-	let year = $state('');
+	let name = $derived(data.begin.name);
+	let maker = $derived(data.begin.maker);
+	let year = $derived(data.begin.year);
 	let isOver = $state(false);
 	let busy = $state(false);
 	let isStale = $state(false);
@@ -127,6 +143,17 @@
 			placeholder="section,number,title&#10;Base,1,Gannet Point&#10;Base,2,Petrel Stack"
 			spellcheck="false"></textarea>
 	</label>
+	<fieldset class="lg:col-span-2">
+		<legend class="mb-2 text-lg">What it is</legend>
+		<div class="flex flex-wrap gap-x-8 gap-y-2">
+			{#each KINDS as { word, name: kind, meaning } (word)}
+				<label class="flex max-w-md items-start gap-3">
+					<input type="radio" class="radio mt-0.5" name="as" value={word} bind:group={as} />
+					<span>{kind}<span class="block text-sm quiet">{meaning}</span></span>
+				</label>
+			{/each}
+		</div>
+	</fieldset>
 	<fieldset class="grid grid-cols-1 gap-4 sm:grid-cols-3 lg:col-span-2">
 		<legend class="mb-2 text-sm quiet">For a CSV without the columns release, maker and year</legend
 		>
@@ -138,7 +165,11 @@
 			/></label
 		>
 		<label class="block"
-			><span class="block text-sm">Maker</span><input name="maker" class="input w-full" /></label
+			><span class="block text-sm">Maker</span><input
+				name="maker"
+				bind:value={maker}
+				class="input w-full"
+			/></label
 		>
 		<label class="block"
 			><span class="block text-sm">Year or season</span><input
@@ -154,16 +185,18 @@
 	{/if}
 	<div class="flex flex-wrap items-center gap-3 lg:col-span-2">
 		<button
-			class={['btn', !form?.preview || isStale ? 'btn-primary' : '']}
+			class={['btn', !isPreviewed || isStale ? 'btn-primary' : '']}
 			bind:this={previewButton}
 			disabled={busy}>Preview</button
 		>
-		{#if form?.preview}
+		{#if form && isPreviewed}
 			<button
 				class="btn btn-primary"
 				formaction="?/create"
 				disabled={busy || isStale || form.problems.length > 0}
-				>{form.same ? 'Replace the checklist of' : 'Create'} {form.preview.name}</button
+				>{form.preview
+					? `${form.same ? 'Replace the checklist of' : 'Create'} ${form.preview.name}`
+					: 'Add these cards'}</button
 			>
 		{/if}
 		<span role="status" class="flex items-center gap-3">
@@ -189,6 +222,7 @@
 		<ProblemList problems={form.notes} tone="note" />
 	{/if}
 	{#if form?.preview}<ImportPreview preview={form.preview} same={form.same} />{/if}
+	{#if form?.listed}<ListPreview listed={form.listed} />{/if}
 </section>
 
 <details class="mt-10 max-w-3xl">

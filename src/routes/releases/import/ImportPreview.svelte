@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { ChangeCount } from '$lib/core/checklist/draft/replace-release';
+	import { changeFigures } from '$lib/ui/change-figures';
 	import { countOf } from '$lib/ui/numerals';
 
 	interface Props {
@@ -29,14 +30,6 @@
 		same: { readonly key: string; readonly changes: readonly ChangeCount[] } | null;
 	}
 	let { preview, same }: Props = $props();
-	const figures = ({ kind, added, changed, removed }: ChangeCount) =>
-		`${kind}: ${[
-			added ? `${added} added` : '',
-			changed ? `${changed} changed` : '',
-			removed ? `${removed} removed` : ''
-		]
-			.filter(Boolean)
-			.join(', ')}`;
 </script>
 
 <h2 class="mb-1">{preview.name}</h2>
@@ -44,11 +37,8 @@
 	{preview.maker}, {preview.year}.
 	{#if same}
 		It is in the collection already. Replacing its checklist keeps every copy you own;
-		<strong
-			>{same.changes.length > 0
-				? same.changes.map(figures).join('; ')
-				: 'nothing would change'}</strong
-		>. It would have {countOf(preview.cards, 'card')} and {countOf(preview.versions, 'version')}.
+		<strong>{changeFigures(same.changes)}</strong>. It would have {countOf(preview.cards, 'card')} and
+		{countOf(preview.versions, 'version')}.
 	{:else}
 		This would create {countOf(preview.cards, 'card')} in {countOf(
 			preview.sections.length,

@@ -12,7 +12,8 @@
 	import { SAMPLE_OUTLINE } from './sample-outline';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
-	let outline = $state('');
+	let { data } = $props();
+	let outline = $derived(data.like?.outline ?? '');
 	let busy = $state(false);
 	let refused = $state.raw<readonly Problem[]>([]);
 	let area: HTMLTextAreaElement;
@@ -47,6 +48,9 @@
 <p class="mb-5 max-w-2xl quiet">
 	One line a thing: sections with their numbers, parallels with their print runs. What it comes to
 	is shown as you type; titles can be filled in later.
+	{#if data.like}
+		These are the parts of {data.like.name}, a year on: change what is different.
+	{/if}
 </p>
 <div class="grid gap-8 lg:grid-cols-[1.1fr_1fr]">
 	<div>

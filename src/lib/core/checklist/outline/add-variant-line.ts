@@ -15,6 +15,7 @@ export function addVariantLine(release: Release, text: string): Outcome<Release>
 	if (problems.length > 0) return bad(problems);
 	const wanted: VariantDraft[] = [];
 	for (const line of lines) {
+		if (line.kind === 'tell' && line !== lines[0]) continue;
 		if (line.kind !== 'variant') {
 			return bad([
 				{
@@ -31,7 +32,7 @@ export function addVariantLine(release: Release, text: string): Outcome<Release>
 				{ message: `there is no section "${named}"`, remedy: `Sections here: ${known}.` }
 			]);
 		}
-		wanted.push(...variantsOfLine(line, () => section?.key ?? ''));
+		wanted.push(...variantsOfLine(line, lines, () => section?.key ?? ''));
 	}
 	if (wanted.length === 0) {
 		return bad([{ message: 'the line is empty', remedy: 'Write: 27: home town, two printings' }]);

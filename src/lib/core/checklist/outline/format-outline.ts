@@ -1,4 +1,7 @@
-import type { NumberRun, OutlineLine, RunTarget } from './outline.ts';
+import { formatAmount } from '../../worth/amount.ts';
+import type { CardFormat } from '../card-format.ts';
+import { parseCardNumber } from '../numbers/card-number.ts';
+import type { CardChoice, NumberRun, OutlineLine, PanelJoin, RunTarget } from './outline.ts';
 
 /** Writes an outline: what `parseOutline` reads back as the same lines. */
 export function formatOutline(lines: readonly OutlineLine[]): string {
@@ -14,7 +17,12 @@ function formatLine(line: OutlineLine): string {
 		case 'pack':
 			return withTail(`pack ${line.name}`, [
 				line.cards ? `${line.cards} cards` : '',
-				line.packs ? `${line.packs} packs` : ''
+				line.packs ? `${line.packs} packs` : '',
+				line.price ? formatAmount(line.price) : '',
+				line.form ? `form ${line.form}` : '',
+				line.madeOf
+					? `made of ${line.madeOf.map(({ count, pack }) => `${count} ${pack}`).join(' + ')}`
+					: ''
 			]);
 		case 'series':
 			return `series ${line.name}: ${formatRun(line)}`;
@@ -24,6 +32,15 @@ function formatLine(line: OutlineLine): string {
 			return `${line.variant} ${line.runs.map(formatRun).join(' + ')}${line.section ? ` in ${line.section}` : ''}: ${line.name}`;
 		case 'section':
 			return formatSection(line);
+		case 'note':
+		case 'tell':
+			return `${line.kind}: ${line.text}`;
+		case 'mark':
+			return `${line.mark} ${formatChoice(line)}`;
+		case 'tag':
+			return `tag ${line.family} = ${line.word}: ${formatChoice(line)}`;
+		case 'panels':
+			return withTail(`panels ${line.name} of ${line.of}`, line.joins.map(formatJoin));
 	}
 }
 
@@ -39,8 +56,39 @@ function formatSection(line: OutlineLine & { readonly kind: 'section' }): string
 		line.listed === undefined ? '' : line.listed ? 'listed' : 'unlisted',
 		line.grid ? `grid ${line.grid.columns}x${line.grid.rows}` : '',
 		line.strip ? `strip ${line.strip}` : '',
+		line.noBaseFinish ? 'no base finish' : '',
+		...formatMake(line.format),
+		line.from ? `from ${line.from}` : '',
 		...line.without.map((run) => `without ${formatRun(run)}`)
 	]);
+}
+
+function formatMake(format: CardFormat = {}): readonly string[] {
+	const { widthMm, heightMm, stockPt, shape } = format;
+	return [
+		widthMm === undefined && heightMm === undefined
+			? ''
+			: `size ${widthMm ?? '?'} x ${heightMm ?? '?'} mm`,
+		stockPt === undefined ? '' : `${stockPt} pt`,
+		shape ?? ''
+	];
+}
+
+function formatChoice({ runs, section }: CardChoice): string {
+	return `${runs.map(formatRun).join(', ')}${section ? ` in ${section}` : ''}`;
+}
+
+function formatJoin(join: PanelJoin): string {
+	switch (join.kind) {
+		case 'odd':
+			return 'odd with odd';
+		case 'even':
+			return 'even with even';
+		case 'in a row':
+			return `${join.count} in a row`;
+		case 'cards':
+			return join.cards.join(' with ');
+	}
 }
 
 function formatTarget({ section, run, isExcluded, printRun }: RunTarget): string {
@@ -49,7 +97,8 @@ function formatTarget({ section, run, isExcluded, printRun }: RunTarget): string
 }
 
 function formatRun({ from, to }: NumberRun): string {
-	return from === to ? from : `${from}–${to}`;
+	const isAmbiguous = parseCardNumber(from).series !== null;
+	return from === to && !isAmbiguous ? from : `${from}–${to}`;
 }
 
 function withTail(head: string, parts: readonly string[]): string {

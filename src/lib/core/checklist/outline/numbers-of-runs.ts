@@ -2,7 +2,7 @@ import type { Problem } from '../../problem.ts';
 import { formatCardNumber, parseCardNumber, runStem } from '../numbers/card-number.ts';
 import type { NumberRun } from './outline.ts';
 
-/** All numbers of some runs. A run that goes backwards, mixes prefixes or is endless is a problem. */
+/** All numbers of some runs, in their order. A run that goes backwards, mixes prefixes or is endless is a problem. */
 export function numbersOfRuns(
 	runs: readonly NumberRun[],
 	line: number,
@@ -11,8 +11,12 @@ export function numbersOfRuns(
 	return runs.flatMap(({ from, to }) => {
 		const low = parseCardNumber(from);
 		const typed = parseCardNumber(to);
-		const high =
-			typed.prefix === '' && !typed.roman && !low.roman ? { ...typed, prefix: low.prefix } : typed;
+		// "F1-15" and "2-1 to 18" leave out what both have.
+		const high = {
+			...typed,
+			...(typed.prefix === '' && !typed.roman && !low.roman ? { prefix: low.prefix } : {}),
+			...(typed.series === null ? { series: low.series } : {})
+		};
 		const count = (high.digits ?? 0) - (low.digits ?? 0) + 1;
 		const fault =
 			runStem(low) !== runStem(high)

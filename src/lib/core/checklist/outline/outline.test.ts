@@ -1,10 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { expand } from '../versions/expand.ts';
-import { VARIANT_KIND_NAMES } from '../variant.ts';
 import { addVariantLine } from './add-variant-line.ts';
-import { formatOutline } from './format-outline.ts';
-import type { OutlineLine } from './outline.ts';
 import { parseOutline } from './parse-outline.ts';
 import { readOutline } from './read-outline.ts';
 
@@ -174,99 +171,6 @@ describe('problems are named with line and place', () => {
 			})
 		);
 	});
-});
-
-test('for all outlines, parse(format(x)) = x', () => {
-	const name = fc
-		.stringMatching(/^[A-Z][a-z]{2,6}( [A-Z][a-z]{2,6})?$/)
-		.filter((word) => !/^(all|not|grid|strip|stated|without|listed|unlisted)\b/i.test(word));
-	const whole = fc.integer({ min: 1, max: 99 });
-	const run = fc
-		.record({
-			prefix: fc.constantFrom('', 'F', 'T-'),
-			from: whole,
-			more: fc.integer({ min: 0, max: 9 })
-		})
-		.map(({ prefix, from, more }) => ({ from: `${prefix}${from}`, to: `${prefix}${from + more}` }));
-	const optional = <Value>(value: fc.Arbitrary<Value>) => fc.option(value, { nil: undefined });
-	const line: fc.Arbitrary<OutlineLine> = fc.oneof(
-		fc.record({ kind: fc.constant('comment' as const), text: name }),
-		fc.record({
-			kind: fc.constant('release' as const),
-			name,
-			maker: name,
-			year: fc.constantFrom('1994', '1994-95')
-		}),
-		fc.record({
-			kind: fc.constant('pack' as const),
-			name,
-			cards: optional(whole),
-			packs: optional(whole)
-		}),
-		fc
-			.tuple(name, run)
-			.map(([title, numbers]) => ({ kind: 'series' as const, name: title, ...numbers })),
-		fc.record({
-			kind: fc.constant('section' as const),
-			section: fc.constantFrom(
-				'base' as const,
-				'subset' as const,
-				'insert' as const,
-				'extra' as const
-			),
-			name,
-			numberedIn: optional(name),
-			editionOf: optional(fc.array(name, { minLength: 1, maxLength: 2 })),
-			runs: fc.array(run, { maxLength: 2 }),
-			count: optional(whole),
-			odds: fc.array(fc.record({ pack: name, odds: fc.constantFrom('1:6', '2:1') }), {
-				maxLength: 2
-			}),
-			printRun: optional(whole),
-			statedTotal: optional(whole),
-			listed: optional(fc.boolean()),
-			grid: optional(
-				fc.record({ columns: fc.integer({ min: 1, max: 9 }), rows: fc.integer({ min: 1, max: 9 }) })
-			),
-			strip: optional(whole),
-			without: fc.array(run, { maxLength: 2 })
-		}),
-		fc.record({
-			kind: fc.constant('parallel' as const),
-			name,
-			targets: fc.array(
-				fc
-					.record({
-						target: fc.oneof(
-							run.map((numbers) => ({ run: numbers })),
-							name.map((section) => ({ section })),
-							fc.constant({})
-						),
-						isExcluded: fc.boolean(),
-						printRun: optional(whole)
-					})
-					.map(({ target, ...rest }) => ({ ...target, ...rest })),
-				{ minLength: 1, maxLength: 3 }
-			)
-		}),
-		fc.record({
-			kind: fc.constant('variant' as const),
-			variant: fc.constantFrom(...VARIANT_KIND_NAMES),
-			runs: fc.array(run, { minLength: 1, maxLength: 2 }),
-			section: optional(name),
-			name
-		})
-	);
-	fc.assert(
-		fc.property(fc.array(line, { maxLength: 6 }), (lines) => {
-			const { lines: read, problems } = parseOutline(formatOutline(lines));
-			expect(problems).toEqual([]);
-			expect(JSON.parse(JSON.stringify(read.map(({ line: _, ...rest }) => rest)))).toEqual(
-				JSON.parse(JSON.stringify(lines))
-			);
-		}),
-		{ numRuns: 400 }
-	);
 });
 
 describe('a variant in one line', () => {

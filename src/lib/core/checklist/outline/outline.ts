@@ -1,7 +1,10 @@
+import type { Amount } from '../../worth/amount.ts';
+import type { CardFormat } from '../card-format.ts';
+import type { CardMark } from '../card.ts';
 import type { SectionKind } from '../section.ts';
 import type { VariantKindName } from '../variant.ts';
 
-/** Numbers from one to another; a single number has both the same. */
+/** Numbers from one to another, of one series if they have any; a single number has both the same. */
 export interface NumberRun {
 	readonly from: string;
 	readonly to: string;
@@ -19,8 +22,14 @@ export interface SectionOptions {
 	readonly listed?: boolean;
 	readonly grid?: { readonly columns: number; readonly rows: number };
 	readonly strip?: number;
+	/** There is no plain version: its cards exist in parallels only. */
+	readonly noBaseFinish?: true;
+	/** What its cards are made like, where not like most. */
+	readonly format?: CardFormat;
 	/** Of an edition: numbers it leaves out. */
 	readonly without: readonly NumberRun[];
+	/** Of an edition: the number of its first card, from which the others count on. */
+	readonly from?: string;
 }
 
 /** One entry of a parallel's list: a section, all of them, or a run of numbers; made so often, or not at all. */
@@ -30,6 +39,19 @@ export interface RunTarget {
 	readonly isExcluded: boolean;
 	readonly printRun?: number;
 }
+
+/** Cards by number, in one section where they would be those of several. */
+export interface CardChoice {
+	readonly runs: readonly NumberRun[];
+	readonly section?: string;
+}
+
+/** How the cards of panels are found: odd numbers two by two, even ones, so many in a row, or by name. */
+export type PanelJoin =
+	| { readonly kind: 'odd' }
+	| { readonly kind: 'even' }
+	| { readonly kind: 'in a row'; readonly count: number }
+	| { readonly kind: 'cards'; readonly cards: readonly string[] };
 
 export type OutlineLine =
 	| { readonly kind: 'comment'; readonly text: string }
@@ -44,6 +66,12 @@ export type OutlineLine =
 			readonly name: string;
 			readonly cards?: number;
 			readonly packs?: number;
+			/** What a pack costs. */
+			readonly price?: Amount;
+			/** What it is: tin, blister. */
+			readonly form?: string;
+			/** The packs that it is made of, by name. */
+			readonly madeOf?: readonly { readonly count: number; readonly pack: string }[];
 	  }
 	| ({
 			readonly kind: 'section';
@@ -61,4 +89,17 @@ export type OutlineLine =
 			readonly runs: readonly NumberRun[];
 			readonly section?: string;
 			readonly name: string;
+	  }
+	/** What the line above is about: a release or a section. */
+	| { readonly kind: 'note'; readonly text: string }
+	/** How what the line above records is told: a section, a parallel, a variant. */
+	| { readonly kind: 'tell'; readonly text: string }
+	| ({ readonly kind: 'mark'; readonly mark: CardMark } & CardChoice)
+	| ({ readonly kind: 'tag'; readonly family: string; readonly word: string } & CardChoice)
+	| {
+			readonly kind: 'panels';
+			readonly name: string;
+			/** The section whose cards hang together. */
+			readonly of: string;
+			readonly joins: readonly PanelJoin[];
 	  };

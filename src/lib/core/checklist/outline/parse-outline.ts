@@ -1,8 +1,11 @@
 import type { Problem } from '../../problem.ts';
 import { readerOf, type Reader } from './line-reader.ts';
 import type { OutlineLine, RunTarget } from './outline.ts';
-import { isPrintRun, partsOf, readRun, readRuns } from './read-runs.ts';
+import { isPrintRun, partsOf, readCardChoice, readRun, readRuns } from './read-runs.ts';
+import { readPack } from './read-pack-line.ts';
+import { readPanels } from './read-panels-line.ts';
 import { readSection } from './read-section-line.ts';
+import { CARD_MARKS, type CardMark } from '../card.ts';
 import { VARIANT_KIND_NAMES, type VariantKindName } from '../variant.ts';
 
 /** A line of an outline with its number in the text, from 1. */
@@ -19,6 +22,8 @@ export const LONGEST_OUTLINE = 200_000;
 
 const SECTION = /^(base|subset|insert|extra)\s+(.+?)(?:\s+in\s+(.+?))?(?:\s+of\s+(.+?))?$/i;
 const VARIANT = new RegExp(`^(${VARIANT_KIND_NAMES.join('|')})\\s+(.+?)(?:\\s+in\\s+(.+?))?$`, 'i');
+
+const MARK = new RegExp(`^(${CARD_MARKS.join('|')})(?:\\s+(.+))?$`, 'i');
 
 /**
  * Reads the sketch of a release, a line a thing (grammar in docs/formats.md). Never fails: what is
@@ -60,7 +65,18 @@ function readLine(reader: Reader): OutlineLine | null {
 			return readSeries(rest, tail, reader);
 		case 'parallel':
 			return readParallel(rest, tail, reader);
+		case 'panels':
+			return readPanels(rest, tail, reader);
+		case 'tag':
+			return readTag(rest, tail, reader);
+		case 'note':
+		case 'tell':
+			return readText(word.toLowerCase() as 'note' | 'tell', text.slice(word.length), reader);
 	}
+	// "short print 5: name" records a variant, "short print 5" marks a card.
+	const [, mark, cards] = MARK.exec(head) ?? [];
+	if (mark && (colon < 0 || cards === undefined))
+		return readMark(mark.toLowerCase(), cards ?? tail, reader);
 	const section = SECTION.exec(head);
 	if (section) return readSection(section, tail, reader);
 	const variant = VARIANT.exec(head);
@@ -69,7 +85,7 @@ function readLine(reader: Reader): OutlineLine | null {
 	return reader.wrong(
 		text,
 		'this line is not understood',
-		'Begin with release, pack, base, subset, insert, extra, series, parallel, or the number of a card.'
+		'Begin with release, pack, base, subset, insert, extra, series, parallel, panels, tag, note, tell, rookie, key, or the number of a card.'
 	);
 }
 
@@ -88,23 +104,41 @@ function readRelease(text: string, reader: Reader): OutlineLine | null {
 			);
 }
 
-function readPack(name: string, tail: string, reader: Reader): OutlineLine | null {
-	if (name === '')
-		return reader.wrong('pack', 'the pack has no name', 'Write: pack Hobby: 10 cards, 36 packs');
-	let cards: number | undefined;
-	let packs: number | undefined;
-	for (const part of partsOf(tail)) {
-		const match = /^([1-9]\d{0,3})\s*(cards?|packs?)$/i.exec(part);
-		if (!match)
-			return reader.wrong(
-				part,
-				'this is not understood of a pack',
-				'Write: pack Hobby: 10 cards, 36 packs'
+/** "rookie 1-20", "key 57, 69 in Base". */
+function readMark(word: string, cards: string, reader: Reader): OutlineLine | null {
+	const mark = CARD_MARKS.find((known) => known === word) as CardMark;
+	const choice = readCardChoice(cards);
+	return choice
+		? { kind: 'mark', mark, ...choice }
+		: reader.wrong(
+				cards || word,
+				'the cards are not understood',
+				`Write: ${word} 1-20, or ${word} 57, 69 in Base`
 			);
-		if (/^c/i.test(match[2] ?? '')) cards = Number(match[1]);
-		else packs = Number(match[1]);
-	}
-	return { kind: 'pack', name, ...(cards ? { cards } : {}), ...(packs ? { packs } : {}) };
+}
+
+/** "tag role = keeper: 1-20, 30". */
+function readTag(name: string, tail: string, reader: Reader): OutlineLine | null {
+	const [, family, word] = /^(.+?)\s*=\s*(.+)$/.exec(name) ?? [];
+	const choice = readCardChoice(tail);
+	return family && word && choice
+		? { kind: 'tag', family, word, ...choice }
+		: reader.wrong(
+				name || 'tag',
+				'a tag needs its family, a word and cards',
+				'Write: tag role = keeper: 1-20, 30'
+			);
+}
+
+function readText(kind: 'note' | 'tell', rest: string, reader: Reader): OutlineLine | null {
+	const text = rest.replace(/^\s*:?\s*/, '');
+	return text === ''
+		? reader.wrong(
+				reader.text,
+				'there are no words behind it',
+				`Write: ${kind}: what there is to say`
+			)
+		: { kind, text };
 }
 
 function readSeries(name: string, tail: string, reader: Reader): OutlineLine | null {

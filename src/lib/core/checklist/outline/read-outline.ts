@@ -4,7 +4,8 @@ import { expand } from '../versions/expand.ts';
 import { cardsOf, type Release } from '../release.ts';
 import { completeDraft } from '../draft/resolve-release.ts';
 import { draftOfOutline } from './draft-of-outline.ts';
-import { parseOutline } from './parse-outline.ts';
+import { parseOutline, type PlacedLine } from './parse-outline.ts';
+import { slug } from '../slug.ts';
 
 /** What an outline comes to: a release with its figures, and everything that is not right in it. */
 export interface OutlineReading {
@@ -14,10 +15,13 @@ export interface OutlineReading {
 	readonly problems: readonly Problem[];
 }
 
-/** Reads an outline whole; with any problem the release is only a preview and must not be stored. */
-export function readOutline(text: string): OutlineReading {
+/**
+ * Reads an outline whole, or lines that add to the release `onto`: what is there keeps its keys and all
+ * that is known of it. With any problem the release is only a preview and must not be stored.
+ */
+export function readOutline(text: string, onto?: Release): OutlineReading {
 	const { lines, problems } = parseOutline(text);
-	const { draft, problems: faults } = draftOfOutline(lines);
+	const { draft, problems: faults } = draftOfOutline(lines, onto);
 	const { release, problems: gaps } = completeDraft(draft);
 	const misfits = faults.length > 0 ? [] : [...gaps, ...checkRelease(release)];
 	return {
@@ -26,7 +30,7 @@ export function readOutline(text: string): OutlineReading {
 		versions: expand(release).length,
 		problems: [
 			...[...problems, ...faults].sort((a, b) => (a.line ?? 0) - (b.line ?? 0)),
-			...misfits.map((problem) => ({ ...problem, ...lineOf(problem, lines) }))
+			...misfits.map((problem) => ({ ...problem, ...lineOf(problem, release, lines) }))
 		]
 	};
 }
@@ -34,10 +38,28 @@ export function readOutline(text: string): OutlineReading {
 /** The line that made the part of the release a problem points at. */
 function lineOf(
 	{ pointer = '' }: Problem,
-	lines: readonly { readonly kind: string; readonly line: number }[]
+	release: Release,
+	lines: readonly PlacedLine[]
 ): { readonly line?: number } {
 	const [, list = '', index = '0'] = pointer.split('/');
-	const kind = { sections: 'section', parallels: 'parallel', packTypes: 'pack' }[list];
-	const found = lines.filter((line) => line.kind === kind)[Number(index)];
+	const made = {
+		sections: release.sections,
+		parallels: release.parallels,
+		packTypes: release.packTypes,
+		variants: release.variants
+	};
+	if (!Object.hasOwn(made, list)) return {};
+	const name = made[list as keyof typeof made][Number(index)]?.name ?? '';
+	const found = lines.find(
+		(line) =>
+			LINES_OF[list]?.includes(line.kind) && 'name' in line && slug(line.name) === slug(name)
+	);
 	return found ? { line: found.line } : {};
 }
+
+const LINES_OF: Readonly<Record<string, readonly PlacedLine['kind'][]>> = {
+	sections: ['section', 'panels'],
+	parallels: ['parallel'],
+	packTypes: ['pack'],
+	variants: ['variant']
+};

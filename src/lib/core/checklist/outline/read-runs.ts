@@ -1,5 +1,5 @@
-import { isCardNumber } from './is-card-number.ts';
-import type { NumberRun } from './outline.ts';
+import { isCardNumber, isNumberOfSeries } from './is-card-number.ts';
+import type { CardChoice, NumberRun } from './outline.ts';
 
 /** The entries of a list, parted by commas. */
 export function partsOf(list: string): string[] {
@@ -20,15 +20,24 @@ export function readRuns(list: string): readonly NumberRun[] | null {
 	return runs.every((run) => run !== null) ? runs : null;
 }
 
-/** "1-160", "F1 to F15" or a single number; null where the text is none of these. */
+/** "1-160", "F1 to F15", "2-1 to 2-18" or a single number; null where the text is none of these. */
 export function readRun(text: string): NumberRun | null {
 	const [, from = '', to = from] = /^(\S+?)\s*(?:[–—]|\s-\s|\sto\s)\s*(\S+)$/.exec(text) ?? [];
-	if (isCardNumber(from) && isCardNumber(to)) return { from, to };
+	if (isNumberOfSeries(from) && isNumberOfSeries(to)) return { from, to };
 	if (isCardNumber(text)) return { from: text, to: text };
 	const hyphens = [...text.matchAll(/-/g)].map(({ index }) => index);
-	for (const at of hyphens) {
-		const pair = { from: text.slice(0, at), to: text.slice(at + 1) };
-		if (isCardNumber(pair.from) && isCardNumber(pair.to)) return pair;
+	for (const isNumber of [isCardNumber, isNumberOfSeries]) {
+		for (const at of hyphens) {
+			const pair = { from: text.slice(0, at), to: text.slice(at + 1) };
+			if (isNumber(pair.from) && isNumber(pair.to)) return pair;
+		}
 	}
 	return null;
+}
+
+/** Cards by number, and the section they are in: "1-20, 30 in Dogs"; null where the text names none. */
+export function readCardChoice(text: string): CardChoice | null {
+	const [, list = '', section] = /^(.+?)(?:\s+in\s+(.+))?$/.exec(text) ?? [];
+	const runs = list === '' ? null : readRuns(list);
+	return runs && { runs, ...(section ? { section } : {}) };
 }

@@ -1,5 +1,8 @@
 import type { SectionKind } from '../section.ts';
 import { parseOdds } from '../odds.ts';
+import { CARD_SHAPES, type CardFormat } from '../card-format.ts';
+import { parseCardSize } from '../parse-card-size.ts';
+import { isNumberOfSeries } from './is-card-number.ts';
 import type { Reader } from './line-reader.ts';
 import type { NumberRun, OutlineLine, SectionOptions } from './outline.ts';
 import { isPrintRun, partsOf, readRun } from './read-runs.ts';
@@ -34,6 +37,9 @@ function readOptions(tail: string, reader: Reader): SectionOptions | null {
 		listed?: boolean;
 		grid?: { columns: number; rows: number };
 		strip?: number;
+		noBaseFinish?: true;
+		from?: string;
+		format?: CardFormat;
 	} = {};
 	for (const part of partsOf(tail)) {
 		const [, count] = /^([1-9]\d{0,4}) cards?$/i.exec(part) ?? [];
@@ -43,6 +49,11 @@ function readOptions(tail: string, reader: Reader): SectionOptions | null {
 		const [, strip] = /^strip ([1-9]\d?)$/i.exec(part) ?? [];
 		const [, left] = /^without (.+)$/i.exec(part) ?? [];
 		const [, pack, ratio] = /^(.+?)\s+(\d+:\d+)$/.exec(part) ?? [];
+		const [, first] = /^from (\S+)$/i.exec(part) ?? [];
+		const [, stock] = /^([\d.]+) pt$/i.exec(part) ?? [];
+		const [, measures] = /^size (.+)$/i.exec(part) ?? [];
+		const size = measures ? parseCardSize(measures) : null;
+		const shape = CARD_SHAPES.find((known) => known === part.toLowerCase());
 		const leftRun = left ? readRun(left) : null;
 		const run = readRun(part);
 		if (count) rest.count = Number(count);
@@ -53,6 +64,12 @@ function readOptions(tail: string, reader: Reader): SectionOptions | null {
 		else if (columns && rows) rest.grid = { columns: Number(columns), rows: Number(rows) };
 		else if (strip) rest.strip = Number(strip);
 		else if (/^(un)?listed$/i.test(part)) rest.listed = !/^un/i.test(part);
+		else if (/^no base finish$/i.test(part)) rest.noBaseFinish = true;
+		else if (first && isNumberOfSeries(first)) rest.from = first;
+		else if (size) rest.format = { ...rest.format, ...size };
+		else if (stock && Number(stock) > 0 && Number(stock) <= 1000) {
+			rest.format = { ...rest.format, stockPt: Number(stock) };
+		} else if (shape) rest.format = { ...rest.format, shape };
 		else if (leftRun) without.push(leftRun);
 		else if (pack && ratio && parseOdds(ratio)) odds.push({ pack, odds: ratio });
 		else if (run) runs.push(run);
@@ -60,7 +77,7 @@ function readOptions(tail: string, reader: Reader): SectionOptions | null {
 			reader.wrong(
 				part,
 				'this is not understood of a section',
-				'Write numbers (1-160, F1-F15), "10 cards", "hobby 1:6", "/500", "stated 120", "unlisted", "grid 3x3", "strip 10".'
+				'Write numbers (1-160, F1-F15, 2-1 to 2-18), "10 cards", "hobby 1:6", "/500", "stated 120", "unlisted", "grid 3x3", "strip 10", "no base finish", "size 2.5 x 3.5 in", "20 pt"; of an edition "without 4", "from 89".'
 			);
 		}
 	}

@@ -5,6 +5,7 @@ import { slug } from '../slug.ts';
 import { numbersOfRuns } from './numbers-of-runs.ts';
 import type { OutlineLine } from './outline.ts';
 import type { PlacedLine } from './parse-outline.ts';
+import { textsUnder } from './texts-of-lines.ts';
 
 export type SectionLine = PlacedLine & OutlineLine & { readonly kind: 'section' };
 
@@ -23,7 +24,7 @@ export function sectionOfLine(
 	lines: readonly PlacedLine[],
 	keyOf: (name: string, line: number) => string,
 	problems: Problem[]
-): SectionDraft {
+): SectionDraft & { readonly key: string } {
 	const key = slug(line.name);
 	const guests = all.filter(
 		({ numberedIn }) => numberedIn !== undefined && slug(numberedIn) === key
@@ -35,6 +36,13 @@ export function sectionOfLine(
 		(number) => line.numberedIn !== undefined || !taken.has(normalCardNumber(number))
 	);
 	if (line.numberedIn) findOverlap(line, all, problems);
+	if (line.from && !line.editionOf) {
+		problems.push({
+			line: line.line,
+			message: `${line.name} repeats no other section, so "from ${line.from}" says nothing`,
+			remedy: `Say of which it is an edition (of Base), or write its numbers: ${line.from}-…`
+		});
+	}
 	const cards: CardDraft[] = [
 		...numbers.map((number, i) => ({
 			number,
@@ -61,14 +69,18 @@ export function sectionOfLine(
 		...(line.strip
 			? { arrangement: { kind: 'strip' as const, columns: line.strip, rows: 1 } }
 			: {}),
+		...(line.noBaseFinish ? { noBaseFinish: true as const } : {}),
+		...(line.format ? { format: line.format } : {}),
 		...(line.editionOf
 			? {
 					edition: {
 						of: line.editionOf.map((name) => keyOf(name, line.line)),
-						without: numbersOfRuns(line.without, line.line, problems)
+						without: numbersOfRuns(line.without, line.line, problems),
+						...(line.from ? { from: line.from } : {})
 					}
 				}
 			: {}),
+		...textsUnder(line, lines),
 		...(series.length > 0 ? { series } : {}),
 		cards
 	};

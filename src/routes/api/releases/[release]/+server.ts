@@ -1,8 +1,8 @@
 import { json, type RequestHandler } from '@sveltejs/kit';
-import { readChecklist } from '$lib/formats/read-checklist';
 import { theCollection } from '$lib/server/collection';
 import { problemResponse } from '$lib/server/problem-document';
 import { replaceRelease } from '$lib/server/checklists/import-release';
+import { readChecklistFile } from '$lib/server/workers/read-file';
 import { loadRelease } from '$lib/server/releases/load-release';
 
 /** Replaces the checklist of a release by the one sent as the body, in any form; copies stay attached. */
@@ -12,7 +12,11 @@ export const PUT: RequestHandler = async ({ params, request }) => {
 	if (!stored) return problemResponse(404, 'This release is not in the collection.');
 	const { key, name, maker, year } = stored.release;
 	const bytes = new Uint8Array(await request.arrayBuffer());
-	const { outcome: read, table } = await readChecklist(bytes, { name, maker, year });
+	const { outcome: read, table } = await readChecklistFile(
+		bytes,
+		{ name, maker, year },
+		request.signal
+	);
 	const outcome = read.ok
 		? await replaceRelease(collection, key, read.value, table !== null)
 		: read;

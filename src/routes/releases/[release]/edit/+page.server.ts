@@ -2,7 +2,9 @@ import { fail } from '@sveltejs/kit';
 import { applyMend } from '$lib/core/checklist/doctor/apply-mend';
 import { examine } from '$lib/core/checklist/doctor/examine';
 import { bad, good } from '$lib/core/problem';
-import { MendFormSchema } from '$lib/schemas/forms';
+import { readOutline } from '$lib/core/checklist/outline/read-outline';
+import { subjectsOfTitles, withSubjects } from '$lib/core/checklist/subjects-of-titles';
+import { AddLinesFormSchema, MendFormSchema, SubjectsFormSchema } from '$lib/schemas/forms';
 import { theCollection } from '$lib/server/collection';
 import { readFormOf } from '$lib/server/read-form';
 import { saveRelease } from '$lib/server/checklists/save-release';
@@ -25,5 +27,41 @@ export const actions = {
 			}
 		);
 		return outcome.ok ? { problems: [] } : fail(400, { problems: outcome.problems });
+	},
+	/** Adds what lines of an outline say; what is there stays. */
+	lines: async ({ params, request }) => {
+		const form = await readFormOf(request, AddLinesFormSchema);
+		if (!form.ok) return fail(400, { lineProblems: form.problems });
+		const outcome = await saveRelease(
+			await theCollection(),
+			params.release,
+			'add lines',
+			(release) => {
+				const reading = readOutline(form.value.lines, release);
+				return reading.problems.length > 0 ? bad(reading.problems) : good(reading.release);
+			}
+		);
+		return outcome.ok ? { lineProblems: [] } : fail(400, { lineProblems: outcome.problems });
+	},
+	/** Takes the subjects of cards from their titles. */
+	subjects: async ({ params, request }) => {
+		const form = await readFormOf(request, SubjectsFormSchema);
+		if (!form.ok) return fail(400, { subjectProblems: form.problems });
+		const { separator, section, overwrite } = form.value;
+		const outcome = await saveRelease(
+			await theCollection(),
+			params.release,
+			'subjects from titles',
+			(release) => {
+				const found = subjectsOfTitles(release, separator, {
+					overwrite: overwrite !== undefined,
+					...(section ? { sections: [section] } : {})
+				});
+				return found.length > 0
+					? good(withSubjects(release, found))
+					: bad([{ message: 'no title says a subject that its card lacks' }]);
+			}
+		);
+		return outcome.ok ? { subjectProblems: [] } : fail(400, { subjectProblems: outcome.problems });
 	}
 };

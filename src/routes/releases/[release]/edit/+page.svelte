@@ -3,9 +3,11 @@
 	import { resolve } from '$app/paths';
 	import { SHEET_NAMES, type SheetName } from '$lib/core/checklist/rule-sheet/rule-sheet';
 	import { countOf } from '$lib/ui/numerals';
+	import AddLines from './AddLines.svelte';
 	import CardPane from './CardPane.svelte';
 	import DoctorList from './DoctorList.svelte';
 	import RulePane from './RulePane.svelte';
+	import TitleSubjects from './TitleSubjects.svelte';
 	import { createCardSheet } from './card-sheet.svelte';
 	import { createRuleBook, SHEETS } from './rule-book.svelte';
 
@@ -76,3 +78,5 @@
 		<RulePane {book} name={pane} />
 	{/if}
 </div>
+<AddLines release={data.release} problems={form?.lineProblems ?? []} {unsaved} />
+<TitleSubjects release={data.release} problems={form?.subjectProblems ?? []} {unsaved} />

@@ -1,0 +1,130 @@
+import { group } from 'd3-array';
+import { CARD_DETAILS, pickDetails } from '../card-details.ts';
+import type { Card } from '../card.ts';
+import { normalCardNumber } from '../numbers/card-number.ts';
+import { runRuleFor, type Parallel, type RunRule } from '../parallel.ts';
+import { cardsOf, type Release } from '../release.ts';
+import type { Section } from '../section.ts';
+import { freeKey } from '../slug.ts';
+import { keepKeys } from './keep-keys.ts';
+
+/**
+ * A release with the cards of a list added to it: nothing of it goes. A section of the same name takes the
+ * cards in; a card of the same number (or title) in the same numbering is the same card, and gets from
+ * the list what it lacks. Finishes that the list tells of single cards are added for these.
+ */
+export function addToRelease(before: Release, list: Release): Release {
+	const more = keepKeys(before, list);
+	const taken = new Set(cardsOf(before).map(({ card }) => card.key));
+	const numberingOf = new Map(
+		[...more.sections, ...before.sections].map(({ key, numberedIn }) => [key, numberedIn ?? key])
+	);
+	const placeOf = (section: string, { number, title }: Card) =>
+		`${numberingOf.get(section) ?? section} ${number === null ? `"${title}` : normalCardNumber(number)}`;
+	const there = new Map(
+		before.sections.flatMap(({ key, cards }) => cards.map((card) => [placeOf(key, card), card]))
+	);
+	/** Key of a card in the list → the card as it becomes. */
+	const becomes = new Map<string, Card>();
+	const filled = new Map<string, Card>();
+	const added = more.sections.map((section): Section => {
+		const fresh: Card[] = [];
+		for (const card of section.cards) {
+			const place = placeOf(section.key, card);
+			const known = there.get(place);
+			const joined = known
+				? fillCard(filled.get(known.key) ?? known, card)
+				: { ...card, key: freeKey(card.key, taken) };
+			if (known) filled.set(known.key, joined);
+			else {
+				fresh.push(joined);
+				there.set(place, joined);
+			}
+			becomes.set(card.key, joined);
+		}
+		return { ...section, cards: fresh };
+	});
+	const sections = [
+		...before.sections.map((section) => ({
+			...section,
+			cards: [
+				...section.cards.map((card) => filled.get(card.key) ?? card),
+				...(added.find(({ key }) => key === section.key)?.cards ?? [])
+			]
+		})),
+		...added.filter(({ key, cards }) => {
+			return cards.length > 0 && !before.sections.some((section) => section.key === key);
+		})
+	];
+	const whole = { ...before, sections };
+	return {
+		...whole,
+		packTypes: [
+			...before.packTypes,
+			...more.packTypes.filter(({ key }) => !before.packTypes.some((pack) => pack.key === key))
+		],
+		rarities: [...new Set([...before.rarities, ...more.rarities])],
+		parallels: addFinishes(whole, more, becomes)
+	};
+}
+
+/** What a card has stays; what it lacks comes from the list. */
+function fillCard(card: Card, more: Card): Card {
+	return {
+		...pickDetails(more, CARD_DETAILS),
+		...card,
+		title: card.title || more.title,
+		subjects: joined(card.subjects, more.subjects),
+		marks: joined(card.marks, more.marks),
+		...((card.group ?? more.group) ? { group: card.group ?? more.group } : {}),
+		...((card.rarity ?? more.rarity) ? { rarity: card.rarity ?? more.rarity } : {})
+	};
+}
+
+const joined = <Word>(words: readonly Word[], more: readonly Word[]): readonly Word[] => [
+	...words,
+	...new Set(more.filter((word) => !words.includes(word)))
+];
+
+/** The parallels of a release with those of a list, for cards that they do not cover yet. */
+function addFinishes(
+	release: Release,
+	list: Release,
+	becomes: ReadonlyMap<string, Card>
+): readonly Parallel[] {
+	const home = new Map(cardsOf(release).map(({ card, section }) => [card.key, section]));
+	const named = list.parallels.map((parallel): Parallel => {
+		const known = release.parallels.find(({ key }) => key === parallel.key);
+		const uncovered = cardsOf(list).flatMap(({ card, section }) => {
+			const rule = runRuleFor(parallel, section, card);
+			const joined = becomes.get(card.key);
+			const at = joined && home.get(joined.key);
+			if (!rule || !at || (known && runRuleFor(known, at, joined))) return [];
+			return [{ rule, card: joined, section: at }];
+		});
+		const runs = group(
+			uncovered,
+			({ section }) => section.key,
+			({ rule }) => `${rule.printRun ?? ''} ${rule.confidence ?? ''}`
+		);
+		const rules = [...runs].flatMap(([section, byRun]) =>
+			[...byRun.values()].map((same): RunRule => {
+				const [first] = same;
+				return {
+					sections: [section],
+					cards: same.map(({ card }) => card.number ?? card.title),
+					...(first ? pickDetails(first.rule, ['printRun', 'confidence']) : {})
+				};
+			})
+		);
+		return { ...(known ?? parallel), runs: [...(known?.runs ?? []), ...rules] };
+	});
+	return [
+		...release.parallels.map(
+			(parallel) => named.find(({ key }) => key === parallel.key) ?? parallel
+		),
+		...named.filter(
+			({ key, runs }) => runs.length > 0 && !release.parallels.some((known) => known.key === key)
+		)
+	];
+}
