@@ -27,6 +27,42 @@ const EXAMPLES: Readonly<Record<string, { body: unknown; holds: unknown }>> = {
 		},
 		holds: { sets: 1, lacking: [{ slot: '2', quantity: 1 }] }
 	},
+	'rarity-scale': {
+		body: {
+			checklist: {
+				format: 'jade-checklist',
+				formatVersion: 2,
+				release: { name: 'R', maker: 'M', year: '1994' },
+				packTypes: [{ key: 'hobby', name: 'Hobby' }],
+				sections: [
+					{
+						name: 'Ink',
+						printRun: 500,
+						odds: { hobby: '1:96' },
+						cards: [{ number: '1' }, { number: '2' }]
+					}
+				]
+			}
+		},
+		holds: {
+			rows: [{ knowledge: 'stamped run', packsForOne: 192, copiesEach: { least: 500, most: 500 } }],
+			packsMade: { least: 96_000, most: 96_000 }
+		}
+	},
+	'copy-thickness': {
+		body: {
+			checklist,
+			copies: [{ version: 'harbour-lights-1994/base-1', quantity: 2, stockPt: 20 }]
+		},
+		holds: { copies: [{ cardMm: 0.508, source: 'measured' }], rowMm: 1.016 }
+	},
+	'what-fits': {
+		body: {
+			binders: [{ key: 'A', pages: 4, pocketsPerPage: 9, holds: [{ key: 'x', pockets: 10 }] }],
+			candidates: [{ key: 'y', pockets: 18 }]
+		},
+		holds: { binders: [{ pagesUsed: 2, pagesFree: 2, fullest: ['y'], pocketsLeft: 8 }] }
+	},
 	'fill-slots': {
 		body: {
 			slots: [{ key: 's', versions: ['a'] }],

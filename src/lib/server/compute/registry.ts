@@ -6,6 +6,9 @@ import { adviseShelvesComputation } from './advise-shelves.ts';
 import { moveTiersComputation } from './move-tiers.ts';
 import { respaceRowsComputation } from './respace-rows.ts';
 import { takeStockComputation } from './take-stock.ts';
+import { copyThicknessComputation } from './copy-thickness.ts';
+import { rarityScaleComputation } from './rarity-scale.ts';
+import { whatFitsComputation } from './what-fits.ts';
 import { tuneSortingComputation } from './tune-sorting.ts';
 import { boxWeightComputation } from './box-weight.ts';
 import { chooseBoxComputation } from './choose-box.ts';
@@ -54,7 +57,10 @@ export const COMPUTATIONS: readonly Computation[] = [
 	moveTiersComputation,
 	adviseShelvesComputation,
 	takeStockComputation,
-	tuneSortingComputation
+	tuneSortingComputation,
+	rarityScaleComputation,
+	copyThicknessComputation,
+	whatFitsComputation
 ];
 
 export type Answer =
