@@ -1,7 +1,7 @@
 import { Type, type Static } from 'typebox';
 import { ChecklistBodySchema } from './checklist.ts';
 import { VersionKeySchema, VersionSchema } from './compute.ts';
-import { ConditionSchema, GoalRulesSchema } from './goal-rules.ts';
+import { ConditionSchema, GoalRulesSchema, GradeNeedSchema } from './goal-rules.ts';
 import { closed, Whole, said } from './vocabulary.ts';
 
 export const ScopeInput = Type.Object(
@@ -37,6 +37,11 @@ export const ScopeOutput = Type.Object(
 						needs: said(
 							Type.Optional(Type.Array(Type.String())),
 							'Attributes that a copy must have.'
+						),
+						graded: said(Type.Optional(GradeNeedSchema), 'Asks for a graded copy.'),
+						panels: said(
+							Type.Optional(Type.Array(VersionKeySchema)),
+							'Those of its versions that are intact panels.'
 						)
 					},
 					closed

@@ -2,7 +2,7 @@ import { Type, type Static } from 'typebox';
 import { SWATCHES } from '../core/checklist/swatch.ts';
 import { LONGEST_LINE } from '../core/shorthand/parse-entry-line.ts';
 import { ChecklistBodySchema } from './checklist.ts';
-import { ConditionSchema } from './goal-rules.ts';
+import { ConditionSchema, GradeNeedSchema } from './goal-rules.ts';
 import { closed, list, record, Whole, Word, said } from './vocabulary.ts';
 
 export const VersionKeySchema = Type.String({
@@ -80,6 +80,7 @@ const SlotSchema = Type.Object(
 			Type.Optional(Type.Array(Word, { maxItems: 50 })),
 			'Attributes that a copy must have: "perforated".'
 		),
+		graded: said(Type.Optional(GradeNeedSchema), 'Asks for a graded copy; left out: any copy.'),
 		quantity: said(Type.Optional(Quantity), 'How many copies it takes; left out: 1.'),
 		tier: said(
 			Type.Optional(Type.Integer({ minimum: 0, maximum: 1_000_000 })),
@@ -92,6 +93,11 @@ const CopySchema = Type.Object(
 	{
 		key: said(Word, 'Names the copy in the answer.'),
 		version: said(Word, 'Key of its version.'),
+		alsoVersions: said(
+			Type.Optional(Type.Array(Word, { maxItems: 20 })),
+			'Versions of the same card that it is as well; it fills one slot.'
+		),
+		house: said(Type.Optional(Word), 'The house that graded it.'),
 		quantity: said(Type.Optional(Quantity), 'How many equal cards it stands for; left out: 1.'),
 		condition: said(Type.Optional(ConditionSchema), 'Left out: not looked at.'),
 		grade: said(

@@ -1,5 +1,6 @@
 import { Type } from 'typebox';
 import { SECTION_KINDS } from '../core/checklist/section.ts';
+import { CONFIDENCES } from '../core/checklist/confidence.ts';
 import { CONDITIONS } from '../core/copies/condition.ts';
 import {
 	CUT_CHOICES,
@@ -19,6 +20,21 @@ const oneOf = <Word extends string>(choices: readonly RuleChoice<Word>[]) =>
 		Type.Optional(Type.Enum(choices.map(({ word }) => word))),
 		modes(Object.fromEntries(choices.map((choice) => [choice.word, choice])))
 	);
+
+/** A graded copy is asked for. */
+export const GradeNeedSchema = Type.Object(
+	{
+		least: said(
+			Type.Optional(Type.Number({ minimum: 1, maximum: 10, multipleOf: 0.5 })),
+			'From this grade on, 1 to 10 in halves; left out: any, "authentic" too.'
+		),
+		houses: said(
+			Type.Optional(Type.Array(Word, { minItems: 1, maxItems: 50 })),
+			'Graded by one of these; left out: any.'
+		)
+	},
+	closed
+);
 
 /** What complete means: a preset, and what is decided otherwise. */
 export const GoalRulesSchema = Type.Object(
@@ -69,6 +85,20 @@ export const GoalRulesSchema = Type.Object(
 		),
 		subject: said(Type.Optional(Word), 'Only cards that show this subject.'),
 		group: said(Type.Optional(Word), 'Only cards of this group.'),
+		tags: said(
+			Type.Optional(record(Type.Array(Word, { maxItems: 200 }), 50, 'Family → words.')),
+			'Only cards with one of the words, in each family named.'
+		),
+		series: said(Words(200), 'Only cards of these series of their numbering, by name.'),
+		leastConfidence: said(
+			Type.Optional(Type.Enum([...CONFIDENCES])),
+			'Only what exists at least so surely; left out: all that is recorded.'
+		),
+		graded: said(Type.Optional(GradeNeedSchema), 'Only graded copies fill a slot.'),
+		versions: said(
+			Words(50_000),
+			'These versions, each a slot, beside what the other rules ask for.'
+		),
 		picked: said(Words(50_000), 'Only these cards: release/card.'),
 		releases: said(
 			Words(10_000),

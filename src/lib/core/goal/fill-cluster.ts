@@ -1,8 +1,8 @@
 import { at } from '../at.ts';
 import { assign, type Fit } from './assign.ts';
 import { conditionRank, qualityRank } from '../copies/condition.ts';
-import type { Copy } from '../copies/copy.ts';
-import type { Slot } from './slot.ts';
+import { versionsOfCopy, type Copy } from '../copies/copy.ts';
+import type { GradeNeed, Slot } from './slot.ts';
 
 /** So many units of a copy in a slot, both by their places in the lists. */
 export type Given = readonly [slot: number, copy: number, units: number];
@@ -58,13 +58,15 @@ export function fillCluster(
 			const s = classOfSlot.get(copies[member]?.heldIn ?? '');
 			if (s !== undefined) held.set(s, (held.get(s) ?? 0) + heldUnits(member));
 		}
-		for (const demand of byVersion.get(copy.version) ?? []) {
+		for (const demand of new Set(
+			versionsOfCopy(copy).flatMap((version) => byVersion.get(version) ?? [])
+		)) {
 			const { slot, rank: least } = slotClasses[demand] as SlotClass;
 			if (rank < least || !hasNeeds(slot, copy) || countsForOf(slot, copy) !== countsFor) continue;
 			const costOf = (stays: number) => [
 				...tiers.flatMap((tier) => (tier === (slot.tier ?? 0) ? [-rank, -1] : [0, 0])),
 				-stays,
-				slot.versions.indexOf(copy.version),
+				preferenceOf(slot, copy),
 				turn
 			];
 			const most = held.get(demand) ?? 0;
@@ -138,8 +140,23 @@ export function fillCluster(
 }
 
 /** Whether a copy has all that a slot asks of it beside its version and condition. */
-export function hasNeeds({ needs = [] }: Slot, { attributes = [] }: Copy): boolean {
-	return needs.every((need) => attributes.includes(need));
+export function hasNeeds({ needs = [], graded }: Slot, copy: Copy): boolean {
+	const { attributes = [] } = copy;
+	return needs.every((need) => attributes.includes(need)) && (!graded || isGradedSo(graded, copy));
+}
+
+function isGradedSo({ least, houses }: GradeNeed, { grade, isAuthentic, house }: Copy): boolean {
+	if (grade === undefined && !isAuthentic) return false;
+	if (least !== undefined && (grade ?? 0) < least) return false;
+	return houses === undefined || houses.includes(house ?? '');
+}
+
+/** The place of a copy's version among those that a slot prefers, from 0; of several the best. */
+export function preferenceOf({ versions }: Slot, copy: Copy): number {
+	const places = versionsOfCopy(copy)
+		.map((version) => versions.indexOf(version))
+		.filter((place) => place >= 0);
+	return Math.min(versions.length, ...places);
 }
 
 /** The single that an intact panel counts for in a slot; '' where it is no panel there. */
@@ -164,13 +181,23 @@ function classesOfSlots(
 	const classes = new Map<string, SlotClass>();
 	for (const s of slotsHere) {
 		const slot = slots[s] as Slot;
-		const { key, versions, leastCondition, needs = [], tier = 0, panels = [], quantity } = slot;
+		const {
+			key,
+			versions,
+			leastCondition,
+			needs = [],
+			graded,
+			tier = 0,
+			panels = [],
+			quantity
+		} = slot;
 		// More lies in it than it takes: only one of them can stay.
 		const isCrowded = (heldIn.get(key) ?? 0) > quantity;
 		const name = JSON.stringify([
 			versions,
 			leastCondition ?? '',
 			needs,
+			graded ?? null,
 			tier,
 			panels,
 			isCrowded ? key : ''
@@ -189,6 +216,7 @@ function classesOfCopies(
 	byVersion: ReadonlyMap<string, readonly number[]>
 ): readonly CopyClass[] {
 	const needed = new Set(slotClasses.flatMap(({ slot }) => slot.needs ?? []));
+	const isGradeAsked = slotClasses.some(({ slot }) => slot.graded);
 	const classes = new Map<string, CopyClass>();
 	const turns = new Map<string, number>();
 	for (const c of copiesHere) {
@@ -196,13 +224,14 @@ function classesOfCopies(
 		const rank = qualityRank(copy);
 		const marks = (copy.attributes ?? []).filter((word) => needed.has(word)).sort();
 		const singles = new Set(
-			(byVersion.get(copy.version) ?? []).map((s) =>
-				countsForOf(slotClasses[s]?.slot as Slot, copy)
+			versionsOfCopy(copy).flatMap((version) =>
+				(byVersion.get(version) ?? []).map((s) => countsForOf(slotClasses[s]?.slot as Slot, copy))
 			)
 		);
 		for (const countsFor of singles) {
-			const equal = JSON.stringify([copy.version, rank, countsFor]);
-			const name = JSON.stringify([equal, marks]);
+			const equal = JSON.stringify([versionsOfCopy(copy), rank, countsFor]);
+			const graded = isGradeAsked ? [copy.grade, copy.isAuthentic, copy.house] : [];
+			const name = JSON.stringify([equal, marks, graded]);
 			const known = classes.get(name);
 			if (known) known.members.push(c);
 			else {

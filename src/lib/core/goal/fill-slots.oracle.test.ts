@@ -69,10 +69,14 @@ const slotParts = fc.record({
 	versions: fc.uniqueArray(version, { minLength: 1, maxLength: 3 }),
 	tier: fc.integer({ min: 0, max: 2 }),
 	leastCondition: fc.option(fc.constantFrom(...CONDITIONS), { nil: undefined, freq: 4 }),
-	needs: fc.constantFrom(undefined, undefined, ['perforated'])
+	needs: fc.constantFrom(undefined, undefined, ['perforated']),
+	graded: fc.constantFrom(undefined, undefined, undefined, {}, { least: 5 }, { houses: ['Pier'] })
 });
 const copyParts = fc.record({
 	version,
+	alsoVersions: fc.option(fc.array(version, { maxLength: 2 }), { nil: undefined, freq: 3 }),
+	house: fc.constantFrom(undefined, 'Pier'),
+	isAuthentic: fc.constantFrom(undefined, undefined, undefined, true),
 	condition: fc.option(fc.constantFrom(...CONDITIONS), { nil: undefined }),
 	grade: fc.option(fc.constantFrom(1, 4.5, 8, 10), { nil: undefined, freq: 4 }),
 	attributes: fc.constantFrom(undefined, ['perforated']),
@@ -80,7 +84,7 @@ const copyParts = fc.record({
 });
 
 describe('fillSlots against oracles', () => {
-	test('for all small cases with sets, conditions, attributes and places it is the best of all ways', () => {
+	test('for all small cases with sets, conditions, grades, attributes, places and copies of several versions it is the best of all ways', () => {
 		fc.assert(
 			fc.property(
 				fc.array(slotParts, { maxLength: 4 }),

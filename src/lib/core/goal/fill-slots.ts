@@ -1,7 +1,7 @@
 import { at } from '../at.ts';
 import { conditionRank, qualityRank } from '../copies/condition.ts';
-import type { Copy } from '../copies/copy.ts';
-import { countsForOf, fillCluster, hasNeeds, type Given } from './fill-cluster.ts';
+import { versionsOfCopy, type Copy } from '../copies/copy.ts';
+import { countsForOf, fillCluster, hasNeeds, preferenceOf, type Given } from './fill-cluster.ts';
 import type { Slot } from './slot.ts';
 
 /** One unit of a pile in one slot. */
@@ -48,7 +48,9 @@ export function fillSlots(slots: readonly Slot[], copies: readonly Copy[]): Fill
 	for (const { slots: slotsHere, copies: copiesHere } of clusters) {
 		const able = copiesHere.filter((c) => {
 			const copy = copies[c] as Copy;
-			return (wanting.get(copy.version) ?? []).some((slot) => fitsSlot(slot, copy));
+			return versionsOfCopy(copy).some((version) =>
+				(wanting.get(version) ?? []).some((slot) => fitsSlot(slot, copy))
+			);
 		});
 		for (const c of able) fitting.add(c);
 		for (const [slot, copy, units] of fill(slotsHere, able, slots, copies)) {
@@ -79,7 +81,7 @@ export function fillSlots(slots: readonly Slot[], copies: readonly Copy[]): Fill
 /** Whether a copy may fill a slot. */
 export function fitsSlot(slot: Slot, copy: Copy): boolean {
 	return (
-		slot.versions.includes(copy.version) &&
+		versionsOfCopy(copy).some((version) => slot.versions.includes(version)) &&
 		qualityRank(copy) >= conditionRank(slot.leastCondition) &&
 		hasNeeds(slot, copy)
 	);
@@ -120,7 +122,7 @@ function fillOne(
 	const wanted = slots[slot] as Slot;
 	const held = (c: number) => (copies[c]?.heldIn === wanted.key ? 0 : 1);
 	const rank = (c: number) => qualityRank(copies[c] as Copy);
-	const preference = (c: number) => wanted.versions.indexOf(at(copies, c).version);
+	const preference = (c: number) => preferenceOf(wanted, at(copies, c));
 	const best = copiesHere
 		.filter((c) => fitsSlot(wanted, copies[c] as Copy))
 		.sort(
@@ -152,6 +154,12 @@ function clustersOf(slots: readonly Slot[], copies: readonly Copy[]): readonly C
 			root.set(find(other), find(first));
 		}
 	}
+	// A copy of two versions ties their slots together.
+	for (const copy of copies) {
+		if (!copy.alsoVersions?.length) continue;
+		const [first, ...others] = versionsOfCopy(copy).filter((version) => root.has(version));
+		for (const other of others) if (first !== undefined) root.set(find(other), find(first));
+	}
 	const clusters = new Map<string, Cluster>();
 	slots.forEach(({ versions: [first] }, s) => {
 		if (first === undefined) return;
@@ -160,8 +168,11 @@ function clustersOf(slots: readonly Slot[], copies: readonly Copy[]): readonly C
 		if (cluster) cluster.slots.push(s);
 		else clusters.set(key, { slots: [s], copies: [] });
 	});
-	copies.forEach(({ version }, c) => {
-		if (root.has(version)) clusters.get(find(version))?.copies.push(c);
+	copies.forEach((copy, c) => {
+		const version = copy.alsoVersions?.length
+			? versionsOfCopy(copy).find((other) => root.has(other))
+			: copy.version;
+		if (version !== undefined && root.has(version)) clusters.get(find(version))?.copies.push(c);
 	});
 	return [...clusters.values()].filter((cluster) => cluster.copies.length > 0);
 }

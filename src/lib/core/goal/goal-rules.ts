@@ -1,6 +1,8 @@
 import { SECTION_KINDS, type SectionKind } from '../checklist/section.ts';
+import type { Confidence } from '../checklist/confidence.ts';
 import type { Condition } from '../copies/condition.ts';
 import { presetOf, type PresetKey } from './preset.ts';
+import type { GradeNeed } from './slot.ts';
 
 /** A way in which a rule may be decided, with one line on what it means. */
 export interface RuleChoice<Word extends string> {
@@ -116,6 +118,16 @@ export interface GoalRules {
 	readonly subject?: string;
 	/** Only cards of this group. */
 	readonly group?: string;
+	/** Only cards with one of these words, in each of the families named. */
+	readonly tags: Readonly<Record<string, readonly string[]>>;
+	/** Only cards of these series of their numbering, by name. */
+	readonly series: readonly string[];
+	/** Only what is known to exist at least so surely: 'likely' leaves out what is doubtful or not seen yet. */
+	readonly leastConfidence?: Confidence;
+	/** Only graded copies fill a slot. */
+	readonly graded?: GradeNeed;
+	/** These versions, each a slot of its own, beside the cards that the other rules ask for. */
+	readonly versions: readonly string[];
 	/** Only these cards: `release/card`. */
 	readonly picked?: readonly string[];
 	/** Keys of further releases; a subject or group without any goes over all. */
@@ -149,6 +161,9 @@ export function resolveRules({ preset, parallel, ...decided }: GoalChoice): Goal
 		sets: 1,
 		keepsOwn: false,
 		releases: [],
+		tags: {},
+		series: [],
+		versions: [],
 		...presetOf(preset).rules,
 		...given
 	};

@@ -1,13 +1,13 @@
 import { group } from 'd3-array';
-import { normalCardNumber } from '../checklist/numbers/card-number.ts';
-import { namesOf } from '../checklist/card-selector.ts';
 import { versionMaker, type Version, type VersionMaker } from '../checklist/versions/expand.ts';
 import { numberingsOf } from '../checklist/numbering.ts';
-import { cardsOf, type Release } from '../checklist/release.ts';
+import type { Release } from '../checklist/release.ts';
 import type { Section } from '../checklist/section.ts';
 import type { VariantKindName } from '../checklist/variant.ts';
+import { askedCards, cardFinder } from './asked-cards.ts';
 import { resolveRules, type GoalChoice, type GoalRules } from './goal-rules.ts';
 import type { Slot } from './slot.ts';
+import { sureness } from './sureness.ts';
 
 /** A slot with the version that names it: where it stands in the release. */
 export interface ScopedSlot extends Slot {
@@ -40,18 +40,24 @@ export function scopeGoal(release: Release, choice: GoalChoice): readonly Scoped
  */
 export function scopeGoals(releases: readonly Release[], choice: GoalChoice): Scope {
 	const rules = resolveRules(choice);
+	const namedCards = new Set(rules.versions.map((key) => key.replace(/[~!].*$/, '')));
 	let skipped = 0;
 	const single = releases.flatMap((release): readonly AskedSlot[] => {
 		const asked = askedCards(release, rules);
+		const isSure = sureness(release, rules.leastConfidence);
+		const versionsAsked = new Set(rules.versions);
 		const versionsOf = versionMaker(release);
 		const kinds = new Map(release.variants.map(({ key, kind }) => [key, kind]));
 		const panelsFor = rules.panels === 'counts' ? panelFinder(release, versionsOf) : () => [];
 		return numberingsOf(release).flatMap((numbering) =>
 			numbering.cards
-				.filter(({ card }) => asked.has(card.key))
+				.filter(({ card }) => asked.has(card.key) || namedCards.has(`${release.key}/${card.key}`))
 				.flatMap(({ card, section }) => {
-					const all = versionsOf(numbering.key, section, card);
-					const slots = slotsOf(all, rules, kinds).flatMap((versions) => {
+					const all = versionsOf(numbering.key, section, card).filter((version) =>
+						isSure(version, section, card)
+					);
+					const byRule = asked.has(card.key) ? slotsOf(all, rules, kinds) : [];
+					const slots = withNamed(byRule, all, versionsAsked).flatMap((versions) => {
 						const made = versions.filter(
 							({ printRun, estimatedRun }) =>
 								(printRun ?? estimatedRun ?? Infinity) >= rules.leastRun
@@ -85,7 +91,8 @@ export function scopeGoals(releases: readonly Release[], choice: GoalChoice): Sc
 			release,
 			quantity: 1,
 			...(least ? { leastCondition: least } : {}),
-			...(rules.cut === 'any' ? {} : { needs: [rules.cut] })
+			...(rules.cut === 'any' ? {} : { needs: [rules.cut] }),
+			...(rules.graded ? { graded: rules.graded } : {})
 		};
 	});
 	const slots: ScopedSlot[] = [];
@@ -97,7 +104,7 @@ export function scopeGoals(releases: readonly Release[], choice: GoalChoice): Sc
 
 /** The slot of another set. Field by field: half a million are made so in a third of the time of a spread. */
 function ofSet(slot: ScopedSlot, set: number): ScopedSlot {
-	const { key, versions, panels, version, release, quantity, leastCondition, needs } = slot;
+	const { key, versions, panels, version, release, quantity, leastCondition, needs, graded } = slot;
 	const made: { -readonly [Name in keyof ScopedSlot]: ScopedSlot[Name] } = {
 		key: `${key}#${set}`,
 		set,
@@ -110,42 +117,8 @@ function ofSet(slot: ScopedSlot, set: number): ScopedSlot {
 	if (panels) made.panels = panels;
 	if (leastCondition) made.leastCondition = leastCondition;
 	if (needs) made.needs = needs;
+	if (graded) made.graded = graded;
 	return made;
-}
-
-/** Keys of the cards that the rules ask for, by section, subject, group, hand, and panels or singles. */
-function askedCards(release: Release, rules: GoalRules): ReadonlySet<string> {
-	const picked = rules.picked && new Set(rules.picked);
-	const cards = cardsOf(release);
-	const asked = new Map(
-		cards
-			.filter(
-				({ section, card }) =>
-					isSectionIn(release, section, rules) &&
-					(rules.subject === undefined || card.subjects.includes(rules.subject)) &&
-					(rules.group === undefined || card.group === rules.group) &&
-					(!picked || picked.has(`${release.key}/${card.key}`))
-			)
-			.map(({ card }) => [card.key, card])
-	);
-	const panels = [...asked.values()].filter(({ panelOf }) => panelOf.length > 0);
-	if (panels.length === 0 || rules.panels === 'both') return new Set(asked.keys());
-	const nameOf = cardFinder(release);
-	for (const panel of panels) {
-		const singles = panel.panelOf.map((name) => nameOf(name) ?? '');
-		if (rules.panels === 'intact') for (const key of singles) asked.delete(key);
-		else if (singles.every((key) => asked.has(key))) asked.delete(panel.key);
-	}
-	return new Set(asked.keys());
-}
-
-/** Finds the key of a card by what people call it: the first of those that bear the name. */
-function cardFinder(release: Release): (name: string) => string | undefined {
-	const byName = new Map<string, string>();
-	for (const { card } of cardsOf(release)) {
-		for (const name of namesOf(card)) if (!byName.has(name)) byName.set(name, card.key);
-	}
-	return (name) => byName.get(name) ?? byName.get(normalCardNumber(name));
 }
 
 /** For a regular single card in a finish: the same finish of each intact panel that it is part of. */
@@ -170,14 +143,6 @@ function panelFinder(
 	}
 	return ({ cardKey, parallelKey, variantKey }) =>
 		variantKey === null ? (panels.get(`${cardKey}~${parallelKey ?? ''}`) ?? []) : [];
-}
-
-function isSectionIn(release: Release, section: Section, rules: GoalRules): boolean {
-	const name = `${release.key}/${section.key}`;
-	if (rules.sectionsOut.includes(name)) return false;
-	if (rules.sectionsIn.includes(name)) return true;
-	if (section.edition !== undefined && !rules.editions) return false;
-	return rules.kinds.includes(section.kind);
 }
 
 /** The slots of one card, each as the versions that may fill it, best first. */
@@ -222,6 +187,20 @@ function slotsOf(
 		slotsOf(ofFinish, { ...rules, finishes: 'all' }, kinds)
 	);
 	return [...group(inEach, ([first]) => first?.variantKey).values()].map((same) => same.flat());
+}
+
+/** The slots of a card with those of versions named by hand, each once, in the order of `expand`. */
+function withNamed(
+	slots: readonly (readonly Version[])[],
+	all: readonly Version[],
+	named: ReadonlySet<string>
+): readonly (readonly Version[])[] {
+	if (named.size === 0) return slots;
+	const first = new Set(slots.map(([version]) => version));
+	const more = all.filter((version) => named.has(version.key) && !first.has(version));
+	return more.length === 0
+		? slots
+		: inOrderOf(all, [...slots, ...more.map((version) => [version])]);
 }
 
 /** Slots in the order in which their first versions stand. */

@@ -1,5 +1,13 @@
 import type { Condition } from '../copies/condition.ts';
 
+/** A copy that was graded: from a grade on, by one of some houses. One graded as genuine has no number. */
+export interface GradeNeed {
+	/** 1 to 10 in halves; left out: any, "authentic" too. */
+	readonly least?: number;
+	/** Left out: any. */
+	readonly houses?: readonly string[];
+}
+
 /** One thing to own: any one of its versions fills it. */
 export interface Slot {
 	readonly key: string;
@@ -13,6 +21,8 @@ export interface Slot {
 	readonly leastCondition?: Condition;
 	/** Attributes that a copy must have: "perforated". */
 	readonly needs?: readonly string[];
+	/** Asks for a graded copy. */
+	readonly graded?: GradeNeed;
 	/** How many copies it takes, at least 1. */
 	readonly quantity: number;
 	/** 0 (or left out) is served with the best copies first, then 1 …: the sets of a goal. */
