@@ -4,6 +4,7 @@ import { formatMinor } from '../core/worth/minor-units.ts';
 import { parseVersionKey } from '../core/checklist/versions/version-key.ts';
 import type { CopyRecord } from '../core/copies/copy-record.ts';
 import { formatCsv } from './csv-cells.ts';
+import { PRINTING_UNSEEN } from '../core/holdings/holding-row.ts';
 import { HOLDING_COLUMNS, type HoldingColumn } from './holdings-columns.ts';
 
 /** All copies of some releases as a table, the header first: what `readHoldings` reads back. */
@@ -15,7 +16,9 @@ export function holdingsTable(
 		return copies.map((copy) => {
 			const name = parseVersionKey(copy.version);
 			const found = cards.get(name?.card ?? '');
-			const variant = release.variants.find(({ key }) => key === name?.variant)?.name;
+			const shown = [name?.variant, ...(copy.alsoVariants ?? [])].flatMap(
+				(variant) => release.variants.find(({ key }) => key === variant)?.name ?? []
+			);
 			const cells: Record<HoldingColumn, string> = {
 				year: release.year,
 				maker: release.maker,
@@ -24,7 +27,11 @@ export function holdingsTable(
 				number: found?.card.number ?? '',
 				subject: found?.card.title ?? '',
 				parallel: release.parallels.find(({ key }) => key === name?.parallel)?.name ?? '',
-				attributes: formatListCell([...(variant ? [variant] : []), ...(copy.attributes ?? [])]),
+				attributes: formatListCell([
+					...shown,
+					...(copy.isPrintingUnseen ? [PRINTING_UNSEEN] : []),
+					...(copy.attributes ?? [])
+				]),
 				serial: copy.serial ?? '',
 				quantity: String(copy.quantity),
 				condition: copy.condition ?? '',

@@ -34,7 +34,15 @@ const fields = {
 	source: said(Text, 'Where it came from.'),
 	place: said(Text, 'Where it is kept, in words.'),
 	holder: said(Text, 'Key of its holder.'),
-	note: said(Text, 'Anything else.')
+	note: said(Text, 'Anything else.'),
+	alsoVariants: said(
+		Type.Optional(Words),
+		'Keys of the variants of further deviations that it shows.'
+	),
+	isPrintingUnseen: said(
+		Type.Optional(Type.Boolean()),
+		'Nobody has looked yet which printing it is; left out: it was looked at, or there is but one.'
+	)
 };
 
 export const MatchHoldingsInput = Type.Object(

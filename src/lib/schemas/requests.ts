@@ -123,6 +123,8 @@ const CopyFieldsSchema = Type.Object(
 		certificate: Maybe(Text(60)),
 		serial: Maybe(Text(20)),
 		attributes: Type.Optional(Type.Array(Text(60), { maxItems: 30 })),
+		alsoVariants: Type.Optional(Type.Array(Text(100), { maxItems: 20 })),
+		isPrintingUnseen: Type.Optional(Type.Boolean()),
 		status: Type.Optional(Type.Enum([...COPY_STATUSES])),
 		costMinor: Money,
 		valueMinor: Money,

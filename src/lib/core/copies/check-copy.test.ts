@@ -10,7 +10,11 @@ describe('serial numbers', () => {
 		['0/65', null],
 		['14', null],
 		['14/', null],
-		['a/b', null]
+		['a/b', null],
+		['XIV/LXV', { number: 14, of: 65 }],
+		['iv / x', { number: 4, of: 10 }],
+		['IIII/X', null],
+		['14/L', { number: 14, of: 50 }]
 	])('%s', (text, serial) => {
 		expect(parseSerial(text)).toEqual(serial);
 	});

@@ -1,3 +1,4 @@
+import { parseRoman } from '../checklist/numbers/roman.ts';
 import type { Problem } from '../problem.ts';
 import { GRADES } from './condition.ts';
 import type { CopyRecord } from './copy-record.ts';
@@ -8,11 +9,20 @@ export interface Serial {
 	readonly of: number;
 }
 
-/** Reads "14/65"; null where the text is no serial number. Zeros in front count for nothing. */
+/**
+ * Reads "14/65", or "XIV/LXV" as some are stamped; null where the text is no serial number. Zeros in
+ * front count for nothing.
+ *
+ * @example [parseSerial('014/65'), parseSerial('xiv / LXV')] // [{ number: 14, of: 65 }, { number: 14, of: 65 }]
+ */
 export function parseSerial(text: string): Serial | null {
-	const [, number, of] = /^\s*0*(\d{1,7})\s*\/\s*0*(\d{1,7})\s*$/.exec(text) ?? [];
-	const serial = { number: Number(number), of: Number(of) };
+	const [, number = '', of = ''] = /^\s*0*(\w{1,15})\s*\/\s*0*(\w{1,15})\s*$/.exec(text) ?? [];
+	const serial = { number: serialNumber(number), of: serialNumber(of) };
 	return serial.number >= 1 && serial.of >= 1 ? serial : null;
+}
+
+function serialNumber(text: string): number {
+	return /^\d{1,7}$/.test(text) ? Number(text) : (parseRoman(text.toUpperCase()) ?? 0);
 }
 
 export function formatSerial({ number, of }: Serial): string {

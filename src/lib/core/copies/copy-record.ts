@@ -20,6 +20,10 @@ export interface CopyRecord extends Copy {
 	readonly source?: string;
 	/** Where it is kept, in words. */
 	readonly place?: string;
+	/** Further deviations that it shows, by the keys of their variants. */
+	readonly alsoVariants?: readonly string[];
+	/** Nobody has looked yet which printing it is. */
+	readonly isPrintingUnseen?: boolean;
 	/** Key of the holder it is kept in. */
 	readonly holder?: string;
 	readonly note?: string;
@@ -37,6 +41,8 @@ export function isPlain(copy: CopyRecord): boolean {
 		copy.holder === undefined &&
 		copy.grade === undefined &&
 		!copy.isAuthentic &&
+		!copy.isPrintingUnseen &&
+		!(copy.alsoVariants ?? []).length &&
 		!(copy.attributes ?? []).length &&
 		[copy.serial, copy.certificate, copy.place, copy.note, copy.source, copy.acquiredOn].every(
 			(text) => text === undefined

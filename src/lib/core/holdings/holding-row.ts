@@ -1,5 +1,8 @@
 import type { CopyRecord, CopyStatus } from '../copies/copy-record.ts';
 
+/** The word by which a list says that nobody has looked yet which printing a copy is. */
+export const PRINTING_UNSEEN = 'printing not looked at';
+
 /** A copy as a person's own list has it: names, not keys. Empty texts are not known. */
 export interface HoldingRow {
 	/** Where in the file it stands, from 1. */
@@ -20,5 +23,5 @@ export interface HoldingRow {
 /** What of a copy the list says, beside which card it is. */
 export type HoldingFields = Omit<
 	CopyRecord,
-	'key' | 'version' | 'heldIn' | 'attributes' | 'isAuthentic' | 'status'
+	'key' | 'version' | 'alsoVersions' | 'heldIn' | 'attributes' | 'isAuthentic' | 'status'
 > & { readonly status?: CopyStatus };

@@ -16,13 +16,23 @@ function release(name: string, year: string, maker = 'Gullhaven Card Works'): Re
 		sections: [
 			{ name: 'Base', cards },
 			{ name: 'Ink', kind: 'insert', cards: cards.slice(0, 2) },
-			{ name: 'Log', kind: 'insert', cards: [{ title: 'Bread Before Dawn' }] }
+			{ name: 'Log', kind: 'insert', cards: [{ title: 'Bread Before Dawn' }] },
+			{
+				name: 'Tilt',
+				kind: 'extra',
+				noBaseFinish: true,
+				cards: [{ number: 'T1' }, { number: 'T2' }]
+			}
 		],
 		parallels: [
 			{ name: 'Verdigris', runs: [{ sections: ['base'], printRun: 65 }] },
-			{ name: 'Brass', runs: [{ sections: ['ink'] }] }
+			{ name: 'Brass', runs: [{ sections: ['ink'] }, { sections: ['tilt'] }] },
+			{ name: 'Rust', runs: [{ sections: ['tilt'], cards: ['T1'] }] }
 		],
-		variants: [{ kind: 'error', name: 'home town', sections: ['base'], cards: ['3'] }]
+		variants: [
+			{ kind: 'error', name: 'home town', sections: ['base'], cards: ['3'] },
+			{ kind: 'print variation', name: 'red line', sections: ['base'], cards: ['3', '4'] }
+		]
 	});
 	if (!outcome.ok) throw new RangeError(JSON.stringify(outcome.problems));
 	return outcome.value;
@@ -93,6 +103,12 @@ describe('which card a row is', () => {
 		],
 		['base named as a finish', { number: '4', parallel: 'Base' }, 'base-4'],
 		['error', { number: '3', attributes: ['home town'] }, 'base-3!home-town'],
+		['the only finish where there is no base', { number: 'T2', section: '' }, 'tilt-t2~brass'],
+		[
+			'the finish that is named where there is no base',
+			{ number: 'T1', section: '', parallel: 'Rust' },
+			'tilt-t1~rust'
+		],
 		['title alone', { subject: 'bread  before dawn', section: '' }, 'log-bread-before-dawn'],
 		['title where there is a number too', { subject: 'Keeper 5', section: '' }, 'base-5']
 	])('%s', (_, rest, version) => {
@@ -112,6 +128,7 @@ describe('which card a row is', () => {
 			{ number: '1', parallel: 'Verdigris', fields: { quantity: 1, serial: '9/99' } },
 			/print run of 65, not 99/
 		],
+		['no base finish', { number: 'T1', section: '' }, /no base finish: is it Brass or Rust/],
 		['neither number nor subject', {}, /without number and subject/],
 		['no such release', { set: 'Nothing Like It', number: '1' }, /which release/]
 	])('%s is kept with its reason', (_, rest, reason) => {
@@ -157,6 +174,21 @@ describe('which card a row is', () => {
 			line: 1,
 			version: 'harbour-lights-1994/base-3!home-town',
 			fields: { ...fields, attributes: ['rookie'] }
+		});
+	});
+
+	test('several deviations of a copy, and a printing nobody looked at', () => {
+		const attributes = ['red line', 'home town', 'autograph', 'Printing not looked at'];
+		const { matched } = matchHoldings([row({ number: '3', attributes })], releases);
+		expect(matched[0]).toEqual({
+			line: 1,
+			version: 'harbour-lights-1994/base-3!red-line',
+			fields: {
+				quantity: 1,
+				alsoVariants: ['home-town'],
+				isPrintingUnseen: true,
+				attributes: ['autograph']
+			}
 		});
 	});
 });

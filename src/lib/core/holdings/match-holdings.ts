@@ -7,7 +7,7 @@ import { formatVersionKey } from '../checklist/versions/version-key.ts';
 import { checkCopy } from '../copies/check-copy.ts';
 import { indexCards, normalTitle, type IndexedCard } from '../shorthand/card-index.ts';
 import { normalPhrase, vocabularyOf } from '../shorthand/vocabulary.ts';
-import type { HoldingFields, HoldingRow } from './holding-row.ts';
+import { PRINTING_UNSEEN, type HoldingFields, type HoldingRow } from './holding-row.ts';
 import { likeness, matchSet, sureOf, type NamedSet, type SetCandidate } from './match-sets.ts';
 
 /** A row that is a copy of a known version. */
@@ -178,19 +178,38 @@ function cardFinder(release: Release): (row: HoldingRow) => Found {
 		if (second && first?.word !== second.word) {
 			return { reason: `${first?.word ?? ''} and ${second.word}: which finish is it?` };
 		}
-		const parallel = first?.meaning?.kind === 'parallel' ? first.meaning.key : null;
 		const made = versionsOf(found.numbering.key, found.section, found.card);
-		const variant = meant.find(({ meaning }) => meaning?.kind === 'variant')?.meaning;
-		const variantKey =
+		const finishes = [...new Set(made.map(({ parallelKey }) => parallelKey))];
+		const isPlain = first === undefined;
+		if (isPlain && finishes.length > 1 && !finishes.includes(null)) {
+			const names = finishes.flatMap(
+				(key) => release.parallels.find((parallel) => parallel.key === key)?.name ?? []
+			);
+			return { reason: `there is no base finish: is it ${names.join(' or ')}?` };
+		}
+		const parallel =
+			first?.meaning?.kind === 'parallel' ? first.meaning.key : (finishes[0] ?? null);
+		const variantOf = (name: string) =>
 			made.find(
 				(candidate) =>
 					candidate.parallelKey === parallel &&
 					candidate.variantKey !== null &&
 					release.variants.some(
-						({ key, name, kind }) =>
-							key === candidate.variantKey && (name === variant?.name || kind === variant?.name)
+						(variant) =>
+							variant.key === candidate.variantKey &&
+							(variant.name === name || variant.kind === name)
 					)
 			)?.variantKey ?? null;
+		const shown = new Map(
+			meant.flatMap(({ word, meaning }) => {
+				const key = meaning?.kind === 'variant' ? variantOf(meaning.name) : null;
+				return key === null ? [] : [[word, key] as const];
+			})
+		);
+		const [variantKey = null, ...alsoVariants] = new Set(shown.values());
+		const isPrintingUnseen = words.some(
+			(word) => normalPhrase(word) === normalPhrase(PRINTING_UNSEEN)
+		);
 		const version = formatVersionKey({
 			release: release.key,
 			card: found.card.key,
@@ -211,12 +230,19 @@ function cardFinder(release: Release): (row: HoldingRow) => Found {
 				meaning?.kind === 'parallel' ||
 				meaning?.kind === 'section' ||
 				(meaning?.kind === 'condition' && meaning.condition === condition) ||
-				(meaning?.kind === 'variant' && variantKey !== null && meaning === variant);
+				shown.has(word) ||
+				normalPhrase(word) === normalPhrase(PRINTING_UNSEEN);
 			return isUsed || word === row.parallel ? [] : [word];
 		});
 		return {
 			version,
-			fields: { ...row.fields, ...(condition ? { condition } : {}), attributes }
+			fields: {
+				...row.fields,
+				...(condition ? { condition } : {}),
+				...(alsoVariants.length > 0 ? { alsoVariants } : {}),
+				...(isPrintingUnseen ? { isPrintingUnseen } : {}),
+				attributes
+			}
 		};
 	}
 }

@@ -9,7 +9,8 @@ import type { CopyId, ReleaseId } from '../../core/row-id.ts';
 
 /** What of a copy a person may change; null or an empty text takes a field away. */
 export type CopyFields = {
-	readonly [Name in keyof Omit<CopyRecord, 'key' | 'version' | 'heldIn'>]?: CopyRecord[Name] | null;
+	readonly [Name in keyof Omit<CopyRecord, 'key' | 'version' | 'alsoVersions' | 'heldIn'>]?:
+		CopyRecord[Name] | null;
 };
 
 /** Fields as a row has them: what is not given stays. */

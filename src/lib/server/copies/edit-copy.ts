@@ -117,7 +117,17 @@ function problemsOf(
 		return [{ field: 'version', message: `"${version}" is no version of this release` }];
 	}
 	const copy = toCopy(release.key, { ...EMPTY, ...row } as typeof copies.$inferSelect);
-	return checkCopy(copy, found.printRun);
+	const strange = (copy.alsoVersions ?? []).filter(
+		(other, i, all) => other === version || all.indexOf(other) < i || !findVersion(release, other)
+	);
+	return [
+		...strange.map((other) => ({
+			field: 'alsoVariants',
+			message: `"${other}" is no further deviation of this copy`,
+			remedy: 'Choose others of the variants of its card in this finish.'
+		})),
+		...checkCopy(copy, found.printRun)
+	];
 }
 
 /** "Harbour Lights 1994, 27, Verdigris" */
@@ -125,7 +135,7 @@ function titleOf(release: Release, version: string): string {
 	return `${release.name}, ${nameVersion(release, version)}`;
 }
 
-const EMPTY = { id: 0, isAuthentic: false, status: 'kept', attributes: [] };
+const EMPTY = { id: 0, isAuthentic: false, status: 'kept', attributes: [], alsoVariants: [] };
 
 /** Serial numbers that stand on two copies: a warning, for people do find misprints. */
 async function warningsOf(

@@ -6,6 +6,8 @@ import { readCopies } from './read-copies.ts';
 import { addPile, listTrays } from './trays.ts';
 import { setSynonym } from './synonyms.ts';
 import { undo } from '../journal/undo.ts';
+import { addVariantLine } from '../../core/checklist/outline/add-variant-line.ts';
+import { saveRelease } from '../checklists/save-release.ts';
 import { rowId } from '../../core/row-id.ts';
 
 const at = withGulls();
@@ -32,6 +34,31 @@ describe('what is logged', () => {
 		const second = await addCopy(at.collection, 'gulls-1996/base-2~slate', { serial: '007/65' });
 		expect(second.ok && second.notes[0]?.message).toBe('2 copies bear the serial number 7/65');
 		expect(await addCopy(at.collection, 'gulls-1996/base-9', {})).toMatchObject({ ok: false });
+	});
+
+	test('further deviations are those of its card, and a copy with some is by itself', async () => {
+		const add = (variants: string[]) =>
+			addCopy(at.collection, 'gulls-1996/base-1', {
+				alsoVariants: variants,
+				isPrintingUnseen: true
+			});
+		expect(await add(['nix'])).toMatchObject({ ok: false, problems: [{ field: 'alsoVariants' }] });
+		await at.log('1 nm');
+		await saveRelease(at.collection, 'gulls-1996', 'a variant', (release) =>
+			addVariantLine(release, 'error 1: back')
+		);
+		const shown = 'back';
+		expect(await add([shown])).toMatchObject({ ok: true });
+		expect(await add([shown, shown])).toMatchObject({ ok: false });
+		const [, copy] = await readCopies(at.collection.db, rowId(1));
+		expect(copy).toMatchObject({
+			alsoVersions: [`gulls-1996/base-1!${shown}`],
+			isPrintingUnseen: true
+		});
+		await at.log('1 nm');
+		expect((await readCopies(at.collection.db, rowId(1))).map(({ quantity }) => quantity)).toEqual([
+			2, 1
+		]);
 	});
 
 	test('a pile is split, described, taken out, and all of it undone', async () => {

@@ -37,18 +37,18 @@ export function toCopy(release: string, row: typeof copies.$inferSelect): Stored
 		loggedAt,
 		...more
 	} = row;
-	const version = formatVersionKey({
-		release,
-		card: cardKey,
-		parallel: parallelKey,
-		variant: variantKey
-	});
+	const name = { release, card: cardKey, parallel: parallelKey };
+	const version = formatVersionKey({ ...name, variant: variantKey });
+	const alsoVersions = (row.alsoVariants ?? []).map((variant) =>
+		formatVersionKey({ ...name, variant })
+	);
 	const known: Partial<Record<keyof typeof more, unknown>> = {};
 	for (const [name, value] of Object.entries(more)) {
 		if (value !== null && value !== false) known[name as keyof typeof more] = value;
 	}
 	return Object.assign(
 		{ id, key: String(id), version, quantity, status, loggedAt },
+		alsoVersions.length > 0 ? { alsoVersions } : {},
 		known
 	) as StoredCopy;
 }

@@ -22,6 +22,10 @@ export const copies = sqliteTable(
 		parallelKey: text(),
 		/** null: the regular card */
 		variantKey: text(),
+		/** Further deviations that it shows. */
+		alsoVariants: text({ mode: 'json' }).$type<readonly string[]>().notNull().default([]),
+		/** Nobody has looked yet which printing it is. */
+		isPrintingUnseen: integer({ mode: 'boolean' }).notNull().default(false),
 		quantity: integer().notNull(),
 		condition: text().$type<Condition>(),
 		/** 1 to 10 in halves */

@@ -19,6 +19,15 @@
 	}
 	const nameOf = ({ number, title }: { number: string | null; title: string }) =>
 		[number, title].filter(Boolean).join(' ');
+	/** The other variants of the card in a version's finish. */
+	const deviationsBeside = (version: (typeof data.versions)[number]) =>
+		data.versions.flatMap(({ parallelKey, variantKey, variant }) =>
+			variantKey !== null &&
+			parallelKey === version.parallelKey &&
+			variantKey !== version.variantKey
+				? [{ key: variantKey, name: variant }]
+				: []
+		);
 </script>
 
 <svelte:head><title>{nameOf(card)} · {release.name} · Jade Binder</title></svelte:head>
@@ -104,7 +113,7 @@
 				>
 			</div>
 			{#each copies as copy (copy.id)}
-				<CopyEntry {copy} {desk} />
+				<CopyEntry {copy} {desk} deviations={deviationsBeside(version)} />
 			{:else}
 				<p class="quiet">none</p>
 			{/each}

@@ -19,13 +19,16 @@
 			readonly photos: readonly { readonly id: number; readonly hash: string }[];
 		};
 		desk: CopyDesk;
+		deviations: readonly { readonly key: string; readonly name: string }[];
 	}
-	let { copy, desk }: Props = $props();
+	let { copy, desk, deviations }: Props = $props();
 	const line = $derived(
 		[
 			copy.serial,
 			copy.house ? `${copy.house} ${copy.certificate ?? ''}`.trim() : copy.certificate,
 			...(copy.attributes ?? []),
+			...deviations.flatMap(({ key, name }) => (copy.alsoVariants?.includes(key) ? [name] : [])),
+			copy.isPrintingUnseen ? 'printing not looked at' : '',
 			copy.status === 'kept' ? '' : copy.status,
 			copy.place ? `in ${copy.place}` : '',
 			HOLDER_KINDS.find(({ key }) => key === copy.holder)?.name.toLowerCase(),
@@ -87,4 +90,4 @@
 		</ul>
 	{/if}
 </div>
-{#if desk.open === copy.id}<CopyForm {copy} {desk} />{/if}
+{#if desk.open === copy.id}<CopyForm {copy} {desk} {deviations} />{/if}

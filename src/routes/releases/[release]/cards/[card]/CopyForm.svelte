@@ -23,8 +23,10 @@
 	interface Props {
 		copy: CopyRecord & { readonly id: number };
 		desk: CopyDesk;
+		/** Variants of its card, in its finish, besides what it is logged as. */
+		deviations: readonly { readonly key: string; readonly name: string }[];
 	}
-	let { copy, desk }: Props = $props();
+	let { copy, desk, deviations }: Props = $props();
 	const currency = $derived(copy.currency ?? 'EUR');
 	const amount = (minor: number | undefined) =>
 		minor === undefined ? '' : formatMinor(minor, currency);
@@ -94,6 +96,8 @@
 			valueSource: text('valueSource'),
 			valueOn: text('valueOn'),
 			acquiredOn: text('acquiredOn'),
+			isPrintingUnseen: form.get('isPrintingUnseen') !== null,
+			alsoVariants: form.getAll('alsoVariants').map(String),
 			note: text('note')
 		};
 		return { fields, problems };
@@ -151,6 +155,32 @@
 	<Field label="Note" class="col-span-2 sm:col-span-3"
 		><input class="input w-full input-sm" name="note" maxlength="5000" value={copy.note ?? ''} />
 	</Field>
+	{#if deviations.length > 0}
+		<fieldset class="col-span-2 sm:col-span-4">
+			<legend class="text-sm quiet">Shows as well; it fills one slot all the same</legend>
+			<div class="mt-1 flex flex-wrap gap-x-5 gap-y-1">
+				{#each deviations as { key, name } (key)}
+					<label class="flex items-center gap-2"
+						><input
+							type="checkbox"
+							class="checkbox checkbox-sm"
+							name="alsoVariants"
+							value={key}
+							checked={copy.alsoVariants?.includes(key)}
+						/>{name}</label
+					>
+				{/each}
+			</div>
+		</fieldset>
+	{/if}
+	<label class="col-span-2 flex items-center gap-2 sm:col-span-4"
+		><input
+			type="checkbox"
+			class="checkbox checkbox-sm"
+			name="isPrintingUnseen"
+			checked={copy.isPrintingUnseen}
+		/>Printing not looked at</label
+	>
 	<Field label="Add a photo (JPEG, PNG, WebP)" class="col-span-2"
 		><input
 			class="file-input w-full file-input-sm"
