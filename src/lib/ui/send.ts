@@ -19,14 +19,14 @@ export function send<Value>(
 export async function ask<Value>(
 	method: string,
 	path: string,
-	body: unknown
+	body?: unknown
 ): Promise<Outcome<Value>> {
 	try {
-		const response = await fetch(path, {
-			method,
+		const sent = {
 			headers: { 'content-type': 'application/json' },
 			body: JSON.stringify(body ?? {})
-		});
+		};
+		const response = await fetch(path, { method, ...(method === 'GET' ? {} : sent) });
 		const answer: unknown = await response.json();
 		if (response.ok) return good(answer as Value);
 		const { detail, errors } = answer as { detail?: string; errors?: Problem[] };

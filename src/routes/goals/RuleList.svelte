@@ -9,6 +9,7 @@
 	import { CONDITIONS, type Condition } from '$lib/core/copies/condition';
 	import type { GoalOptions } from '$lib/server/goals/goal-options';
 	import ChoiceRule from './ChoiceRule.svelte';
+	import NarrowRules from './NarrowRules.svelte';
 	import RuleRow from './RuleRow.svelte';
 	import SectionRules from './SectionRules.svelte';
 	import type { RulesBook } from './rules-book.svelte';
@@ -109,6 +110,7 @@
 			{#each CONDITIONS as word (word)}<option value={word}>{word}</option>{/each}
 		</select>
 	</RuleRow>
+	<NarrowRules {book} {options} />
 	<RuleRow name="Upgrade below" meaning="A slot filled with a worse copy is marked for an upgrade.">
 		<select
 			class="select w-40 select-sm"

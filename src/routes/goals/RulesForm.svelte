@@ -2,11 +2,13 @@
 	import type { GoalChoice } from '$lib/core/goal/goal-rules';
 	import type { Problem } from '$lib/core/problem';
 	import type { GoalOptions } from '$lib/server/goals/goal-options';
+	import ReleaseRule from './ReleaseRule.svelte';
 	import RuleList from './RuleList.svelte';
 	import SchoolPick from './SchoolPick.svelte';
 	import SlotTally from './SlotTally.svelte';
 	import { createRulesBook } from './rules-book.svelte';
 	import Field from '$lib/ui/Field.svelte';
+	import { ask } from '$lib/ui/send';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	interface Props {
@@ -17,12 +19,24 @@
 		save: (name: string, rules: GoalChoice) => Promise<void>;
 		saveName: string;
 	}
-	let { options, start, problems, save, saveName }: Props = $props();
+	let { options: begun, start, problems, save, saveName }: Props = $props();
+	/** With the releases that were added here. */
+	let grown = $state.raw<GoalOptions | null>(null);
+	const options = $derived(grown ?? begun);
 	// svelte-ignore state_referenced_locally
 	const book = createRulesBook(() => options, start?.rules);
 	// svelte-ignore state_referenced_locally
 	let name = $state(start?.name ?? '');
 	let busy = $state(false);
+
+	/** Goes over further releases: what can be chosen follows. */
+	async function goOver(releases: readonly string[]) {
+		book.set({ releases });
+		const query = new URLSearchParams({ release: begun.release.key });
+		for (const key of releases) query.append('further', key);
+		const outcome = await ask<GoalOptions>('GET', `/api/goals/options?${query}`);
+		if (outcome.ok) grown = outcome.value;
+	}
 
 	async function onsubmit(event: SubmitEvent) {
 		event.preventDefault();
@@ -36,6 +50,7 @@
 <form {onsubmit} class="grid items-start gap-x-10 gap-y-6 lg:grid-cols-[1fr_17rem]">
 	<div class="min-w-0">
 		<SchoolPick {book} {options} />
+		<ReleaseRule {book} {options} {goOver} />
 		<RuleList {book} {options} />
 	</div>
 	<aside

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { GoalOptions } from '$lib/server/goals/goal-options';
 	import CardPick from './CardPick.svelte';
+	import VersionPick from './VersionPick.svelte';
 	import type { RulesBook } from './rules-book.svelte';
 
 	let { book, options }: { book: RulesBook; options: GoalOptions } = $props();
@@ -56,6 +57,13 @@
 					isOne={asks === 'card'}
 					change={(picked) => book.set({ picked })}
 				/>
+				{#if asks === 'cards'}
+					<VersionPick
+						release={options.release.key}
+						picked={book.rules.versions}
+						change={(versions) => book.set({ versions })}
+					/>
+				{/if}
 			{/if}
 		</div>
 	{/each}
