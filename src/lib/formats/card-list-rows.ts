@@ -44,7 +44,7 @@ export function readCardListRows(
 		const message = `the list names ${parts.size} releases; at most ${MOST_RELEASES} are read at once`;
 		return bad([{ message, remedy: 'Split it into several lists.' }], rowNotes);
 	}
-	const read = [...parts.values()].map(({ head, rows: own }) => readChecklistRows(own, head));
+	const read = [...parts.values()].map(({ head, rows: held }) => readChecklistRows(held, head));
 	const problems = read.flatMap((outcome) => (outcome.ok ? [] : outcome.problems));
 	const notes = [...rowNotes, ...read.flatMap((outcome) => outcome.notes)];
 	return problems.length > 0

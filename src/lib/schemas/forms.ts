@@ -70,6 +70,8 @@ export const StepFormSchema = Type.Object({ step: idOf('journal', 'Reload the pa
 /* Releases */
 export const MendFormSchema = Type.Object({ message: asTyped(10_000) });
 export const TitlesFormSchema = Type.Object({ numbering: Key, text: asTyped(5_000_000) });
+export const FoundFormSchema = Type.Object({ hunt: Key, lines: asTyped(10_000) });
+export const LookedFormSchema = Type.Object({ hunt: Key, where: Name });
 export const AddLinesFormSchema = Type.Object({ lines: asTyped(LONGEST_OUTLINE) });
 export const SubjectsFormSchema = Type.Object({
 	separator: list(Type.Enum([...TITLE_SEPARATORS]), TITLE_SEPARATORS.length),

@@ -53,16 +53,16 @@
 				</li>
 			{/each}
 			<li>
-				<ReleaseSelect
-					label="Add a release"
-					blank="add a release"
-					class="w-56 select-sm"
-					choose={(key) => {
-						if (key && key !== home.key && !further.includes(key)) {
-							void goOver(named([...further, key]));
-						}
-					}}
-				/>
+				{#key further.length}<ReleaseSelect
+						label="Add a release"
+						blank="add a release"
+						class="w-56 select-sm"
+						choose={(key) => {
+							if (key && key !== home.key && !further.includes(key)) {
+								void goOver(named([...further, key]));
+							}
+						}}
+					/>{/key}
 			</li>
 		</ul>
 	{/if}

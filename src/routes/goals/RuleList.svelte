@@ -10,11 +10,18 @@
 	import type { GoalOptions } from '$lib/server/goals/goal-options';
 	import ChoiceRule from './ChoiceRule.svelte';
 	import NarrowRules from './NarrowRules.svelte';
+	import ReleaseRule from './ReleaseRule.svelte';
 	import RuleRow from './RuleRow.svelte';
 	import SectionRules from './SectionRules.svelte';
 	import type { RulesBook } from './rules-book.svelte';
 
-	let { book, options }: { book: RulesBook; options: GoalOptions } = $props();
+	interface Props {
+		book: RulesBook;
+		options: GoalOptions;
+		/** Goes over these releases. */
+		goOver: (releases: readonly string[]) => Promise<void>;
+	}
+	let { book, options, goOver }: Props = $props();
 	const rules = $derived(book.rules);
 	const conditionOf = (text: string) => CONDITIONS.find((word) => word === text) as Condition;
 
@@ -29,6 +36,7 @@
 
 <section aria-labelledby="rules">
 	<h2 id="rules" class="mb-2">Rules</h2>
+	<ReleaseRule {book} {options} {goOver} />
 	<SectionRules {book} sections={options.sections} />
 	{#if options.parallels.length > 0 && book.choice.preset !== 'parallel-run'}
 		<ChoiceRule

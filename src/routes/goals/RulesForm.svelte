@@ -2,7 +2,6 @@
 	import type { GoalChoice } from '$lib/core/goal/goal-rules';
 	import type { Problem } from '$lib/core/problem';
 	import type { GoalOptions } from '$lib/server/goals/goal-options';
-	import ReleaseRule from './ReleaseRule.svelte';
 	import RuleList from './RuleList.svelte';
 	import SchoolPick from './SchoolPick.svelte';
 	import SlotTally from './SlotTally.svelte';
@@ -50,8 +49,7 @@
 <form {onsubmit} class="grid items-start gap-x-10 gap-y-6 lg:grid-cols-[1fr_17rem]">
 	<div class="min-w-0">
 		<SchoolPick {book} {options} />
-		<ReleaseRule {book} {options} {goOver} />
-		<RuleList {book} {options} />
+		<RuleList {book} {options} {goOver} />
 	</div>
 	<aside
 		class="max-lg:sticky max-lg:bottom-14 max-lg:z-10 max-lg:flex max-lg:flex-wrap max-lg:items-end max-lg:gap-x-4 max-lg:gap-y-2 max-lg:border-t max-lg:border-base-300 max-lg:bg-base-100 max-lg:py-2 lg:sticky lg:top-6"

@@ -79,8 +79,8 @@ describe('what fits', () => {
 			'next pocket',
 			{ fullest: ['b0', 'b1'], pocketsLeft: 0 }
 		]
-	])('%s', (_, one, candidates, start, room) => {
-		expect(whatFits([one], candidates, start)[0]).toMatchObject(room);
+	])('%s', (_, given, candidates, start, room) => {
+		expect(whatFits([given], candidates, start)[0]).toMatchObject(room);
 	});
 
 	test('for all small binders the fullest choice is the best of all choices', () => {
@@ -92,9 +92,9 @@ describe('what fits', () => {
 				fc.array(size, { maxLength: 7 }),
 				fc.constantFrom<BlockStart>('own page', 'next pocket'),
 				(pages, holds, sizes, start) => {
-					const one = binder(pages, ...holds);
+					const given = binder(pages, ...holds);
 					const candidates = blocks(...sizes);
-					const [room] = whatFits([one], candidates, start);
+					const [room] = whatFits([given], candidates, start);
 					const pagesOf = (pockets: number) => Math.ceil(pockets / 9);
 					const fits = (chosen: readonly Block[]) => {
 						const all = [...holds, ...chosen.map(({ pockets }) => pockets)];

@@ -34,7 +34,7 @@ export function subjectsOf(
 
 /**
  * What cards without subjects (or all, with `overwrite`) would get from their titles, card by card in
- * checklist order; cards without a title, and those that have these subjects, are left out.
+ * checklist order; checklist cards, cards without a title and those that have these subjects are left out.
  */
 export function subjectsOfTitles(
 	release: Release,
@@ -49,6 +49,7 @@ export function subjectsOfTitles(
 		.flatMap(({ cards }) =>
 			cards.flatMap((card): TitleSubjects[] => {
 				if (!overwrite && card.subjects.length > 0) return [];
+				if (card.marks.includes('checklist')) return [];
 				const subjects = subjectsOf(card.title, separators);
 				const isSame =
 					subjects.length === card.subjects.length &&

@@ -147,7 +147,7 @@ function everythingBut(
 	problems: Problem[],
 	notes: Problem[]
 ): Additions {
-	const { index, release, owned } = context;
+	const { index, owned } = context;
 	const { qualities, items } = mergeItems(line.items, grouping(context), problems);
 	const place = searchPlaceOf(qualities, context);
 	if (line.form === 'all') problems.push(...items.map(amongAll));

@@ -39,9 +39,7 @@ export function toCopy(release: string, row: typeof copies.$inferSelect): Stored
 	} = row;
 	const name = { release, card: cardKey, parallel: parallelKey };
 	const version = formatVersionKey({ ...name, variant: variantKey });
-	const alsoVersions = (row.alsoVariants ?? []).map((variant) =>
-		formatVersionKey({ ...name, variant })
-	);
+	const alsoVersions = row.alsoVariants.map((variant) => formatVersionKey({ ...name, variant }));
 	const known: Partial<Record<keyof typeof more, unknown>> = {};
 	for (const [name, value] of Object.entries(more)) {
 		if (value !== null && value !== false) known[name as keyof typeof more] = value;

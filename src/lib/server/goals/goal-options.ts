@@ -48,7 +48,8 @@ export async function goalOptions(db: Reader, releaseKey: string, further: reado
 		sections: all.flatMap((release) =>
 			wholeSections(release).map(({ key, name, kind, edition, cards: held }) => ({
 				key: `${release.key}/${key}`,
-				name: nameIn(release, name),
+				release: release.name,
+				name,
 				kind,
 				isEdition: edition !== undefined,
 				cards: held.length

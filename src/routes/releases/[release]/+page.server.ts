@@ -2,7 +2,13 @@ import { error, fail, redirect } from '@sveltejs/kit';
 import { fillTitles, readTitles } from '$lib/core/checklist/fill-titles';
 import { addVariantLine } from '$lib/core/checklist/outline/add-variant-line';
 import { bad, good } from '$lib/core/problem';
-import { TitlesFormSchema, VariantLineFormSchema } from '$lib/schemas/forms';
+import { lookAgain, settleHunt } from '$lib/core/checklist/outline/settle-hunt';
+import {
+	FoundFormSchema,
+	LookedFormSchema,
+	TitlesFormSchema,
+	VariantLineFormSchema
+} from '$lib/schemas/forms';
 import { readFormOf } from '$lib/server/read-form';
 import { theCollection } from '$lib/server/collection';
 import { countOwned, readCopies } from '$lib/server/copies/read-copies';
@@ -37,6 +43,33 @@ export const actions = {
 		return outcome.ok ? { variantProblems: [] } : fail(400, { variantProblems: outcome.problems });
 	},
 	/** Fills in titles from a pasted list; lines that name no card keep all of it out. */
+	/** Something hunted was found: its cards and variants are added, and it is hunted no more, in one step. */
+	found: async ({ params, request }) => {
+		const form = await readFormOf(request, FoundFormSchema);
+		if (!form.ok) return fail(400, { huntProblems: form.problems });
+		const { hunt, lines } = form.value;
+		const outcome = await saveRelease(
+			await theCollection(),
+			params.release,
+			'found what was looked for',
+			(release) => settleHunt(release, hunt, lines)
+		);
+		return outcome.ok ? { huntProblems: [] } : fail(400, { huntProblems: outcome.problems });
+	},
+	/** It was looked for once more, and not found. */
+	looked: async ({ params, request }) => {
+		const form = await readFormOf(request, LookedFormSchema);
+		if (!form.ok) return fail(400, { huntProblems: form.problems });
+		const { hunt, where } = form.value;
+		const collection = await theCollection();
+		const outcome = await saveRelease(
+			collection,
+			params.release,
+			'looked for it again',
+			(release) => lookAgain(release, hunt, collection.now().slice(0, 10), where)
+		);
+		return outcome.ok ? { huntProblems: [] } : fail(400, { huntProblems: outcome.problems });
+	},
 	titles: async ({ params, request }) => {
 		const form = await readFormOf(request, TitlesFormSchema);
 		if (!form.ok) return fail(400, { titleProblems: form.problems });

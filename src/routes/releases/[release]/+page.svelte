@@ -14,6 +14,7 @@
 	import PackList from './PackList.svelte';
 	import PieceList from './PieceList.svelte';
 	import ProductionTable from './ProductionTable.svelte';
+	import RarityPart from './RarityPart.svelte';
 	import SharedSections from './SharedSections.svelte';
 	import TitlePaste from './TitlePaste.svelte';
 	import VariantLine from './VariantLine.svelte';
@@ -86,8 +87,9 @@
 		{/each}
 	</section>
 {/if}
+<RarityPart {release} />
 <VariantLine problems={form?.variantProblems ?? []} />
-<DoubtList {release} doubts={story.doubts} />
+<DoubtList {release} doubts={story.doubts} problems={form?.huntProblems ?? []} />
 {#if release.parallels.length > 0}
 	<details class="mt-8">
 		<summary class="cursor-pointer font-serif text-xl">Sections and finishes at a glance</summary>

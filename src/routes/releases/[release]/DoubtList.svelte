@@ -2,10 +2,19 @@
 	import type { Doubt } from '$lib/core/checklist/chapters/chapter';
 	import type { Release } from '$lib/core/checklist/release';
 	import { formatDay } from '$lib/ui/numerals';
+	import type { Problem } from '$lib/core/problem';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
+	import HuntForm from './HuntForm.svelte';
 	import Sureness from './Sureness.svelte';
 
 	/** What is not certain, what is still looked for, and what is collected beside the cards. */
-	let { release, doubts }: { release: Release; doubts: readonly Doubt[] } = $props();
+	interface Props {
+		release: Release;
+		doubts: readonly Doubt[];
+		/** What was wrong with what was said of a hunt. */
+		problems: readonly Problem[];
+	}
+	let { release, doubts, problems }: Props = $props();
 	const hunts = $derived(release.hunts ?? []);
 	const collectibles = $derived(release.collectibles ?? []);
 	const nameOf = (key: string | undefined) =>
@@ -25,6 +34,7 @@
 {#if hunts.length > 0}
 	<section class="mt-8 max-w-4xl" aria-labelledby="hunts">
 		<h2 id="hunts" class="mb-2">Still looked for</h2>
+		<ProblemAlert {problems} class="mb-3" />
 		<ul>
 			{#each hunts as { key, name, section, note, source, lastLooked, lookedWhere } (key)}
 				<li class="border-t border-base-300/60 py-1">
@@ -39,6 +49,7 @@
 							.filter(Boolean)
 							.join(', ')}</span
 					>
+					<HuntForm hunt={key} section={release.sections.find((other) => other.key === section)} />
 				</li>
 			{/each}
 		</ul>

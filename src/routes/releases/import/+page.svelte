@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { tick } from 'svelte';
+	import { tick, untrack } from 'svelte';
 	import type { SubmitFunction } from '@sveltejs/kit';
 	import { enhance } from '$app/forms';
 	import { resolve } from '$app/paths';
@@ -12,7 +12,9 @@
 	import ListPreview from './ListPreview.svelte';
 
 	let { data, form } = $props();
-	let as = $derived<'checklist' | 'list'>(data.begin.as);
+	// What it begins with; after that it is what was typed.
+	const { begin } = untrack(() => data);
+	let as = $state<'checklist' | 'list'>(begin.as);
 	const KINDS = [
 		{
 			word: 'checklist',
@@ -31,9 +33,9 @@
 	let previewButton: HTMLButtonElement;
 	let fileName = $state('');
 	let text = $state('');
-	let name = $derived(data.begin.name);
-	let maker = $derived(data.begin.maker);
-	let year = $derived(data.begin.year);
+	let name = $state(begin.name);
+	let maker = $state(begin.maker);
+	let year = $state(begin.year);
 	let isOver = $state(false);
 	let busy = $state(false);
 	let isStale = $state(false);

@@ -72,8 +72,8 @@ describe('a list of cards added to a release', () => {
 
 	test('for all releases: nothing of a release goes, its own cards added change nothing, twice is once', () => {
 		fc.assert(
-			fc.property(oddReleaseDraft, releaseDraft, (one, two) => {
-				const [first, second] = [resolved(one), resolved(two)];
+			fc.property(oddReleaseDraft, releaseDraft, (grown, list) => {
+				const [first, second] = [resolved(grown), resolved(list)];
 				const after = addToRelease(first, second);
 				const keys = new Set(expand(after).map(({ key }) => key));
 				for (const { key } of expand(first)) expect(keys).toContain(key);

@@ -21,7 +21,7 @@ export function addToRelease(before: Release, list: Release): Release {
 	);
 	const placeOf = (section: string, { number, title }: Card) =>
 		`${numberingOf.get(section) ?? section} ${number === null ? `"${title}` : normalCardNumber(number)}`;
-	const there = new Map(
+	const places = new Map(
 		before.sections.flatMap(({ key, cards }) => cards.map((card) => [placeOf(key, card), card]))
 	);
 	/** Key of a card in the list → the card as it becomes. */
@@ -31,14 +31,14 @@ export function addToRelease(before: Release, list: Release): Release {
 		const fresh: Card[] = [];
 		for (const card of section.cards) {
 			const place = placeOf(section.key, card);
-			const known = there.get(place);
+			const known = places.get(place);
 			const joined = known
 				? fillCard(filled.get(known.key) ?? known, card)
 				: { ...card, key: freeKey(card.key, taken) };
 			if (known) filled.set(known.key, joined);
 			else {
 				fresh.push(joined);
-				there.set(place, joined);
+				places.set(place, joined);
 			}
 			becomes.set(card.key, joined);
 		}

@@ -31,7 +31,7 @@ export function draftOfOutline(
 	readonly problems: readonly Problem[];
 } {
 	const before = onto ? draftOfRelease(onto) : null;
-	const there = (before?.sections ?? []) as readonly KeyedSection[];
+	const present = (before?.sections ?? []) as readonly KeyedSection[];
 	const sectionLines = lines.filter((line): line is SectionLine => line.kind === 'section');
 	const panelLines = lines.filter((line): line is PanelLine => line.kind === 'panels');
 	const heads = lines.filter((line): line is ReleaseLine => line.kind === 'release');
@@ -47,14 +47,14 @@ export function draftOfOutline(
 		});
 		return { draft: before ?? { release, sections: [] }, problems };
 	}
-	const keys = new Map(there.map(({ key, name }) => [slug(name), key]));
+	const keys = new Map(present.map(({ key, name }) => [slug(name), key]));
 	for (const { name } of [...sectionLines, ...panelLines]) {
 		if (!keys.has(slug(name))) keys.set(slug(name), slug(name));
 	}
 	const keyOf = (name: string, line: number): string => {
-		const key = keys.get(slug(name)) ?? there.find((section) => section.key === name)?.key;
+		const key = keys.get(slug(name)) ?? present.find((section) => section.key === name)?.key;
 		if (key !== undefined) return key;
-		const known = [...there, ...sectionLines].map((section) => section.name).join(', ');
+		const known = [...present, ...sectionLines].map((section) => section.name).join(', ');
 		problems.push({
 			line,
 			message: `there is no section "${name}"`,
@@ -63,7 +63,7 @@ export function draftOfOutline(
 		return slug(name);
 	};
 	const joined = joinSections(
-		there,
+		present,
 		sectionLines.map((line) => ({
 			line: line.line,
 			section: {

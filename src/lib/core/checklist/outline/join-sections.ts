@@ -51,13 +51,13 @@ function joinSection(
 			remedy: `Write "${before.kind ?? 'base'} ${before.name}: …" to add to it, or another name.`
 		});
 	}
-	const there = new Set(before.cards.map(nameOf));
+	const names = new Set(before.cards.map(nameOf));
 	return {
 		...before,
 		...rest,
 		...(series.length > 0 ? { series: [...(before.series ?? []), ...series] } : {}),
 		...(odds ? { odds: { ...before.odds, ...odds } } : {}),
-		cards: [...before.cards, ...cards.filter((card) => !there.has(nameOf(card)))]
+		cards: [...before.cards, ...cards.filter((card) => !names.has(nameOf(card)))]
 	};
 }
 

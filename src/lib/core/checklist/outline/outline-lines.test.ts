@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { draftOfRelease } from '../draft/draft-of-release.ts';
 import type { Release } from '../release.ts';
 import { readOutline } from './read-outline.ts';
+import { lookAgain, settleHunt } from './settle-hunt.ts';
 
 const HEAD = 'release Almanac, Kittiwake Press, 1948\n';
 
@@ -227,5 +228,45 @@ describe('lines that add to a release', () => {
 	])('%s is refused', (lines, message) => {
 		const { problems } = readOutline(lines, before);
 		expect(problems.map((problem) => problem.message).join('\n')).toMatch(message);
+	});
+});
+
+describe('a hunt', () => {
+	const hunted: Release = {
+		...made('insert Ink: K1-K2'),
+		hunts: [
+			{ key: 'k3', name: 'K3, never seen', section: 'ink' },
+			{ key: 'back', name: 'a red back' }
+		]
+	};
+
+	test('that is found makes the card, and leaves the list', () => {
+		const outcome = settleHunt(hunted, 'k3', 'insert Ink: K3');
+		if (!outcome.ok) throw new RangeError(JSON.stringify(outcome.problems));
+		expect(told(outcome.value)).toEqual(['Ink: K1 K2 K3']);
+		expect(outcome.value.hunts?.map(({ key }) => key)).toEqual(['back']);
+		const last = settleHunt(outcome.value, 'back', 'error K1: red back');
+		expect(last.ok && [last.value.hunts, last.value.variants.length]).toEqual([undefined, 1]);
+	});
+
+	test.each([
+		['k3', 'insert Ink: K1', /add no card/],
+		['k3', '', /add no card/],
+		['k3', 'insert Ink: nonsense words', /not understood/],
+		['gone', 'insert Ink: K3', /no longer looked for/]
+	])('%s by "%s" is refused', (key, lines, message) => {
+		const outcome = settleHunt(hunted, key, lines);
+		expect(outcome.ok ? '' : outcome.problems[0]?.message).toMatch(message);
+	});
+
+	test('that is looked for again keeps the day and the place', () => {
+		const outcome = lookAgain(hunted, 'k3', '1996-10-06', '');
+		expect(outcome.ok && outcome.value.hunts?.[0]).toEqual({
+			key: 'k3',
+			name: 'K3, never seen',
+			section: 'ink',
+			lastLooked: '1996-10-06'
+		});
+		expect(lookAgain(hunted, 'gone', '1996-10-06', 'fair').ok).toBe(false);
 	});
 });

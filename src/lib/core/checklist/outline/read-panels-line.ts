@@ -12,9 +12,9 @@ export function readPanels(
 	tail: string,
 	reader: Reader
 ): (OutlineLine & { readonly kind: 'panels' }) | null {
-	const [, own, of] = /^(.+?)\s+of\s+(.+)$/.exec(name) ?? [];
+	const [, title, of] = /^(.+?)\s+of\s+(.+)$/.exec(name) ?? [];
 	const parts = partsOf(tail);
-	if (!own || !of || parts.length === 0) {
+	if (!title || !of || parts.length === 0) {
 		return reader.wrong(name || 'panels', 'panels need a name, a section and a rule', EXAMPLE);
 	}
 	const joins: PanelJoin[] = [];
@@ -23,7 +23,7 @@ export function readPanels(
 		if (!join) return reader.wrong(part, 'this says not which cards hang together', EXAMPLE);
 		joins.push(join);
 	}
-	return { kind: 'panels', name: own, of, joins };
+	return { kind: 'panels', name: title, of, joins };
 }
 
 function readJoin(part: string): PanelJoin | null {

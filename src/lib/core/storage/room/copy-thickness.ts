@@ -57,7 +57,9 @@ export function thicknessFinder(release: Release): (copy: MeasuredCopy) => CopyT
 function thicknessOf(release: Release, found: FoundVersion, copy: MeasuredCopy): CopyThickness {
 	const { version: key, quantity = 1, holder } = copy;
 	const { version, section, card } = found;
-	const parallelPt = release.parallels.find((one) => one.key === version.parallelKey)?.stockPt;
+	const parallelPt = release.parallels.find(
+		({ key: parallel }) => parallel === version.parallelKey
+	)?.stockPt;
 	const format = formatOfVersion({
 		format: formatOfCard(section, card),
 		parallelPt,

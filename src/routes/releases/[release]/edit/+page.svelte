@@ -14,7 +14,14 @@
 	let { data, form } = $props();
 	const sheet = createCardSheet(() => data.release);
 	const book = createRuleBook(() => data.release);
-	let pane = $state<'cards' | SheetName>('cards');
+	type Pane = 'cards' | SheetName | 'lines' | 'subjects';
+	const PANES: readonly { readonly key: Pane; readonly name: string }[] = [
+		{ key: 'cards', name: 'Cards' },
+		...SHEET_NAMES.map((key) => ({ key, name: SHEETS[key].name })),
+		{ key: 'lines', name: 'Add lines' },
+		{ key: 'subjects', name: 'Subjects from titles' }
+	];
+	let pane = $state<Pane>('cards');
 	let rows: HTMLElement;
 	const unsaved = $derived(sheet.count + book.count);
 	const busy = $derived(sheet.busy || book.busy);
@@ -28,7 +35,7 @@
 	function onkeydown(event: KeyboardEvent) {
 		if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 's') {
 			event.preventDefault();
-			void (pane === 'cards' ? sheet : book).save();
+			if (pane !== 'lines' && pane !== 'subjects') void (pane === 'cards' ? sheet : book).save();
 			return;
 		}
 		const step = { ArrowDown: 1, ArrowUp: -1, Enter: event.shiftKey ? -1 : 1 }[event.key];
@@ -53,20 +60,22 @@
 		<a class="prose-link" href={resolve('/releases/[release]', { release: data.release.key })}
 			>{data.release.name}</a
 		>
-		· ↑ ↓ and Enter move in a column, Ctrl S saves, {pane === 'cards'
-			? 'Shift-click chooses a run'
-			: 'Alt ↑ ↓ moves the row'}
+		{#if pane !== 'lines' && pane !== 'subjects'}
+			· ↑ ↓ and Enter move in a column, Ctrl S saves, {pane === 'cards'
+				? 'Shift-click chooses a run'
+				: 'Alt ↑ ↓ moves the row'}
+		{/if}
 	</p>
 </header>
 
 <DoctorList release={data.release.key} findings={data.findings} problems={form?.problems ?? []} />
 
 <div role="group" aria-label="What to edit" class="mb-2 flex flex-wrap gap-1">
-	{#each ['cards', ...SHEET_NAMES] as const as name (name)}
+	{#each PANES as { key, name } (key)}
 		<button
-			class={['btn btn-sm', pane === name ? 'btn-primary' : 'btn-ghost']}
-			aria-pressed={pane === name}
-			onclick={() => (pane = name)}>{name === 'cards' ? 'Cards' : SHEETS[name].name}</button
+			class={['btn btn-sm', pane === key ? 'btn-primary' : 'btn-ghost']}
+			aria-pressed={pane === key}
+			onclick={() => (pane = key)}>{name}</button
 		>
 	{/each}
 </div>
@@ -74,9 +83,11 @@
 <div bind:this={rows}>
 	{#if pane === 'cards'}
 		<CardPane {sheet} sections={data.release.sections} rarities={data.release.rarities} />
+	{:else if pane === 'lines'}
+		<AddLines release={data.release} problems={form?.lineProblems ?? []} {unsaved} />
+	{:else if pane === 'subjects'}
+		<TitleSubjects release={data.release} problems={form?.subjectProblems ?? []} {unsaved} />
 	{:else}
 		<RulePane {book} name={pane} />
 	{/if}
 </div>
-<AddLines release={data.release} problems={form?.lineProblems ?? []} {unsaved} />
-<TitleSubjects release={data.release} problems={form?.subjectProblems ?? []} {unsaved} />

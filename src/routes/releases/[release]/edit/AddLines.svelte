@@ -25,11 +25,14 @@
 	/** Sections that are new or get cards, with what they get. */
 	const grown = $derived.by(() => {
 		if (!reading) return [];
-		const before = new Set(release.sections.flatMap(({ cards }) => cards.map(({ key }) => key)));
+		const before = new Map(
+			release.sections.flatMap((section) => section.cards.map(({ key }) => [key, section.key]))
+		);
 		return reading.release.sections.flatMap(({ key, name, cards }) => {
 			const fresh = cards.filter((card) => !before.has(card.key));
-			return fresh.length > 0
-				? [{ key, name, count: fresh.length, numbers: foldCards(fresh) }]
+			const moved = cards.filter((card) => before.has(card.key) && before.get(card.key) !== key);
+			return fresh.length + moved.length > 0
+				? [{ key, name, count: fresh.length, fresh: foldCards(fresh), moved: foldCards(moved) }]
 				: [];
 		});
 	});
@@ -37,59 +40,60 @@
 	const clip = (text: string) => (text.length > 100 ? `${text.slice(0, 99)}…` : text);
 </script>
 
-<details class="mt-10" open={problems.length > 0}>
-	<summary class="cursor-pointer font-serif text-xl">Add lines</summary>
-	<form
-		method="POST"
-		action="?/lines"
-		class="mt-3 grid gap-4 lg:grid-cols-2"
-		use:enhance={() =>
-			async ({ result, update }) => {
-				await update({ reset: false });
-				if (result.type === 'success') lines = '';
-			}}
-	>
-		<div>
-			<Field label="Lines of an outline">
-				<textarea
-					class="textarea w-full font-mono text-sm"
-					name="lines"
-					rows="6"
-					bind:value={lines}
-					spellcheck="false"
-					placeholder="insert Moths: M1-M9, hobby 1:18&#10;subset Tide Tables in Base: 31-36&#10;rookie 201-212&#10;parallel Brass: Moths /50"
-				></textarea>
-			</Field>
-			<div class="mt-3 flex flex-wrap items-center gap-3">
-				<button class="btn" disabled={!isReady}>Add to {release.name}</button>
-				{#if unsaved > 0}<span class="quiet"
-						>Save the {countOf(unsaved, 'change')} above first.</span
-					>{/if}
-			</div>
-			<p class="mt-3 quiet">
-				Rows of cards are added
-				<a
-					class="prose-link"
-					href={resolve(`/releases/import?into=${encodeURIComponent(release.key)}`)}>as a list</a
-				>.
+<form
+	method="POST"
+	action="?/lines"
+	class="mt-3 grid gap-4 lg:grid-cols-2"
+	use:enhance={() =>
+		async ({ result, update }) => {
+			await update({ reset: false });
+			if (result.type === 'success') lines = '';
+		}}
+>
+	<div>
+		<Field label="Lines of an outline">
+			<textarea
+				class="textarea w-full font-mono text-sm"
+				name="lines"
+				rows="6"
+				bind:value={lines}
+				spellcheck="false"
+				placeholder="insert Moths: M1-M9, hobby 1:18&#10;subset Tide Tables in Base: 31-36&#10;rookie 201-212&#10;parallel Brass: Moths /50"
+			></textarea>
+		</Field>
+		<div class="mt-3 flex flex-wrap items-center gap-3">
+			<button class="btn" disabled={!isReady}>Add to {release.name}</button>
+			{#if unsaved > 0}<span class="quiet">Save the {countOf(unsaved, 'change')} above first.</span
+				>{/if}
+		</div>
+		<p class="mt-3 quiet">
+			Rows of cards are added
+			<a
+				class="prose-link"
+				href={resolve(`/releases/import?into=${encodeURIComponent(release.key)}`)}>as a list</a
+			>.
+		</p>
+	</div>
+	<div aria-live="polite">
+		<ProblemAlert {problems} class="mb-3" />
+		{#if reading}
+			{#if reading.problems.length > 0}<ProblemList problems={reading.problems} most={12} />{/if}
+			<p class="mb-2"><strong>{changeFigures(changes)}</strong></p>
+			<ul class="space-y-1">
+				{#each grown as { key, name, count, fresh, moved } (key)}
+					<li>
+						{name}:
+						{#if count > 0}{countOf(count, 'new card')}
+							<span class="quiet">{clip(fresh)}</span>{/if}
+						{#if moved}takes over <span class="quiet">{clip(moved)}</span>{/if}
+					</li>
+				{/each}
+			</ul>
+		{:else}
+			<p class="quiet">
+				A line a thing, as in a sketch. Cards that are there keep their copies and all that is known
+				of them; a subset takes its numbers over. What will change is shown here first.
 			</p>
-		</div>
-		<div aria-live="polite">
-			<ProblemAlert {problems} class="mb-3" />
-			{#if reading}
-				{#if reading.problems.length > 0}<ProblemList problems={reading.problems} most={12} />{/if}
-				<p class="mb-2"><strong>{changeFigures(changes)}</strong></p>
-				<ul class="space-y-1">
-					{#each grown as { key, name, count, numbers } (key)}
-						<li>{name}: {countOf(count, 'new card')} <span class="quiet">{clip(numbers)}</span></li>
-					{/each}
-				</ul>
-			{:else}
-				<p class="quiet">
-					A line a thing, as in a sketch. Cards that are there keep their copies and all that is
-					known of them; a subset takes its numbers over. What will change is shown here first.
-				</p>
-			{/if}
-		</div>
-	</form>
-</details>
+		{/if}
+	</div>
+</form>
