@@ -3,6 +3,7 @@ import { BOX_USES } from '../core/storage/kinds/box-use.ts';
 import { SLIP_STATES } from '../core/storage/slips/slip-line.ts';
 import { LONGEST_OUTLINE } from '../core/checklist/outline/parse-outline.ts';
 import { TITLE_SEPARATORS } from '../core/checklist/subjects-of-titles.ts';
+import { RING_KEYS } from '../core/goal/next-ring.ts';
 import { LONGEST_LINE } from '../core/shorthand/parse-entry-line.ts';
 import { BinderKindSchema, LayoutChangeSchema, PageKindSchema } from './binder.ts';
 import { BoxKindSchema } from './compute-boxes.ts';
@@ -80,6 +81,9 @@ export const SubjectsFormSchema = Type.Object({
 	overwrite: Type.Optional(Type.Literal('on'))
 });
 export const VariantLineFormSchema = Type.Object({ line: Type.String({ maxLength: 1000 }) });
+
+/* Goals */
+export const RingFormSchema = Type.Object({ ring: Type.Enum([...RING_KEYS]) });
 
 /* Binders */
 export const NewBinderFormSchema = Type.Object({

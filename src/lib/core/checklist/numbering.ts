@@ -42,10 +42,13 @@ export function numberingsOf(release: Release): readonly Numbering[] {
 			cards: sortByCardNumber(
 				members.get(owner.key) ?? [],
 				({ card }) => card.number,
-				(a, b) => compareTitles(a.card.title, b.card.title)
+				(a, b) => compareTitles(filedBy(a.card), filedBy(b.card))
 			)
 		}));
 }
+
+/** What a card without a number is filed by: a surname where it has one, else its title. */
+export const filedBy = ({ sortAs, title }: Card): string => sortAs ?? title;
 
 /** The series in which a number was sold; undefined where the numbering has none there. */
 export function seriesOf(owner: Section, number: string | null): Series | undefined {

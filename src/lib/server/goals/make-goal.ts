@@ -32,7 +32,13 @@ export function makeGoal(
 		if (problems.length > 0) return refused(problems);
 		const name = request.name.trim() || usualName(stored.release, request.rules);
 		const [goal] = await record.insert(goals, [
-			{ releaseId: stored.id, name, rules: request.rules, createdAt: collection.now() }
+			{
+				releaseId: stored.id,
+				name,
+				rules: request.rules,
+				createdAt: collection.now(),
+				decidedOn: collection.now().slice(0, 10)
+			}
 		]);
 		if (!goal) throw new RangeError(`makeGoal: ${name} was not stored`);
 		return { value: good({ id: goal.id }), label: `Goal ${name}` };
@@ -52,7 +58,9 @@ export function changeGoal(
 		const problems = checkGoal((await loadGoalReleases(tx, place)).releases, wanted.rules);
 		if (problems.length > 0) return refused(problems);
 		const name = wanted.name.trim() || goal.name;
-		await record.update(goals, id, { name, rules: wanted.rules });
+		const isNew = JSON.stringify(goal.rules) !== JSON.stringify(wanted.rules);
+		const decided = isNew ? { decidedOn: collection.now().slice(0, 10) } : {};
+		await record.update(goals, id, { name, rules: wanted.rules, ...decided });
 		return { value: good({ id }), label: `Decide ${name} anew` };
 	});
 }

@@ -1,5 +1,5 @@
 import { sum } from 'd3-array';
-import { error, redirect } from '@sveltejs/kit';
+import { error, fail, redirect } from '@sveltejs/kit';
 import { runsOf } from '$lib/core/checklist/versions/production';
 import {
 	explainSpares,
@@ -14,13 +14,18 @@ import type { Copy } from '$lib/core/copies/copy';
 import type { Slot } from '$lib/core/goal/slot';
 import { resolveRules } from '$lib/core/goal/goal-rules';
 import { obtainableOf } from '$lib/core/goal/obtainable';
+import { newlyKnown } from '$lib/core/goal/newly-known';
+import { nextRings } from '$lib/core/goal/next-ring';
+import { progressBy } from '$lib/core/goal/progress-by';
 import { totalProgress } from '$lib/core/goal/progress';
 import { wholeSets } from '$lib/core/goal/whole-sets';
+import { RingFormSchema } from '$lib/schemas/forms';
+import { readFormOf } from '$lib/server/read-form';
 import { makeBinder } from '$lib/server/binders/change-binder';
 import { listBinders } from '$lib/server/binders/read-binder';
 import { theCollection } from '$lib/server/collection';
 import { countIncoming, countOwned } from '$lib/server/copies/read-copies';
-import { removeGoal } from '$lib/server/goals/make-goal';
+import { changeGoal, removeGoal } from '$lib/server/goals/make-goal';
 import { readGoal, readHistory } from '$lib/server/goals/read-goals';
 import { rowId } from '$lib/core/row-id';
 
@@ -43,6 +48,8 @@ export const load = async ({ params, depends }) => {
 		...group,
 		kind: section.kind
 	}));
+	const history = await readHistory(db, goal.id);
+	const { have, need } = totalProgress(groups);
 	return {
 		goal: { id: goal.id, name: goal.name, rules: goal.rules },
 		releases,
@@ -52,11 +59,15 @@ export const load = async ({ params, depends }) => {
 		upgrades: slotsToUpgrade(slots, atHand, filling, rules.wishCondition),
 		groups,
 		skipped,
-		...totalProgress(groups),
+		have,
+		need,
+		divisions: progressBy(releases, slots, filling),
+		rings: need > 0 && have === need ? nextRings(releases, goal.rules) : [],
+		known: goal.decidedOn === null ? null : newlyKnown(history, need, goal.decidedOn),
 		obtainable: obtainableOf(slots, filling),
 		whole: wholeSetsOf(slots, atHand),
 		limits: runsOf(slots.filter(({ set }) => set === 1).map(({ version }) => version)),
-		history: await readHistory(db, goal.id),
+		history,
 		spares: explainSpares(slots, atHand, filling).map(named),
 		unfit: explainUnfit(slots, atHand, filling).map(named),
 		binders: (await listBinders(db)).filter(({ goalId }) => goalId === goal.id)
@@ -80,6 +91,25 @@ export const actions = {
 		});
 		if (id === null) error(404, 'There is no such goal.');
 		redirect(303, `/binders/${id}`);
+	},
+	/** A goal that is done goes on to its next ring. */
+	ring: async ({ params, request }) => {
+		const form = await readFormOf(request, RingFormSchema);
+		if (!form.ok) return fail(400, { problems: form.problems });
+		const collection = await theCollection();
+		const id = rowId<'goals'>(Number(params.goal));
+		const found = await readGoal(collection.db, id);
+		if (!found) error(404, 'There is no such goal.');
+		const { goal, releases } = found;
+		const ring = nextRings(releases, goal.rules).find(({ key }) => key === form.value.ring);
+		const changed =
+			ring && (await changeGoal(collection, id, { name: goal.name, rules: ring.rules }));
+		if (changed?.ok) return { problems: [] };
+		return fail(400, {
+			problems: changed?.problems ?? [
+				{ message: 'this ring brings nothing more', remedy: 'Choose another one.' }
+			]
+		});
 	},
 	remove: async ({ params }) => {
 		if (!(await removeGoal(await theCollection(), rowId(Number(params.goal))))) {

@@ -4,17 +4,19 @@
 	import { presetOf } from '$lib/core/goal/preset';
 	import { HARD_RUN } from '$lib/core/goal/obtainable';
 	import { percentDone } from '$lib/core/goal/progress';
-	import { countOf, formatCount } from '$lib/ui/numerals';
+	import { countOf, formatCount, formatDay } from '$lib/ui/numerals';
 	import { createOwnedBook } from '$lib/ui/owned-book.svelte';
 	import SectionStrip from '$lib/ui/SectionStrip.svelte';
 	import GoalLimits from './GoalLimits.svelte';
 	import GoalWalls from './GoalWalls.svelte';
 	import MissingList from './MissingList.svelte';
+	import NextRings from './NextRings.svelte';
+	import ProgressParts from './ProgressParts.svelte';
 	import ProgressChart from './ProgressChart.svelte';
 	import SpareList from './SpareList.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
-	let { data } = $props();
+	let { data, form } = $props();
 	const releases = $derived(data.releases);
 	const preset = $derived(presetOf(data.goal.rules.preset));
 	const book = createOwnedBook({ owned: () => data.owned });
@@ -69,6 +71,14 @@
 			>
 		</p>
 	{/if}
+	{#if data.known}
+		<p class="mt-3 border-l-3 border-secondary pl-4">
+			{countOf(data.known.slots, 'slot')}
+			{data.known.slots === 1 ? 'has' : 'have'} become newly known since {formatDay(
+				data.known.since
+			)}: more is asked for, and nothing was lost.
+		</p>
+	{/if}
 	{#if data.obtainable.hard > 0}
 		<p class="mt-3 quiet">
 			Of what can be had, {percentDone(data.obtainable)} %: {countOf(
@@ -83,7 +93,9 @@
 	{#if releases[0]}<GoalLimits release={releases[0]} limits={data.limits} />{/if}
 </header>
 
+<NextRings rings={data.rings} problems={form?.problems ?? []} />
 <MissingList title="{data.goal.name}: missing" groups={data.groups} goalId={data.goal.id} />
+<ProgressParts divisions={data.divisions} />
 <ProgressChart history={data.history} />
 
 <ProblemAlert problems={book.problems} class="mt-6" />

@@ -14,7 +14,9 @@ export const goals = sqliteTable(
 		name: text().notNull(),
 		rules: text({ mode: 'json' }).$type<GoalChoice>().notNull(),
 		/** ISO 8601 */
-		createdAt: text().notNull()
+		createdAt: text().notNull(),
+		/** The day (ISO 8601) on which its rules were decided as they are; null: before that was kept. */
+		decidedOn: text()
 	},
 	(table) => [index('goals_release').on(table.releaseId)]
 );

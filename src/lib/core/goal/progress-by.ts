@@ -1,0 +1,85 @@
+import { group } from 'd3-array';
+import { wholeSections } from '../checklist/edition.ts';
+import { seriesOf } from '../checklist/numbering.ts';
+import { cardsOf, type Release } from '../checklist/release.ts';
+import type { Filling } from './fill-slots.ts';
+import type { ScopedSlot } from './scope-goal.ts';
+
+/** How far a part of a goal is. */
+export interface ProgressPart {
+	readonly name: string;
+	readonly have: number;
+	readonly need: number;
+}
+
+/** A way to part a goal: by series, rarity class, group, a family of tags, or set. */
+export interface ProgressDivision {
+	readonly by: string;
+	readonly parts: readonly ProgressPart[];
+}
+
+/**
+ * A filling summed in every way that parts the goal in two or more: by series, rarity class, group, set,
+ * and each family of tags. A slot whose card bears several words of a family counts in each; what bears
+ * none is "other". Parts stand in the order in which the slots come, "other" last.
+ */
+export function progressBy(
+	releases: readonly Release[],
+	slots: readonly ScopedSlot[],
+	filling: Filling
+): readonly ProgressDivision[] {
+	const short = new Map(filling.missing.map(({ slot, quantity }) => [slot, quantity]));
+	const words = wordsOfCards(releases);
+	const families = new Set<string>(['Series', 'Rarity class', 'Group']);
+	for (const ofCard of words.values()) for (const family of ofCard.keys()) families.add(family);
+	const divide = (by: string, wordsOf: (slot: ScopedSlot) => readonly string[]) => {
+		const parts = group(
+			slots.flatMap((slot) => {
+				const found = wordsOf(slot);
+				return (found.length > 0 ? found : [OTHER]).map((word) => ({ word, slot }));
+			}),
+			({ word }) => word
+		);
+		const told = [...parts].map(([name, members]): ProgressPart => {
+			const need = members.reduce((sum, { slot }) => sum + slot.quantity, 0);
+			const lacking = members.reduce((sum, { slot }) => sum + (short.get(slot.key) ?? 0), 0);
+			return { name, have: need - lacking, need };
+		});
+		return { by, parts: told.sort((a, b) => Number(a.name === OTHER) - Number(b.name === OTHER)) };
+	};
+	return [
+		...[...families].map((family) =>
+			divide(family, ({ release, version }) => {
+				return words.get(`${release}/${version.cardKey}`)?.get(family) ?? [];
+			})
+		),
+		divide('Set', ({ set }) => [`Set ${set}`])
+	].filter(({ parts }) => parts.length > 1);
+}
+
+/** What stands for cards that bear no word of a family. */
+const OTHER = 'other';
+
+/** `release/card` → family → words. */
+function wordsOfCards(
+	releases: readonly Release[]
+): ReadonlyMap<string, ReadonlyMap<string, readonly string[]>> {
+	const words = new Map<string, ReadonlyMap<string, readonly string[]>>();
+	for (const release of releases) {
+		const owners = new Map(wholeSections(release).map((section) => [section.key, section]));
+		for (const { section, card } of cardsOf(release)) {
+			const owner = owners.get(section.numberedIn ?? section.key) ?? section;
+			const series = seriesOf(owner, card.number)?.name;
+			words.set(
+				`${release.key}/${card.key}`,
+				new Map([
+					...Object.entries(card.tags ?? {}),
+					['Series', series === undefined ? [] : [series]],
+					['Rarity class', card.rarity === undefined ? [] : [card.rarity]],
+					['Group', card.group === undefined ? [] : [card.group]]
+				])
+			);
+		}
+	}
+	return words;
+}
