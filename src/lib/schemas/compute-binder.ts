@@ -72,6 +72,7 @@ const SlotSchema = Type.Object(
 			'As printed; null: none.'
 		),
 		title: said(Type.String({ maxLength: 300 }), 'What the card is called.'),
+		sortAs: said(Type.Optional(Word), 'What it is filed by in the alphabet; left out: its title.'),
 		rarity: said(Type.Optional(Word), 'Its rarity class.'),
 		subject: said(Type.Optional(Word), 'What subject pages go by; left out: its title.'),
 		group: said(Type.Optional(Word), 'What an order by group goes by.'),

@@ -61,6 +61,10 @@ export const PileFormSchema = Type.Object({
 });
 export const PileIdFormSchema = Type.Object({ pile: idOf('tray_piles', 'Reload the page.') });
 export const UnmatchedFormSchema = Type.Object({ row: idOf('unmatched_rows', 'Reload the page.') });
+/** A waiting row, or all of them. */
+export const MakeFormSchema = Type.Object({
+	row: orNull(idOf('unmatched_rows', 'Reload the page.'))
+});
 export const SettleFormSchema = Type.Object({
 	...UnmatchedFormSchema.properties,
 	release: Key,

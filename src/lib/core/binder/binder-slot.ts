@@ -14,6 +14,8 @@ export interface BinderSlot {
 	readonly key: string;
 	readonly number: string | null;
 	readonly title: string;
+	/** What it is filed by in the alphabet; left out: its title. */
+	readonly sortAs?: string;
 	readonly rarity?: string;
 	/** Whom it shows, for subject pages and rows; left out: its title. */
 	readonly subject?: string;

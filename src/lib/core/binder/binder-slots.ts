@@ -75,6 +75,7 @@ function slotsOfRelease(
 				key,
 				number: card.number,
 				title: card.title,
+				...(card.sortAs === undefined ? {} : { sortAs: card.sortAs }),
 				...(card.rarity === undefined ? {} : { rarity: card.rarity }),
 				subject: card.subjects[0] ?? card.title,
 				...(card.group === undefined ? {} : { group: card.group }),

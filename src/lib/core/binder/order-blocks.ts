@@ -113,7 +113,8 @@ const byNumbers: Sorter = (slots) => sortByCardNumber(slots, ({ number }) => num
 const byTitles: Sorter = (slots) => [...slots].sort(byTitle);
 
 function byTitle(a: BinderSlot, b: BinderSlot): number {
-	return compareTitles(a.title, b.title) || (a.key < b.key ? -1 : a.key > b.key ? 1 : 0);
+	const byTitle = compareTitles(a.sortAs ?? a.title, b.sortAs ?? b.title);
+	return byTitle || (a.key < b.key ? -1 : a.key > b.key ? 1 : 0);
 }
 
 /** Later days first; no day at all last. */

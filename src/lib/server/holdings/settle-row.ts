@@ -4,14 +4,11 @@ import { good, type Outcome } from '../../core/problem.ts';
 import type { Collection } from '../database/open.ts';
 import { copies, unmatchedRows } from '../database/tables/index.ts';
 import { entryContext } from '../copies/entry-context.ts';
-import { fieldsAsRow, placeOf, type CopyFields } from '../copies/copy-rows.ts';
+import { fieldsAsRow, placeOf } from '../copies/copy-rows.ts';
 import { makeChange, refused } from '../journal/change.ts';
+import { keptAttributes, keptFields } from './kept-rows.ts';
 import { loadRelease } from '../releases/load-release.ts';
 import type { UnmatchedId } from '../../core/row-id.ts';
-
-/** Fields of a kept row that are numbers. */
-const NUMBERS = ['quantity', 'grade', 'costMinor', 'valueMinor'];
-const NAMES = ['year', 'maker', 'set', 'section', 'number', 'subject', 'parallel', 'attributes'];
 
 /**
  * Settles a kept row: `line` says as an entry line which card of the release it is; everything else
@@ -41,20 +38,16 @@ export function settleRow(
 				{ message: 'this names no single card', remedy: 'Write one, as in: 27 brass' }
 			]);
 		}
-		const fields = Object.fromEntries(
-			Object.entries(row.fields)
-				.filter(([name]) => !NAMES.includes(name))
-				.map(([name, text]) => [name, NUMBERS.includes(name) ? Number(text) : text])
-		) as CopyFields;
+		const fields = keptFields(row);
 		const { version: _, quantity, ...said } = only;
-		const attributes = (row.fields['attributes'] ?? '').split('; ').filter(Boolean);
+		const attributes = keptAttributes(row);
 		await record.insert(copies, [
 			{
 				...placeOf(stored.id, only.version),
 				loggedAt: collection.now(),
 				// What the line says of the copy counts before what the row said.
 				...fieldsAsRow({ ...fields, attributes, ...said }),
-				quantity: quantity > 1 ? quantity : (fields.quantity ?? 1)
+				quantity: quantity > 1 ? quantity : fields.quantity
 			}
 		]);
 		await record.remove(unmatchedRows, [id]);

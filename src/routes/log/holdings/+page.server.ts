@@ -1,4 +1,9 @@
-import { HoldingsFileFormSchema, SettleFormSchema, UnmatchedFormSchema } from '$lib/schemas/forms';
+import {
+	HoldingsFileFormSchema,
+	MakeFormSchema,
+	SettleFormSchema,
+	UnmatchedFormSchema
+} from '$lib/schemas/forms';
 import { readForm, readFormFile, readFormOf } from '$lib/server/read-form';
 import { fail } from '@sveltejs/kit';
 import { HOLDING_COLUMNS } from '$lib/formats/holdings-columns';
@@ -11,6 +16,7 @@ import {
 } from '$lib/server/holdings/import-holdings';
 import { nameReleases } from '$lib/server/releases/list-releases';
 import { readHoldingsFile } from '$lib/server/workers/read-file';
+import { makeFromRows } from '$lib/server/holdings/make-from-rows';
 import { settleRow } from '$lib/server/holdings/settle-row';
 
 const MOST_SHOWN = 100;
@@ -83,6 +89,18 @@ export const actions = {
 		const outcome = await settleRow(await theCollection(), row, release, line);
 		return outcome.ok
 			? { settled: row, problems: [] }
+			: fail(400, { settling: row, problems: outcome.problems });
+	},
+	/** Makes the releases and cards that a waiting row, or all of them, lack, and takes them in. */
+	make: async ({ request }) => {
+		const form = await readFormOf(request, MakeFormSchema);
+		if (!form.ok) return fail(400, { settling: null, problems: form.problems });
+		const { row } = form.value;
+		const collection = await theCollection();
+		const ids = row === null ? (await listUnmatched(collection.db)).map(({ id }) => id) : [row];
+		const outcome = await makeFromRows(collection, ids);
+		return outcome.ok
+			? { made: outcome.value, problems: [] }
 			: fail(400, { settling: row, problems: outcome.problems });
 	},
 	drop: async ({ request }) => {

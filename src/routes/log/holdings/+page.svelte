@@ -16,6 +16,7 @@
 	let busy = $state(false);
 	const preview = $derived(form && 'preview' in form ? form.preview : undefined);
 	const done = $derived(form && 'done' in form ? form.done : undefined);
+	const made = $derived(form && 'made' in form ? form.made : undefined);
 	const table = $derived(form && 'table' in form ? form.table : undefined);
 	const source = $derived(form && 'source' in form ? form.source : '');
 
@@ -112,6 +113,13 @@
 			{countOf(done.copies, 'row')} of {source} taken in{done.unmatched > 0
 				? `, ${done.unmatched} kept to settle`
 				: ''}. Undo takes all of it back.
+		</p>
+	{/if}
+	{#if made}
+		<p class="text-lg text-primary">
+			{countOf(made.copies, 'row')} taken in{made.releases > 0
+				? `, ${countOf(made.releases, 'release')} made`
+				: ''}. Undo takes it back.
 		</p>
 	{/if}
 	{#if form?.problems?.length && !('settling' in form && form.settling)}

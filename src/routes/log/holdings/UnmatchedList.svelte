@@ -33,6 +33,18 @@
 			{countOf(waiting, 'row')} fitted no card. Say which card it is, as in the entry line:
 			<em>27 brass</em>.
 		</p>
+		<form
+			method="POST"
+			action="?/make"
+			use:enhance
+			class="mb-4 flex flex-wrap items-center gap-x-4 gap-y-2"
+		>
+			<input type="hidden" name="row" value="" />
+			<button class="btn btn-sm">Make what all {waiting} lack</button>
+			<span class="quiet"
+				>Releases that are not there begin with these cards; those that are get the cards they lack.</span
+			>
+		</form>
 		<ul>
 			{#each rows as { id, source, line, reason, fields } (id)}
 				<li class="border-t border-base-300 py-2">
@@ -50,6 +62,14 @@
 								required
 							/>
 							<button class="btn btn-sm">Settle</button>
+						</form>
+						<form method="POST" action="?/make" use:enhance>
+							<input type="hidden" name="row" value={id} />
+							<button
+								class="btn btn-sm"
+								title="The release where it is not there, with this card; else the card in it"
+								>Make release and card</button
+							>
 						</form>
 						<form method="POST" action="?/drop" use:enhance>
 							<input type="hidden" name="row" value={id} />
