@@ -21,7 +21,7 @@
 	</div>
 	<ProblemAlert problems={form?.problems} class="mb-6" />
 	<ul class="mb-10 flex flex-wrap gap-8">
-		{#each data.binders as { id, name, goalName, pages, leaves, filled, pockets } (id)}
+		{#each data.binders as { id, name, goalName, pages, leaves, filled, pockets, room } (id)}
 			<li class="w-60">
 				<a
 					class="group block"
@@ -41,8 +41,23 @@
 					</span>
 				</a>
 				<p class="mt-2 text-sm quiet">
-					{goalName} · {countOf(pages, 'page')} on {countOf(leaves, 'leaf', 'leaves')}
+					{goalName} · {countOf(pages, 'page')} on {countOf(leaves, 'leaf', 'leaves')}{#if room},
+						{countOf(room.pagesFree, 'page')} free{/if}
 				</p>
+				{#if room && room.mayJoin.length > 0}
+					<details class="mt-1 text-sm">
+						<summary class="cursor-pointer quiet"
+							>{countOf(room.mayJoin.length, 'goal')} may join</summary
+						>
+						<p class="mt-1">
+							Without a binder, and would fit on the free pages: {room.mayJoin.join(', ')}.
+							{#if room.fullest.length > 0 && room.fullest.length < room.mayJoin.length}
+								Together, {room.fullest.join(' and ')}
+								{room.fullest.length === 1 ? 'fills' : 'fill'} it best.
+							{/if}
+						</p>
+					</details>
+				{/if}
 			</li>
 		{/each}
 	</ul>

@@ -1,5 +1,5 @@
 import { group } from 'd3-array';
-import { asc, eq, inArray, sql } from 'drizzle-orm';
+import { asc, eq, inArray, like, sql } from 'drizzle-orm';
 import type { Card } from '../../core/checklist/card.ts';
 import type { Parallel } from '../../core/checklist/parallel.ts';
 import type { Release } from '../../core/checklist/release.ts';
@@ -24,6 +24,26 @@ export async function findRelease(db: Reader, key: string): Promise<ReleaseId | 
 export async function loadRelease(db: Reader, key: string): Promise<StoredRelease | null> {
 	const id = await findRelease(db, key);
 	return id === null ? null : ((await loadReleases(db, [id]))[0] ?? null);
+}
+
+/** The releases of a year, seasons that begin in it too, by maker and name; at most so many. */
+export async function releasesOfYear(
+	db: Reader,
+	year: string,
+	most: number
+): Promise<readonly Release[]> {
+	const rows = await db
+		.select({ id: releases.id })
+		.from(releases)
+		.where(like(releases.year, `${year}%`))
+		.orderBy(asc(releases.maker), asc(releases.name))
+		.limit(most);
+	return (
+		await loadReleases(
+			db,
+			rows.map(({ id }) => id)
+		)
+	).map(({ release }) => release);
 }
 
 /** Loads releases by id, with everything in them, in the order of the ids; unknown ids are passed over. */

@@ -96,9 +96,7 @@ export const actions = {
 		const form = await readFormOf(request, MakeFormSchema);
 		if (!form.ok) return fail(400, { settling: null, problems: form.problems });
 		const { row } = form.value;
-		const collection = await theCollection();
-		const ids = row === null ? (await listUnmatched(collection.db)).map(({ id }) => id) : [row];
-		const outcome = await makeFromRows(collection, ids);
+		const outcome = await makeFromRows(await theCollection(), row === null ? 'all' : [row]);
 		return outcome.ok
 			? { made: outcome.value, problems: [] }
 			: fail(400, { settling: row, problems: outcome.problems });

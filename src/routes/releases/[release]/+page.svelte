@@ -10,6 +10,7 @@
 	import CardTable from './CardTable.svelte';
 	import RunMatrix from '../RunMatrix.svelte';
 	import ChapterPart from './ChapterPart.svelte';
+	import CountPart from './CountPart.svelte';
 	import DoubtList from './DoubtList.svelte';
 	import PackList from './PackList.svelte';
 	import PieceList from './PieceList.svelte';
@@ -88,6 +89,7 @@
 	</section>
 {/if}
 <RarityPart {release} />
+<CountPart {release} />
 <VariantLine problems={form?.variantProblems ?? []} />
 <DoubtList {release} doubts={story.doubts} problems={form?.huntProblems ?? []} />
 {#if release.parallels.length > 0}
