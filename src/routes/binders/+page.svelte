@@ -52,8 +52,9 @@
 						<p class="mt-1">
 							Without a binder, and would fit on the free pages: {room.mayJoin.join(', ')}.
 							{#if room.fullest.length > 0 && room.fullest.length < room.mayJoin.length}
-								Together, {room.fullest.join(' and ')}
-								{room.fullest.length === 1 ? 'fills' : 'fill'} it best.
+								{room.fullest.length === 1
+									? `Not all at once: ${room.fullest[0]} fills it best.`
+									: `Not all at once: ${room.fullest.join(' and ')} fill it best.`}
 							{/if}
 						</p>
 					</details>

@@ -92,8 +92,8 @@
 <details class="mt-8" bind:open={isOpen}>
 	<summary class="cursor-pointer font-serif text-xl">How rare</summary>
 	<p class="mt-2 mb-4 max-w-2xl quiet">
-		Copies of each card, the rarest first, on a scale in powers of ten. A full mark is a stamped
-		run, a hollow one an estimate.
+		The rarest first, on a scale in powers of ten. A full mark is a stamped run, a hollow one an
+		estimate.
 		{#if scale.packsMade}
 			From what has both odds and a run, some {rounded(scale.packsMade.least)}{rounded(
 				scale.packsMade.least
