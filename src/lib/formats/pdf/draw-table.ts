@@ -21,6 +21,8 @@ export interface PrintedTable {
 	readonly rows: readonly (readonly string[])[];
 	/** Whether each row begins with a box to tick. */
 	readonly hasBoxes?: boolean;
+	/** Rows, by their places, whose boxes are ticked. */
+	readonly ticked?: ReadonlySet<number>;
 }
 
 /** Draws a table over as many pages as it takes; the head stands on each, rows are never split. */
@@ -82,8 +84,16 @@ export function drawTable(sheet: Sheet, table: PrintedTable): void {
 		y += heightOf(heads, 'bold');
 		rule(1, '#1d6552');
 	};
+	const tick = () =>
+		doc
+			.moveTo(MARGIN + 2, y + PADDING + 5.5)
+			.lineTo(MARGIN + 4, y + PADDING + 8)
+			.lineTo(MARGIN + 7.5, y + PADDING + 2.5)
+			.lineWidth(1.4)
+			.strokeColor('#1d6552')
+			.stroke();
 	begin();
-	for (const row of table.rows) {
+	for (const [at, row] of table.rows.entries()) {
 		const height = heightOf(row, 'regular');
 		if (y + height > heightPt - MARGIN) begin();
 		if (table.hasBoxes) {
@@ -92,6 +102,7 @@ export function drawTable(sheet: Sheet, table: PrintedTable): void {
 				.lineWidth(0.8)
 				.strokeColor('#22302b')
 				.stroke();
+			if (table.ticked?.has(at)) tick();
 		}
 		writeRow(row, 'regular');
 		y += height;

@@ -142,6 +142,15 @@ test.each([10, 25, 60])(
 	}
 );
 
+test('a front label a volume, three to a sheet, 150 × 80 mm', async () => {
+	const { pages } = await readBack(rowId(1), 'front', A4);
+	const boxes = pages.flatMap((page) => page.boxes);
+	expect(boxes).toHaveLength(2);
+	expect(boxes[0]?.width).toBeCloseTo((150 / 25.4) * 72, 2);
+	expect(boxes[0]?.height).toBeCloseTo((80 / 25.4) * 72, 2);
+	expect(pages[0]?.text).toContain('Volume 2 of 2');
+});
+
 test('the page index names cards and what is missing, the slip and the list what to do', async () => {
 	const { pages } = await readBack(rowId(1), 'index', A4);
 	expect(pages.length).toBeGreaterThan(1);

@@ -7,6 +7,7 @@ import { formatMinor } from '../../core/worth/minor-units.ts';
 import { drawInserts } from '../../formats/pdf/binder-inserts.ts';
 import { drawTable } from '../../formats/pdf/draw-table.ts';
 import { drawPdf, type Sheet } from '../../formats/pdf/open-pdf.ts';
+import { drawFronts } from '../../formats/pdf/front-labels.ts';
 import { drawSpines } from '../../formats/pdf/spine-labels.ts';
 import type { Reader } from '../database/open.ts';
 import { printFonts } from '../print/fonts.ts';
@@ -15,7 +16,7 @@ import { moveSlip } from './move-slip.ts';
 import { pocketFaces } from './pocket-faces.ts';
 import type { StoredBinder } from './read-binder.ts';
 
-export const BINDER_SHEETS = ['index', 'inserts', 'spine', 'supplies', 'moves'] as const;
+export const BINDER_SHEETS = ['index', 'inserts', 'spine', 'front', 'supplies', 'moves'] as const;
 export type BinderSheet = (typeof BINDER_SHEETS)[number];
 
 export interface PrintOptions {
@@ -48,6 +49,7 @@ export async function printBinder(
 				nameOf: (page) => `${binder.name}, ${pageName(page, state)}`
 			}),
 		spine: (sheet) => drawSpines(sheet, spines(state, faces), spineMm),
+		front: (sheet) => drawFronts(sheet, spines(state, faces)),
 		supplies: (sheet) => drawTable(sheet, shoppingList(binder.name, supplies?.list ?? null, now)),
 		moves: (sheet) => drawTable(sheet, slipTable(state, now))
 	};

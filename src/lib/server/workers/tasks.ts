@@ -15,6 +15,10 @@ import { printLabels } from '../storage/labels/print-labels.ts';
 import type { Problem } from '../../core/problem.ts';
 import { readCardList, readChecklist, type TableChoice } from '../../formats/read-checklist.ts';
 import { readHoldings, type HoldingsChoice } from '../../formats/read-holdings.ts';
+import type { Paper } from '../../core/print/paper.ts';
+import { countOwned, readCopies } from '../copies/read-copies.ts';
+import { loadRelease } from '../releases/load-release.ts';
+import { printChecklist } from '../releases/print-checklist.ts';
 import type { BinderId } from '../../core/row-id.ts';
 
 /** What a computation answered: its value as JSON, or why there is none. */
@@ -84,6 +88,23 @@ export const TASKS = {
 		withReader(readSettings(process.env), async (db) =>
 			JSON.stringify(await storageView(db, await planStorage(db, storageOptions(choice), tell)))
 		),
+	/** Null where there is no such release. */
+	printChecklist: ({
+		release: key,
+		paper,
+		now
+	}: {
+		readonly release: string;
+		readonly paper: Paper;
+		readonly now: string;
+	}) =>
+		withReader(readSettings(process.env), async (db) => {
+			const stored = await loadRelease(db, key);
+			if (!stored) return null;
+			const owned = countOwned(await readCopies(db, stored.id));
+			const bytes = await printChecklist(stored.release, owned, paper, now);
+			return { name: `${key}-checklist.pdf`, bytes };
+		}),
 	/** Null where there is no such binder. */
 	printBinder: ({
 		binder,

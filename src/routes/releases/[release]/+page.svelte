@@ -54,6 +54,11 @@
 		<a class="btn" href={resolve(`/releases/compare?left=${query}`)}>Side by side</a>
 		<a class="btn" href={resolve('/releases/[release]/edit', { release: release.key })}>Edit</a>
 		<a class="btn" href={resolve(`/releases/outline?like=${query}`)}>Another like it</a>
+		<a
+			class="btn"
+			href={resolve('/api/releases/[release]/printed.pdf', { release: release.key })}
+			download>Print, ticked</a
+		>
 		<a class="btn btn-primary" href={resolve(`/log?release=${query}`)}>Log copies</a>
 		<a class="btn" href={resolve(`/goals/new?release=${query}`)}>Make a goal</a>
 	</div>

@@ -24,6 +24,11 @@
 			does: 'A strip a volume, 260 mm long and as wide as you say; longer titles shrink to fit.'
 		},
 		{
+			key: 'front',
+			name: 'Front label',
+			does: 'A title for the front of each volume, 150 × 80 mm, with what is in it.'
+		},
+		{
 			key: 'supplies',
 			name: 'Shopping list',
 			does: 'Sleeves, leaves, binders and dividers, with their cost.'
