@@ -22,11 +22,48 @@ export function narrowness(selector: CardSelector): 0 | 1 | 2 {
 export function selects(selector: CardSelector, section: Section, card: Card): boolean {
 	if (selector.sections !== undefined && !selector.sections.includes(section.key)) return false;
 	if (selector.cards !== undefined) {
-		return selector.cards.some((name) => isNamed(card, name));
+		return finderOf(selector.cards)(card);
 	}
 	if (selector.from === undefined && selector.to === undefined) return true;
 	if (card.number === null) return false;
 	return isBetween(card.number, selector.from, selector.to);
+}
+
+/** A list of names is asked for one card after the other: what it says is made once. Lists are never changed. */
+const finders = new WeakMap<readonly string[], (card: Card) => boolean>();
+
+function finderOf(names: readonly string[]): (card: Card) => boolean {
+	let finder = finders.get(names);
+	if (!finder) {
+		finder = nameFinder(names);
+		finders.set(names, finder);
+	}
+	return finder;
+}
+
+/** Tells of cards whether one of several texts is what people call them: as `isNamed` does of one. */
+export function nameFinder(names: readonly string[]): (card: Card) => boolean {
+	const titles = new Set(names);
+	const numbers = new Set(names.map(normalCardNumber));
+	return ({ number, title, otherNumbers }) => {
+		if (number === null) return titles.has(title);
+		return (
+			titles.has(number) ||
+			numbers.has(normalCardNumber(number)) ||
+			otherNumbers.some((other) => numbers.has(normalCardNumber(other)))
+		);
+	};
+}
+
+/** Tells of texts whether one of several cards is called so: as `isNamed` does of one card. */
+export function callFinder(cards: readonly Card[]): (name: string) => boolean {
+	const texts = new Set(cards.map(({ number, title }) => number ?? title));
+	const numbers = new Set(
+		cards.flatMap(({ number, otherNumbers }) =>
+			number === null ? [] : [number, ...otherNumbers].map(normalCardNumber)
+		)
+	);
+	return (name) => texts.has(name) || numbers.has(normalCardNumber(name));
 }
 
 /** Whether a text is what people call the card: one of its numbers, or its title where it has none. */

@@ -1,6 +1,7 @@
 import type { Problem } from '../../problem.ts';
 import { compareCardNumbers } from '../numbers/compare-card-numbers.ts';
-import { isNamed, narrowness, type CardSelector } from '../card-selector.ts';
+import type { Card } from '../card.ts';
+import { callFinder, isNamed, narrowness, type CardSelector } from '../card-selector.ts';
 import { wholeSections } from '../edition.ts';
 import type { Release } from '../release.ts';
 import { repeatedKeys } from './repeated-keys.ts';
@@ -106,8 +107,9 @@ function checkSelector(
 	const within = sections.filter(
 		({ key }) => selector.sections === undefined || selector.sections.includes(key)
 	);
+	const isCalled = selector.cards ? callFinder(within.flatMap(({ cards }) => cards)) : () => true;
 	(selector.cards ?? []).forEach((name, i) => {
-		if (within.some(({ cards }) => cards.some((card) => isNamed(card, name)))) return;
+		if (isCalled(name)) return;
 		problems.push({
 			pointer: `${pointer}/cards/${i}`,
 			field: 'cards',
@@ -144,8 +146,9 @@ function checkEditions(release: Release): Problem[] {
 			...edition.changes.map(({ card }, i) => [card, `changes/${i}/card`] as const),
 			...edition.without.map((card, i) => [card, `without/${i}`] as const)
 		];
+		const isCalled = callFinder(named.length > 0 ? repeated.flatMap(({ cards }) => cards) : []);
 		for (const [name, at] of named) {
-			if (repeated.some(({ cards }) => cards.some((card) => isNamed(card, name)))) continue;
+			if (isCalled(name)) continue;
 			problems.push({
 				pointer: `${pointer}/${at}`,
 				field: at.split('/')[0] ?? at,
@@ -159,10 +162,15 @@ function checkEditions(release: Release): Problem[] {
 
 function checkPanels(release: Release, sections: readonly Section[]): Problem[] {
 	const cards = sections.flatMap((section) => section.cards);
+	const isCalled = callFinder(cards);
+	// A panel is none of its own singles.
+	const isThere = (panel: Card, name: string) =>
+		isCalled(name) &&
+		(!isNamed(panel, name) || cards.some((card) => card.key !== panel.key && isNamed(card, name)));
 	return release.sections.flatMap((section, s) =>
 		section.cards.flatMap((card, c) =>
 			card.panelOf.flatMap((name, i): Problem[] =>
-				cards.some((other) => other.key !== card.key && isNamed(other, name))
+				isThere(card, name)
 					? []
 					: [
 							{

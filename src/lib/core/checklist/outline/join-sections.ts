@@ -73,12 +73,15 @@ function takeOver(
 	if (numberedIn === undefined) return section.cards;
 	const parent = before.find(({ key }) => key === numberedIn);
 	const inParent = new Map((parent?.cards ?? []).map((card) => [nameOf(card), card]));
-	const guests = before.filter((guest) => guest.numberedIn === numberedIn);
+	const hosts = new Map(
+		before
+			.filter((guest) => guest.numberedIn === numberedIn)
+			.flatMap((guest) => guest.cards.map((card) => [nameOf(card), guest.name]))
+	);
 	return section.cards.map((card) => {
 		const name = nameOf(card);
-		const host = guests.find(({ cards }) => cards.some((other) => nameOf(other) === name));
 		const known = inParent.get(name);
-		const taken = host?.name ?? (known && moved.get(known));
+		const taken = hosts.get(name) ?? (known && moved.get(known));
 		if (taken !== undefined) {
 			problems.push({
 				line,
