@@ -17,8 +17,13 @@ test('any release that may be recorded is shown, edited, and exported as it came
 		const key = `drawn-${i}`;
 		// What stands twice in a list of doubts, and names of the same kind: nothing may hang on them.
 		const [variant] = draft.variants ?? [];
+		// The first section is logged below, in its base finish.
+		const sections = draft.sections.map(({ noBaseFinish: _, ...first }, s) =>
+			s === 0 ? first : (draft.sections[s] ?? first)
+		);
 		const checklist = {
 			...draft,
+			sections,
 			format: 'jade-checklist',
 			formatVersion: 2,
 			release: { ...draft.release, key },

@@ -278,7 +278,7 @@ test('the server lives, wherever in its work a request is broken off', async ({
 		'/api/boxes/labels.pdf',
 		'/boxes/labels'
 	];
-	for (let ms = 2; ms < 200; ms += 9) {
+	for (let ms = 2; ms < 200; ms += 16) {
 		await Promise.all(
 			Array.from({ length: 12 }, (_, i) =>
 				fetch(demo.url + (slow[i % slow.length] ?? ''), { signal: AbortSignal.timeout(ms + i) })

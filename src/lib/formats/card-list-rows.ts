@@ -4,7 +4,7 @@ import type { CsvDefaults, CsvRow } from './checklist-csv-columns.ts';
 import { readChecklistRows } from './checklist-csv.ts';
 
 /** The most releases that a list may name. */
-export const MOST_RELEASES = 3000;
+const MOST_RELEASES = 3000;
 /** The most problems that are told. */
 const MOST_TOLD = 200;
 

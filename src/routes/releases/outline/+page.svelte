@@ -53,7 +53,7 @@
 	{/if}
 </p>
 <div class="grid gap-8 lg:grid-cols-[1.1fr_1fr]">
-	<div>
+	<div class="min-w-0">
 		<label class="mb-1 block font-semibold" for="outline">Outline</label>
 		<textarea
 			id="outline"
@@ -76,7 +76,7 @@
 		</div>
 		<OutlineHelp />
 	</div>
-	<section aria-label="Preview" aria-live="polite">
+	<section class="min-w-0" aria-label="Preview" aria-live="polite">
 		{#if isEmpty}
 			<p class="quiet">The preview appears here.</p>
 		{:else}
