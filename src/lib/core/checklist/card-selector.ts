@@ -22,12 +22,16 @@ export function narrowness(selector: CardSelector): 0 | 1 | 2 {
 export function selects(selector: CardSelector, section: Section, card: Card): boolean {
 	if (selector.sections !== undefined && !selector.sections.includes(section.key)) return false;
 	if (selector.cards !== undefined) {
-		return finderOf(selector.cards)(card);
+		const { cards } = selector;
+		return cards.length < FEW ? cards.some((name) => isNamed(card, name)) : finderOf(cards)(card);
 	}
 	if (selector.from === undefined && selector.to === undefined) return true;
 	if (card.number === null) return false;
 	return isBetween(card.number, selector.from, selector.to);
 }
+
+/** So few names are gone through faster than they are looked up. */
+const FEW = 8;
 
 /** A list of names is asked for one card after the other: what it says is made once. Lists are never changed. */
 const finders = new WeakMap<readonly string[], (card: Card) => boolean>();

@@ -58,9 +58,7 @@ export function fillCluster(
 			const s = classOfSlot.get(copies[member]?.heldIn ?? '');
 			if (s !== undefined) held.set(s, (held.get(s) ?? 0) + heldUnits(member));
 		}
-		for (const demand of new Set(
-			versionsOfCopy(copy).flatMap((version) => byVersion.get(version) ?? [])
-		)) {
+		for (const demand of demandsOf(copy)) {
 			const { slot, rank: least } = slotClasses[demand] as SlotClass;
 			if (rank < least || !hasNeeds(slot, copy) || countsForOf(slot, copy) !== countsFor) continue;
 			const costOf = (stays: number) => [
@@ -82,6 +80,12 @@ export function fillCluster(
 		fits
 	);
 	return deal();
+
+	/** The classes of slots that take one of a copy's versions. */
+	function demandsOf(copy: Copy): Iterable<number> {
+		if (!copy.alsoVersions?.length) return byVersion.get(copy.version) ?? [];
+		return new Set(versionsOfCopy(copy).flatMap((version) => byVersion.get(version) ?? []));
+	}
 
 	/** How many units of a copy its slot could keep. */
 	function heldUnits(member: number): number {
@@ -153,6 +157,7 @@ function isGradedSo({ least, houses }: GradeNeed, { grade, isAuthentic, house }:
 
 /** The place of a copy's version among those that a slot prefers, from 0; of several the best. */
 export function preferenceOf({ versions }: Slot, copy: Copy): number {
+	if (!copy.alsoVersions?.length) return versions.indexOf(copy.version);
 	const places = versionsOfCopy(copy)
 		.map((version) => versions.indexOf(version))
 		.filter((place) => place >= 0);
@@ -229,9 +234,9 @@ function classesOfCopies(
 			)
 		);
 		for (const countsFor of singles) {
-			const equal = JSON.stringify([versionsOfCopy(copy), rank, countsFor]);
+			const equal = JSON.stringify([copy.version, rank, countsFor, copy.alsoVersions]);
 			const graded = isGradeAsked ? [copy.grade, copy.isAuthentic, copy.house] : [];
-			const name = JSON.stringify([equal, marks, graded]);
+			const name = JSON.stringify(isGradeAsked ? [equal, marks, graded] : [equal, marks]);
 			const known = classes.get(name);
 			if (known) known.members.push(c);
 			else {

@@ -81,10 +81,15 @@ export function fillSlots(slots: readonly Slot[], copies: readonly Copy[]): Fill
 /** Whether a copy may fill a slot. */
 export function fitsSlot(slot: Slot, copy: Copy): boolean {
 	return (
-		versionsOfCopy(copy).some((version) => slot.versions.includes(version)) &&
+		isOfVersions(slot.versions, copy) &&
 		qualityRank(copy) >= conditionRank(slot.leastCondition) &&
 		hasNeeds(slot, copy)
 	);
+}
+
+function isOfVersions(versions: readonly string[], copy: Copy): boolean {
+	if (versions.includes(copy.version)) return true;
+	return copy.alsoVersions?.some((version) => versions.includes(version)) ?? false;
 }
 
 /** The slots that each version may fill, in their order. */
