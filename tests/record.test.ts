@@ -50,6 +50,21 @@ test('a release grows by lines, by a list over releases and by a sketch of the n
 	await page.getByRole('button', { name: 'Add these cards' }).click();
 	await expect(page.getByRole('link', { name: 'New Lights' }).first()).toBeVisible();
 
+	// A subject may be called anything, and is found under its name all the same.
+	const strange = '/A & B? 100 % #1/';
+	await request.post(`${empty.url}/api/card-lists?${QUERY}`, {
+		data: `section,number,title,subjects\nBase,78,Both,${strange}`,
+		headers: csv
+	});
+	await page.goto(`${empty.url}/releases/${RELEASE}/cards/base-78`);
+	await page.getByRole('link', { name: strange }).click();
+	await expect(page.getByRole('heading', { level: 1 })).toContainText(strange);
+	await page.goto(`${empty.url}/releases/year/1994`);
+	await expect(page.getByRole('link', { name: strange })).toHaveAttribute(
+		'href',
+		/%2FA%20%26%20B%3F%20100%20%25%20%231%2F$/
+	);
+
 	await page.goto(`${empty.url}/releases/${RELEASE}`, { waitUntil: 'networkidle' });
 	await page.getByRole('link', { name: 'Another like it' }).click();
 	await expect(page.getByLabel('Outline', { exact: true })).toHaveValue(

@@ -45,6 +45,7 @@ const SPREAD: readonly KeyHint[] = [
 
 const SHOW: readonly KeyHint[] = [
 	{ keys: '← →  Space', does: 'page by page' },
+	{ keys: 't', does: 'what there is to tell, or not' },
 	{ keys: 'f', does: 'full screen' },
 	{ keys: 'Esc', does: 'leave the show' }
 ];

@@ -25,6 +25,19 @@
 		return { name: page?.blocks.join(' · ') ?? '', have, all: slots.length };
 	});
 
+	/** What is told of the blocks of this page; `t` hides it. */
+	const told = $derived(
+		(page?.blocks ?? []).flatMap((name) =>
+			(Object.hasOwn(data.telling, name) ? (data.telling[name] ?? []) : []).map((line) => ({
+				name,
+				line
+			}))
+		)
+	);
+	let isTold = $state(true);
+	/** Height that the page leaves to what stands above and below it. */
+	const spare = $derived(isTold && told.length > 0 ? '7rem - 18dvh' : '7rem');
+
 	const go = (to: number) => (at = Math.max(0, Math.min(pages.length - 1, to)));
 
 	function onkeydown(event: KeyboardEvent) {
@@ -41,7 +54,8 @@
 		if (to !== undefined && !(event.target instanceof HTMLButtonElement && event.key === ' ')) {
 			event.preventDefault();
 			go(to);
-		} else if (event.key === 'f') void stage.requestFullscreen();
+		} else if (event.key === 't') isTold = !isTold;
+		else if (event.key === 'f') void stage.requestFullscreen();
 		else if (event.key === 'Escape' && !document.fullscreenElement)
 			void goto(resolve('/binders/[binder=id]', back));
 	}
@@ -75,6 +89,20 @@
 			aria-label="Leave the show"><X class="size-4" aria-hidden="true" /></a
 		>
 	</header>
+	{#if isTold && told.length > 0}
+		<!-- svelte-ignore a11y_no_noninteractive_tabindex: what scrolls can be reached by keys -->
+		<ul
+			class="max-h-[16dvh] overflow-y-auto pb-2 text-sm quiet sm:columns-2 sm:gap-x-8"
+			aria-label="What there is to tell"
+			tabindex="0"
+		>
+			{#each told as { name, line }, i (i)}
+				<li>
+					{#if (page?.blocks.length ?? 0) > 1}<span class="font-semibold">{name}: </span>{/if}{line}
+				</li>
+			{/each}
+		</ul>
+	{/if}
 	{#if page && kind}
 		<div class="flex min-h-0 flex-1 items-center justify-center gap-2">
 			<button
@@ -86,7 +114,7 @@
 			>
 			<div
 				class="w-full"
-				style:max-width="calc((100dvh - 7rem) * {(kind.columns * kind.pocketWidthMm) /
+				style:max-width="calc((100dvh - {spare}) * {(kind.columns * kind.pocketWidthMm) /
 					(kind.rows * kind.pocketHeightMm)})"
 			>
 				<BinderPage {page} {kind} side="right" {faces} hasVolumes={data.plan.volumes.length > 1} />

@@ -46,7 +46,9 @@
 						<th scope="row"
 							>{#if isSubject}<a
 									class="prose-link"
-									href={resolve('/releases/subjects/[subject]', { subject: word })}>{word}</a
+									href={resolve('/releases/subjects/[subject]', {
+										subject: encodeURIComponent(word)
+									})}>{word}</a
 								>{:else}{word}{/if}</th
 						>
 						{#each counts as count, i (i)}

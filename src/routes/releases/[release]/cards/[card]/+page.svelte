@@ -51,7 +51,8 @@
 		<p class="mt-1 quiet">
 			{#each card.subjects as subject, i (subject)}{i > 0 ? ', ' : ''}<a
 					class="prose-link"
-					href={resolve('/releases/subjects/[subject]', { subject })}>{subject}</a
+					href={resolve('/releases/subjects/[subject]', { subject: encodeURIComponent(subject) })}
+					>{subject}</a
 				>{/each}
 			{[card.group, card.rarity, ...card.marks].filter(Boolean).join(' · ')}
 		</p>

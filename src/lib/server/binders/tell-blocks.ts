@@ -1,0 +1,33 @@
+import { eq } from 'drizzle-orm';
+import { tellingsOf } from '../../core/checklist/chapters/telling.ts';
+import { wholeSections } from '../../core/checklist/edition.ts';
+import { groupName } from '../../core/goal/missing-list.ts';
+import type { BinderId } from '../../core/row-id.ts';
+import type { Reader } from '../database/open.ts';
+import { binders, goals } from '../database/tables/index.ts';
+import { loadGoalReleases } from '../goals/goal-scope.ts';
+
+/** The lines that are told of each block of a binder, by the block's name; blocks of which nothing is told are left out. */
+export async function tellBlocks(
+	db: Reader,
+	id: BinderId
+): Promise<Readonly<Record<string, readonly string[]>>> {
+	const [row] = await db
+		.select({ goal: goals })
+		.from(binders)
+		.innerJoin(goals, eq(binders.goalId, goals.id))
+		.where(eq(binders.id, id));
+	if (!row) return {};
+	const { releases } = await loadGoalReleases(db, row.goal);
+	const told = releases.flatMap((release) => {
+		const sections = new Map(wholeSections(release).map((section) => [section.key, section]));
+		const title = releases.length > 1 ? `${release.name}, ` : '';
+		return tellingsOf(release).flatMap(({ section: key, parallel, lines }) => {
+			const section = sections.get(key);
+			return section && lines.length > 0
+				? [[`${title}${groupName(release, section, parallel)}`, lines] as const]
+				: [];
+		});
+	});
+	return Object.fromEntries(told);
+}
