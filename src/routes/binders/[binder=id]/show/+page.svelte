@@ -90,7 +90,6 @@
 		>
 	</header>
 	{#if isTold && told.length > 0}
-		<!-- svelte-ignore a11y_no_noninteractive_tabindex: what scrolls can be reached by keys -->
 		<ul
 			class="max-h-[16dvh] overflow-y-auto pb-2 text-sm quiet sm:columns-2 sm:gap-x-8"
 			aria-label="What there is to tell"
