@@ -90,13 +90,9 @@
 		>
 	</header>
 	{#if isTold && told.length > 0}
-		<ul
-			class="max-h-[16dvh] overflow-y-auto pb-2 text-sm quiet sm:columns-2 sm:gap-x-8"
-			aria-label="What there is to tell"
-			tabindex="0"
-		>
+		<ul class="pb-2 text-sm quiet sm:columns-2 sm:gap-x-8" aria-label="What there is to tell">
 			{#each told as { name, line }, i (i)}
-				<li>
+				<li class="line-clamp-2 max-sm:nth-[n+4]:hidden" title={line}>
 					{#if (page?.blocks.length ?? 0) > 1}<span class="font-semibold">{name}: </span>{/if}{line}
 				</li>
 			{/each}
