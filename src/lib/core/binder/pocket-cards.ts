@@ -1,3 +1,4 @@
+import { versionsOfCopy } from '../copies/copy.ts';
 import { holderKindOf, isInRigid } from '../storage/kinds/holder-kind.ts';
 import type { CopyRecord } from '../copies/copy-record.ts';
 import { fitsSlot, type Filling } from '../goal/fill-slots.ts';
@@ -48,8 +49,10 @@ export function pocketCards(
 	for (const { copy: key, quantity } of spares) {
 		const copy = known.get(key);
 		if (!copy || whereKept(copy, binderName, apart) !== null) continue;
-		const standIns = spare.get(copy.version) ?? [];
-		spare.set(copy.version, [...standIns, { copy, left: quantity }]);
+		const standIn = { copy, left: quantity };
+		for (const version of versionsOfCopy(copy)) {
+			spare.set(version, [...(spare.get(version) ?? []), standIn]);
+		}
 	}
 	const standInFor = (slot: Slot): string | null => {
 		for (const spareCopy of slot.versions.flatMap((version) => spare.get(version) ?? [])) {

@@ -1,7 +1,7 @@
 import type { CONDITIONS } from '../copies/condition.ts';
 import { conditionRank, qualityRank, type Quality } from '../copies/condition.ts';
 import type { Copy } from '../copies/copy.ts';
-import { fitsSlot, slotsByVersion, type Filling } from './fill-slots.ts';
+import { fitsSlot, slotsByVersion, slotsOfCopy, type Filling } from './fill-slots.ts';
 import type { Slot } from './slot.ts';
 
 /** Why a copy fills no slot, in words. */
@@ -33,7 +33,7 @@ export function explainSpares(
 	}
 	return filling.spares.map(({ copy: key, quantity }) => {
 		const copy = byKey.get(key) as Copy;
-		const wanted = slotsOf.get(copy.version) ?? [];
+		const wanted = slotsOfCopy(slotsOf, copy);
 		const fits = wanted.filter((slot) => fitsSlot(slot, copy));
 		const placed = fits.flatMap((slot) => sitting.get(slot.key) ?? []);
 		const better = placed.find((other) => qualityRank(other) > qualityRank(copy));
@@ -55,8 +55,8 @@ export function explainUnfit(
 	const slotsOf = slotsByVersion(slots);
 	const outside = new Set(filling.outside);
 	return copies.flatMap((copy): SpareReason[] => {
-		const wanted = slotsOf.get(copy.version);
-		if (!wanted || !outside.has(copy.key)) return [];
+		const wanted = slotsOfCopy(slotsOf, copy);
+		if (wanted.length === 0 || !outside.has(copy.key)) return [];
 		return [{ copy: copy.key, quantity: copy.quantity, reason: whyUnfit(wanted, copy) }];
 	});
 }
@@ -66,6 +66,14 @@ function whyUnfit(wanted: readonly Slot[], copy: Copy): string {
 		({ leastCondition }) => conditionRank(leastCondition) > qualityRank(copy)
 	)?.leastCondition;
 	if (least) return `below ${least}, the least that counts`;
+	const graded = wanted.find((slot) => slot.graded)?.graded;
+	if (graded && copy.grade === undefined && !copy.isAuthentic) return 'not graded';
+	if (graded?.least !== undefined && (copy.grade ?? 0) < graded.least) {
+		return `graded below ${graded.least}, the least that counts`;
+	}
+	if (graded?.houses && !graded.houses.includes(copy.house ?? '')) {
+		return `not graded by ${graded.houses.join(' or ')}`;
+	}
 	const need = wanted.flatMap(({ needs = [] }) => needs);
 	return need.length > 0 ? `not marked ${need.join(', ')}` : 'no slot takes it';
 }

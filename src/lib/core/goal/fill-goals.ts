@@ -1,5 +1,5 @@
 import type { Copy } from '../copies/copy.ts';
-import { fillSlots, fitsSlot, slotsByVersion, type Filling } from './fill-slots.ts';
+import { fillSlots, fitsSlot, slotsByVersion, slotsOfCopy, type Filling } from './fill-slots.ts';
 import type { Slot } from './slot.ts';
 
 /** The slots of one goal, and whether its copies are its own. */
@@ -73,7 +73,7 @@ function ownPart(
 	const slotsOf = slotsByVersion(slots);
 	const ours = new Set(
 		copies
-			.filter((copy) => (slotsOf.get(copy.version) ?? []).some((slot) => fitsSlot(slot, copy)))
+			.filter((copy) => slotsOfCopy(slotsOf, copy).some((slot) => fitsSlot(slot, copy)))
 			.map(({ key }) => key)
 	);
 	const isOurs = (copy: string) => ours.has(copy);

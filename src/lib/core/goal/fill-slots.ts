@@ -48,9 +48,7 @@ export function fillSlots(slots: readonly Slot[], copies: readonly Copy[]): Fill
 	for (const { slots: slotsHere, copies: copiesHere } of clusters) {
 		const able = copiesHere.filter((c) => {
 			const copy = copies[c] as Copy;
-			return versionsOfCopy(copy).some((version) =>
-				(wanting.get(version) ?? []).some((slot) => fitsSlot(slot, copy))
-			);
+			return slotsOfCopy(wanting, copy).some((slot) => fitsSlot(slot, copy));
 		});
 		for (const c of able) fitting.add(c);
 		for (const [slot, copy, units] of fill(slotsHere, able, slots, copies)) {
@@ -103,6 +101,15 @@ export function slotsByVersion(slots: readonly Slot[]): ReadonlyMap<string, read
 		}
 	}
 	return found;
+}
+
+/** The slots that take one of a copy's versions, each once; whether it is good enough is not asked. */
+export function slotsOfCopy(
+	byVersion: ReadonlyMap<string, readonly Slot[]>,
+	copy: Copy
+): readonly Slot[] {
+	if (!copy.alsoVersions?.length) return byVersion.get(copy.version) ?? [];
+	return [...new Set(versionsOfCopy(copy).flatMap((version) => byVersion.get(version) ?? []))];
 }
 
 function fill(

@@ -8,7 +8,7 @@ export interface GoalDay {
 /** Slots that a goal has now and had not before, though its rules are the same: their cards became known. */
 export interface NewlyKnown {
 	readonly slots: number;
-	/** The last day on which fewer were known. */
+	/** The last day on which none of them was known. */
 	readonly since: string;
 }
 
@@ -25,6 +25,6 @@ export function newlyKnown(
 ): NewlyKnown | null {
 	const days = history.filter(({ day }) => day >= decidedOn);
 	const least = Math.min(...days.map((entry) => entry.need));
-	const last = days.filter((entry) => entry.need < need).at(-1);
-	return last ? { slots: need - least, since: last.day } : null;
+	const last = days.filter((entry) => entry.need === least).at(-1);
+	return last && least < need ? { slots: need - least, since: last.day } : null;
 }

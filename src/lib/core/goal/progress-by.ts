@@ -1,4 +1,5 @@
 import { group } from 'd3-array';
+import type { Card } from '../checklist/card.ts';
 import { wholeSections } from '../checklist/edition.ts';
 import { seriesOf } from '../checklist/numbering.ts';
 import { cardsOf, type Release } from '../checklist/release.ts';
@@ -29,9 +30,14 @@ export function progressBy(
 	filling: Filling
 ): readonly ProgressDivision[] {
 	const short = new Map(filling.missing.map(({ slot, quantity }) => [slot, quantity]));
-	const words = wordsOfCards(releases);
-	const families = new Set<string>(['Series', 'Rarity class', 'Group']);
-	for (const ofCard of words.values()) for (const family of ofCard.keys()) families.add(family);
+	const cards = cardsByKey(releases);
+	const families = new Set([...cards.values()].flatMap(({ card }) => Object.keys(card.tags ?? {})));
+	const listed = ({ release, version }: ScopedSlot) => cards.get(`${release}/${version.cardKey}`);
+	const wordOf = (of: (found: ListedCard) => string | undefined) => (slot: ScopedSlot) => {
+		const found = listed(slot);
+		const word = found && of(found);
+		return word === undefined ? [] : [word];
+	};
 	const divide = (by: string, wordsOf: (slot: ScopedSlot) => readonly string[]) => {
 		const parts = group(
 			slots.flatMap((slot) => {
@@ -48,9 +54,22 @@ export function progressBy(
 		return { by, parts: told.sort((a, b) => Number(a.name === OTHER) - Number(b.name === OTHER)) };
 	};
 	return [
+		divide(
+			'Series',
+			wordOf(({ series }) => series)
+		),
+		divide(
+			'Rarity class',
+			wordOf(({ card }) => card.rarity)
+		),
+		divide(
+			'Group',
+			wordOf(({ card }) => card.group)
+		),
 		...[...families].map((family) =>
-			divide(family, ({ release, version }) => {
-				return words.get(`${release}/${version.cardKey}`)?.get(family) ?? [];
+			divide(family, (slot) => {
+				const { tags = {} } = listed(slot)?.card ?? {};
+				return Object.hasOwn(tags, family) ? (tags[family] ?? []) : [];
 			})
 		),
 		divide('Set', ({ set }) => [`Set ${set}`])
@@ -60,26 +79,22 @@ export function progressBy(
 /** What stands for cards that bear no word of a family. */
 const OTHER = 'other';
 
-/** `release/card` → family → words. */
-function wordsOfCards(
-	releases: readonly Release[]
-): ReadonlyMap<string, ReadonlyMap<string, readonly string[]>> {
-	const words = new Map<string, ReadonlyMap<string, readonly string[]>>();
-	for (const release of releases) {
-		const owners = new Map(wholeSections(release).map((section) => [section.key, section]));
-		for (const { section, card } of cardsOf(release)) {
-			const owner = owners.get(section.numberedIn ?? section.key) ?? section;
-			const series = seriesOf(owner, card.number)?.name;
-			words.set(
-				`${release.key}/${card.key}`,
-				new Map([
-					...Object.entries(card.tags ?? {}),
-					['Series', series === undefined ? [] : [series]],
-					['Rarity class', card.rarity === undefined ? [] : [card.rarity]],
-					['Group', card.group === undefined ? [] : [card.group]]
-				])
-			);
-		}
-	}
-	return words;
+/** A card with the series of its numbering that it was sold in. */
+interface ListedCard {
+	readonly card: Card;
+	readonly series: string | undefined;
+}
+
+/** By `release/card`. */
+function cardsByKey(releases: readonly Release[]): ReadonlyMap<string, ListedCard> {
+	return new Map(
+		releases.flatMap((release) => {
+			const owners = new Map(wholeSections(release).map((section) => [section.key, section]));
+			return cardsOf(release).map(({ section, card }) => {
+				const owner = owners.get(section.numberedIn ?? section.key) ?? section;
+				const series = seriesOf(owner, card.number)?.name;
+				return [`${release.key}/${card.key}`, { card, series }] as const;
+			});
+		})
+	);
 }

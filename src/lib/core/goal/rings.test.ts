@@ -79,12 +79,16 @@ describe('what became known', () => {
 		{ day: '1996-10-02', have: 200, need: 240 },
 		{ day: '1996-10-05', have: 240, need: 240 }
 	];
+	const grown = { day: '1996-10-06', have: 240, need: 241 };
 	test.each([
 		['a variant turned up', 241, '1996-10-02', { slots: 1, since: '1996-10-05' }],
 		['other rules before count for nothing', 240, '1996-10-02', null],
 		['fewer than before', 239, '1996-10-02', null],
+		['two turned up, one after the other', 242, '1996-10-02', { slots: 2, since: '1996-10-05' }],
 		['no day yet', 241, '1996-10-06', null]
 	] as const)('%s', (_, need, decidedOn, told) => {
 		expect(newlyKnown(history, need, decidedOn)).toEqual(told);
+		// A day on which some of it was known already changes nothing.
+		if (told?.slots === 2) expect(newlyKnown([...history, grown], need, decidedOn)).toEqual(told);
 	});
 });

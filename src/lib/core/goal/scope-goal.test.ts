@@ -3,6 +3,7 @@ import type { ReleaseDraft } from '../checklist/draft/draft.ts';
 import { resolveRelease } from '../checklist/draft/resolve-release.ts';
 import type { Release } from '../checklist/release.ts';
 import { checkGoal } from './check-goal.ts';
+import { explainUnfit } from './explain-copies.ts';
 import { fillSlots } from './fill-slots.ts';
 import type { GoalChoice } from './goal-rules.ts';
 import { missingList } from './missing-list.ts';
@@ -364,6 +365,34 @@ describe('rules of single cards and versions', () => {
 			{ ...copy, key: 'six', grade: 6 }
 		]);
 		expect(filling.placements.map((placement) => placement.copy)).toEqual(['six']);
+	});
+
+	test('why copies do not count: not graded, below the grade, another house', () => {
+		const graded = { least: 5, houses: ['Pier'] };
+		const slots = scopeGoal(lamps, { ...all, series: ['Series 2'], graded });
+		const copies = [
+			{ key: 'raw', condition: 'mint' as const },
+			{ key: 'low', grade: 4.5, house: 'Pier' },
+			{ key: 'other', grade: 9, house: 'Quay' },
+			// Its regular side is asked for, whatever else it shows.
+			{
+				key: 'twice',
+				grade: 9,
+				house: 'Quay',
+				version: 'lamps-1994/base-1',
+				alsoVersions: ['lamps-1994/base-4']
+			}
+		].map((copy) => ({ version: 'lamps-1994/base-4', quantity: 1, ...copy }));
+		expect(
+			explainUnfit(slots, copies, fillSlots(slots, copies)).map(
+				({ copy, reason }) => `${copy}: ${reason}`
+			)
+		).toEqual([
+			'raw: not graded',
+			'low: graded below 5, the least that counts',
+			'other: not graded by Pier',
+			'twice: not graded by Pier'
+		]);
 	});
 
 	test.each<[GoalChoice, RegExp]>([

@@ -39,16 +39,20 @@ test.each([
 	);
 });
 
-/** The most places that can be filled, by trying every copy in every place. */
-function mostFilled(places: readonly (readonly string[])[], cards: readonly string[]): number {
+/** The most places that can be filled, by trying every copy in every place; a card may be of several versions. */
+function mostFilled(
+	places: readonly (readonly string[])[],
+	cards: readonly (readonly string[])[]
+): number {
 	const [first, ...rest] = places;
 	if (!first) return 0;
 	let most = mostFilled(rest, cards);
-	for (const version of new Set(first)) {
-		const i = cards.indexOf(version);
-		if (i < 0) continue;
+	const tried = new Set<string>();
+	cards.forEach((card, i) => {
+		if (tried.has(card.join()) || !card.some((version) => first.includes(version))) return;
+		tried.add(card.join());
 		most = Math.max(most, 1 + mostFilled(rest, cards.toSpliced(i, 1)));
-	}
+	});
 	return most;
 }
 
@@ -63,16 +67,21 @@ test('for all small goals and holdings, against trying everything', () => {
 				}),
 				{ minLength: 1, maxLength: 3 }
 			),
-			fc.array(fc.tuple(fc.constantFrom(...versions), fc.integer({ min: 1, max: 2 })), {
-				maxLength: 4
-			}),
+			fc.array(
+				fc.tuple(
+					fc.uniqueArray(fc.constantFrom(...versions), { minLength: 1, maxLength: 2 }),
+					fc.integer({ min: 1, max: 2 })
+				),
+				{ maxLength: 4 }
+			),
 			(drawnSlots, drawnCopies) => {
 				const slots = drawnSlots.map((drawn, i) => slot(String(i), drawn.versions, drawn.quantity));
-				const copies = drawnCopies.map(([version, quantity], i) =>
-					copy(`c${i}`, version, quantity)
-				);
-				const cards = drawnCopies.flatMap(([version, quantity]) =>
-					Array.from({ length: quantity }, () => version)
+				const copies = drawnCopies.map(([[version = '', ...alsoVersions], quantity], i) => ({
+					...copy(`c${i}`, version, quantity),
+					alsoVersions
+				}));
+				const cards = drawnCopies.flatMap(([ofCard, quantity]) =>
+					Array.from({ length: quantity }, () => ofCard)
 				);
 				const places = (sets: number) =>
 					Array.from({ length: sets }, () =>

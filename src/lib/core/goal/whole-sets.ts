@@ -1,5 +1,5 @@
 import { min, rollup, sum } from 'd3-array';
-import type { Copy } from '../copies/copy.ts';
+import { versionsOfCopy, type Copy } from '../copies/copy.ts';
 import { fillSlots, fitsSlot } from './fill-slots.ts';
 import type { Slot } from './slot.ts';
 
@@ -38,14 +38,15 @@ export function wholeSets(slots: readonly Slot[], copies: readonly Copy[]): Whol
 
 /** No more sets than the scarcest slot has copies for, each slot for itself. */
 function mostSets(slots: readonly Slot[], copies: readonly Copy[]): number {
+	// A copy that shows several deviations stands under each of its versions.
 	const byVersion = rollup(
-		copies,
-		(same) => same,
+		copies.flatMap((copy) => versionsOfCopy(copy).map((version) => ({ version, copy }))),
+		(same) => same.map(({ copy }) => copy),
 		({ version }) => version
 	);
 	const cover = (slot: Slot) =>
-		sum([...new Set(slot.versions)], (version) =>
-			sum(byVersion.get(version) ?? [], (copy) => (fitsSlot(slot, copy) ? copy.quantity : 0))
+		sum(new Set(slot.versions.flatMap((version) => byVersion.get(version) ?? [])), (copy) =>
+			fitsSlot(slot, copy) ? copy.quantity : 0
 		);
 	return Math.floor(min(slots, (slot) => cover(slot) / slot.quantity) ?? 0);
 }

@@ -90,7 +90,7 @@ export function importCardList(
 		const cards = list.reduce((sum, part) => sum + cardsOf(part).length, 0);
 		return {
 			value: good({ keys: listed.map(({ after }) => after.key) }),
-			label: `Add a list of ${cards} cards of ${list.length} releases`
+			label: `Add a list: ${cards} ${cards === 1 ? 'card' : 'cards'}, ${list.length} ${list.length === 1 ? 'release' : 'releases'}`
 		};
 	});
 }

@@ -52,7 +52,7 @@ export function makeFromRows(
 			})
 			.from(releases);
 		const choices: Record<string, string> = {};
-		const after: Release[] = [];
+		const after = new Map<string, Release>();
 		const idOf = new Map<string, ReleaseId>();
 		const taken = new Set(heads.map(({ key }) => key));
 		let made = 0;
@@ -73,10 +73,10 @@ export function makeFromRows(
 			const id = await findRelease(tx, whole.key);
 			if (id === null) throw new RangeError(`makeFromRows: ${whole.key} was not stored`);
 			choices[set] = whole.key;
-			after.push(whole);
+			after.set(whole.key, whole);
 			idOf.set(whole.key, id);
 		}
-		const { matched, unmatched } = matchHoldings(rows, after, choices);
+		const { matched, unmatched } = matchHoldings(rows, [...after.values()], choices);
 		if (unmatched.length > 0) {
 			return refused(
 				unmatched.map(({ line, reason }) =>

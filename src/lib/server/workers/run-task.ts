@@ -41,7 +41,8 @@ let pool: Tinypool | undefined;
  * with it (the database's binding cannot be interrupted), a process only itself.
  */
 function thePool(): Tinypool {
-	pool ??= new Tinypool({
+	if (pool) return pool;
+	pool = new Tinypool({
 		runtime: 'child_process',
 		serialization: 'advanced',
 		filename: resolve(readSettings(process.env).root, 'build/workers/worker.js'),
@@ -52,6 +53,8 @@ function thePool(): Tinypool {
 		idleTimeout: 60_000,
 		maxQueue: MOST_WAITING
 	});
+	// A worker that ends while it has nothing to do is made anew; nobody else is to notice.
+	pool.on('error', (error) => console.error('a worker ended:', error));
 	return pool;
 }
 

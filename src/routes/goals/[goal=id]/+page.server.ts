@@ -63,7 +63,8 @@ export const load = async ({ params, depends }) => {
 		need,
 		divisions: progressBy(releases, slots, filling),
 		rings: need > 0 && have === need ? nextRings(releases, goal.rules) : [],
-		known: goal.decidedOn === null ? null : newlyKnown(history, need, goal.decidedOn),
+		known:
+			goal.decidedOn === null || have === need ? null : newlyKnown(history, need, goal.decidedOn),
 		obtainable: obtainableOf(slots, filling),
 		whole: wholeSetsOf(slots, atHand),
 		limits: runsOf(slots.filter(({ set }) => set === 1).map(({ version }) => version)),

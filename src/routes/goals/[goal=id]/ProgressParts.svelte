@@ -10,7 +10,7 @@
 	<details class="mt-6">
 		<summary class="cursor-pointer font-serif text-xl">In other ways</summary>
 		<div class="mt-3 grid gap-x-10 gap-y-5 sm:grid-cols-2 xl:grid-cols-3">
-			{#each divisions as { by, parts } (by)}
+			{#each divisions as { by, parts }, i (i)}
 				<section aria-label={by}>
 					<h3 class="mb-1 font-semibold first-letter:uppercase">{by}</h3>
 					<ul>

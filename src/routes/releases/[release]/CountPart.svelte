@@ -34,7 +34,7 @@
 		<summary class="cursor-pointer font-serif text-xl">Who and what is in it</summary>
 		<div class="mt-3 mb-3 flex flex-wrap items-center gap-x-5 gap-y-2">
 			<div role="group" aria-label="Count by" class="flex flex-wrap gap-1">
-				{#each ways as way, i (nameOf(way))}
+				{#each ways as way, i (i)}
 					<button
 						class={['btn btn-sm', by === way ? 'btn-primary' : 'btn-ghost']}
 						aria-pressed={by === way}

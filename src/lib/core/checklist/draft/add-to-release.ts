@@ -52,21 +52,36 @@ export function addToRelease(before: Release, list: Release): Release {
 				...(added.find(({ key }) => key === section.key)?.cards ?? [])
 			]
 		})),
-		...added.filter(({ key, cards }) => {
-			return cards.length > 0 && !before.sections.some((section) => section.key === key);
+		...added.filter(({ key, cards, edition }) => {
+			return (
+				(cards.length > 0 || edition) && !before.sections.some((section) => section.key === key)
+			);
 		})
 	];
 	const whole = { ...before, sections };
 	return {
 		...whole,
-		packTypes: [
-			...before.packTypes,
-			...more.packTypes.filter(({ key }) => !before.packTypes.some((pack) => pack.key === key))
-		],
+		packTypes: byKey(before.packTypes, more.packTypes),
+		variants: byKey(before.variants, more.variants),
+		...listAs('collectibles', byKey(before.collectibles, more.collectibles)),
+		...listAs('hunts', byKey(before.hunts, more.hunts)),
 		rarities: [...new Set([...before.rarities, ...more.rarities])],
 		parallels: addFinishes(whole, more, becomes)
 	};
 }
+
+/** What is there, and of the others what has another key. */
+function byKey<Thing extends { readonly key: string }>(
+	things: readonly Thing[] = [],
+	more: readonly Thing[] = []
+): readonly Thing[] {
+	const keys = new Set(things.map(({ key }) => key));
+	return [...things, ...more.filter(({ key }) => !keys.has(key))];
+}
+
+/** A list under its name, where it holds something. */
+const listAs = <Name extends string, Thing>(name: Name, list: readonly Thing[]) =>
+	(list.length > 0 ? { [name]: list } : {}) as Partial<Record<Name, readonly Thing[]>>;
 
 /** What a card has stays; what it lacks comes from the list. */
 function fillCard(card: Card, more: Card): Card {

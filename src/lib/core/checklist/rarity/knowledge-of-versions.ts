@@ -14,7 +14,7 @@ export interface PackRate {
 	/** Packs for one copy of it, on the average, in the pack type in which that is fewest. */
 	readonly packsForOne: number;
 	readonly packType: string;
-	/** Whether the release has odds of this pack type only, so that packs made can be told of it. */
+	/** Whether this is the only pack type that is spoken of, so that copies follow from the packs made of it. */
 	readonly isOnlyType: boolean;
 	/** No odds are stated: it is what inserts leave of a pack. */
 	readonly isLeftOver: boolean;
@@ -54,6 +54,9 @@ export function knowledgeOfVersions(release: Release): readonly VersionKnowledge
 	const types = new Set(placed.flatMap(({ odds }) => odds.map(({ packType }) => packType)));
 	const leftOver = leftOverRates(release, placed);
 	if (types.size === 0) for (const { packType } of leftOver) types.add(packType);
+	// What fills packs fills those of every type.
+	const isOnlyType = ({ packType, isLeftOver }: Pick<PackRate, 'packType' | 'isLeftOver'>) =>
+		types.size === 1 && types.has(packType) && (!isLeftOver || release.packTypes.length === 1);
 	return placed.map(({ version, section, card, shortPrint, odds, statedFor }) => {
 		const stated = odds.map(({ packType, cards, packs }) => ({
 			packType,
@@ -77,7 +80,7 @@ export function knowledgeOfVersions(release: Release): readonly VersionKnowledge
 					: shortPrint?.confidence !== undefined && shortPrint.confidence !== 'certain',
 			// A short print is rarer than its pack says.
 			rate:
-				best && !(best.isLeftOver && shortPrint) ? { ...best, isOnlyType: types.size === 1 } : null,
+				best && !(best.isLeftOver && shortPrint) ? { ...best, isOnlyType: isOnlyType(best) } : null,
 			// Experience speaks of the plain card, not of its parallels or of a short print among them.
 			difficulty:
 				version.parallelKey === null

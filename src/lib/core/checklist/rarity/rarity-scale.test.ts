@@ -115,6 +115,16 @@ describe('one scale', () => {
 				section.name === 'Lens' ? { ...section, odds: { hobby: '1:5', retail: '1:4' } } : section
 			)
 		};
+		// Packs of a second kind hold base cards, too: what was made of these is not known.
+		const beside = scaleOf({
+			...draft,
+			packTypes: [...(draft.packTypes ?? []), { key: 'retail', name: 'Retail', cardsPerPack: 12 }]
+		});
+		expect(beside.packsMade).toEqual({ least: 576_000, most: 576_000 });
+		expect(beside.rows.find(({ knowledge }) => knowledge === 'packs')).toMatchObject({
+			packType: 'retail',
+			copiesEach: null
+		});
 		const scale = scaleOf(mixed);
 		expect(scale.packsMade).toBeNull();
 		expect(

@@ -17,7 +17,7 @@
 		Who is in which, and absent elsewhere. Editions are left out: they repeat.
 	</p>
 	<nav aria-label="Count by" class="mb-3 flex flex-wrap gap-1">
-		{#each data.ways as way, i (way)}
+		{#each data.ways as way, i (i)}
 			<a
 				class={['btn btn-sm', i === data.at ? 'btn-primary' : 'btn-ghost']}
 				aria-current={i === data.at ? 'page' : undefined}
