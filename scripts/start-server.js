@@ -7,7 +7,7 @@ import { root } from './program.js';
 /**
  * Resolves when the server has said that it is ready.
  * @param {Record<string, string>} env
- * @returns {Promise<{ url: string, stop: () => Promise<void>, output: () => string }>}
+ * @returns {Promise<{ url: string, pid: number, stop: () => Promise<void>, output: () => string }>}
  */
 export function startServer(env) {
 	const child = spawn(process.execPath, [join(root, 'scripts', 'serve.js')], {
@@ -22,6 +22,7 @@ export function startServer(env) {
 			if (!url) return;
 			resolve({
 				url,
+				pid: child.pid ?? 0,
 				output: () => output,
 				async stop() {
 					child.kill('SIGTERM');

@@ -26,7 +26,9 @@ test('any release that may be recorded is shown, edited, and exported as it came
 		const [start, ...others] = sections;
 		const marked = start && {
 			...start,
-			cards: start.cards.map((listed, c) => (c === 0 ? { ...listed, tags, group: 'Keepers' } : listed))
+			cards: start.cards.map((listed, c) =>
+				c === 0 ? { ...listed, tags, group: 'Keepers' } : listed
+			)
 		};
 		const checklist = {
 			...draft,

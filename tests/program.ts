@@ -9,6 +9,8 @@ export interface Program {
 	readonly url: string;
 	/** Stops the server and starts it again on the same data; the address changes. */
 	restart(): Promise<string>;
+	/** The server's process. */
+	readonly pid: number;
 	/** What the server has printed since its start. */
 	output(): string;
 }
@@ -25,6 +27,9 @@ async function run(use: (program: Program) => Promise<void>, from?: string) {
 		await use({
 			get url() {
 				return server.url;
+			},
+			get pid() {
+				return server.pid;
 			},
 			async restart() {
 				await server.stop();

@@ -8,6 +8,7 @@
 	} from '$lib/core/checklist/count-by';
 	import { wholeSections } from '$lib/core/checklist/edition';
 	import type { Release } from '$lib/core/checklist/release';
+	import CountCells from '$lib/ui/CountCells.svelte';
 	import { formatCount } from '$lib/ui/numerals';
 
 	/** Cards by group, subject or tag and section, and the roll-call of each section. */
@@ -58,13 +59,7 @@
 						{#each table.rows.slice(0, SHOWN) as { word, counts, total } (word)}
 							<tr>
 								<th scope="row">{word}</th>
-								{#each columns as { key, i } (key)}
-									<td class="text-right"
-										>{#if counts[i]}{formatCount(counts[i])}{:else}<span class="quiet">–</span
-											>{/if}</td
-									>
-								{/each}
-								<td class="text-right font-semibold">{formatCount(total)}</td>
+								<CountCells counts={columns.map(({ i }) => counts[i] ?? 0)} {total} none="–" />
 							</tr>
 						{/each}
 					</tbody>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { resolve } from '$app/paths';
+	import CountCells from '$lib/ui/CountCells.svelte';
 	import { formatCount } from '$lib/ui/numerals';
 
 	let { data } = $props();
@@ -51,13 +52,7 @@
 									})}>{word}</a
 								>{:else}{word}{/if}</th
 						>
-						{#each counts as count, i (i)}
-							<td class="text-right"
-								>{#if count > 0}{formatCount(count)}{:else}<span class="text-accent">absent</span
-									>{/if}</td
-							>
-						{/each}
-						<td class="text-right font-semibold">{formatCount(total)}</td>
+						<CountCells {counts} {total} none="absent" />
 					</tr>
 				{/each}
 			</tbody>
