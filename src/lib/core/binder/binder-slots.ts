@@ -79,7 +79,7 @@ function slotsOfRelease(
 				...(card.rarity === undefined ? {} : { rarity: card.rarity }),
 				subject: card.subjects[0] ?? card.title,
 				...(card.group === undefined ? {} : { group: card.group }),
-				block: `${title}${groupName(release, owner, version.parallelKey)}`,
+				block: blockName(release, owner, version.parallelKey, isOneOfMany),
 				numbering: `${title}${owner.name}`,
 				year: release.year,
 				...(isFirst(slot) ? {} : { isVariant: true }),
@@ -91,6 +91,16 @@ function slotsOfRelease(
 					: {})
 			};
 		});
+}
+
+/** What a block of a binder is called: its section and finish, and its release where it is one of several. */
+export function blockName(
+	release: Release,
+	owner: Section,
+	parallelKey: string | null,
+	isOneOfMany: boolean
+): string {
+	return `${isOneOfMany ? `${release.name}, ` : ''}${groupName(release, owner, parallelKey)}`;
 }
 
 /** The places of cards in the pictures of their sections; where none is stated, in number order. */

@@ -47,6 +47,15 @@ export function numberingsOf(release: Release): readonly Numbering[] {
 		}));
 }
 
+/** Tells of the cards of a release in which series of their numbering they were sold; undefined: in none. */
+export function seriesFinder(
+	release: Release
+): (section: Section, card: Card) => Series | undefined {
+	const owners = new Map(wholeSections(release).map((section) => [section.key, section]));
+	return (section, { number }) =>
+		seriesOf(owners.get(section.numberedIn ?? section.key) ?? section, number);
+}
+
 /** What a card without a number is filed by: a surname where it has one, else its title. */
 export const filedBy = ({ sortAs, title }: Card): string => sortAs ?? title;
 

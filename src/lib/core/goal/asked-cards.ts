@@ -1,8 +1,7 @@
 import { normalCardNumber } from '../checklist/numbers/card-number.ts';
 import { namesOf } from '../checklist/card-selector.ts';
 import type { Card } from '../checklist/card.ts';
-import { wholeSections } from '../checklist/edition.ts';
-import { seriesOf } from '../checklist/numbering.ts';
+import { seriesFinder } from '../checklist/numbering.ts';
 import { cardsOf, type Release } from '../checklist/release.ts';
 import type { Section } from '../checklist/section.ts';
 import type { GoalRules } from './goal-rules.ts';
@@ -11,7 +10,10 @@ import type { GoalRules } from './goal-rules.ts';
 export function askedCards(release: Release, rules: GoalRules): ReadonlySet<string> {
 	const picked = rules.picked && new Set(rules.picked);
 	const cards = cardsOf(release);
-	const owners = new Map(wholeSections(release).map((section) => [section.key, section]));
+	const seriesOf = seriesFinder(release);
+	// Where a numbering has no series, its cards are of none.
+	const isInSeries = (section: Section, card: Card) =>
+		rules.series.length === 0 || rules.series.includes(seriesOf(section, card)?.name ?? '');
 	const asked = new Map(
 		cards
 			.filter(
@@ -20,7 +22,7 @@ export function askedCards(release: Release, rules: GoalRules): ReadonlySet<stri
 					(rules.subject === undefined || card.subjects.includes(rules.subject)) &&
 					(rules.group === undefined || card.group === rules.group) &&
 					hasTags(card, rules.tags) &&
-					isInSeries(owners, section, card, rules.series) &&
+					isInSeries(section, card) &&
 					(!picked || picked.has(`${release.key}/${card.key}`))
 			)
 			.map(({ card }) => [card.key, card])
@@ -59,16 +61,4 @@ function hasTags({ tags = {} }: Card, wanted: GoalRules['tags']): boolean {
 		const has = Object.hasOwn(tags, family) ? (tags[family] ?? []) : [];
 		return words.length === 0 || words.some((word) => has.includes(word));
 	});
-}
-
-/** Whether a card is of a series that is asked for; where its numbering has no series, it is of none. */
-function isInSeries(
-	owners: ReadonlyMap<string, Section>,
-	section: Section,
-	{ number }: Card,
-	wanted: readonly string[]
-): boolean {
-	if (wanted.length === 0) return true;
-	const owner = owners.get(section.numberedIn ?? section.key) ?? section;
-	return wanted.includes(seriesOf(owner, number)?.name ?? '');
 }

@@ -68,13 +68,15 @@ const MOST_SETS = 100;
  * bring none are left out. Nearest first, as people go on.
  */
 export function nextRings(releases: readonly Release[], choice: GoalChoice): readonly Ring[] {
-	const now = scopeGoals(releases, choice).slots.length;
 	const rules = resolveRules(choice);
+	// Every set asks for the same: one is counted.
+	const countOf = (asked: GoalChoice) => scopeGoals(releases, { ...asked, sets: 1 }).slots.length;
+	const now = countOf(choice);
 	return RING_KEYS.flatMap((key): readonly Ring[] => {
 		if (key === 'another set' && rules.sets >= MOST_SETS) return [];
 		const { name, meaning, grow } = RINGS[key];
 		const grown: GoalChoice = { ...choice, ...grow(rules) };
-		const more = scopeGoals(releases, grown).slots.length - now;
+		const more = countOf(grown) * resolveRules(grown).sets - now * rules.sets;
 		return more > 0 ? [{ key, name, meaning, rules: grown, more }] : [];
 	});
 }

@@ -1,7 +1,5 @@
-import { group } from 'd3-array';
 import type { Card } from '../checklist/card.ts';
-import { wholeSections } from '../checklist/edition.ts';
-import { seriesOf } from '../checklist/numbering.ts';
+import { seriesFinder } from '../checklist/numbering.ts';
 import { cardsOf, type Release } from '../checklist/release.ts';
 import type { Filling } from './fill-slots.ts';
 import type { ScopedSlot } from './scope-goal.ts';
@@ -32,43 +30,38 @@ export function progressBy(
 	const short = new Map(filling.missing.map(({ slot, quantity }) => [slot, quantity]));
 	const cards = cardsByKey(releases);
 	const families = new Set([...cards.values()].flatMap(({ card }) => Object.keys(card.tags ?? {})));
-	const listed = ({ release, version }: ScopedSlot) => cards.get(`${release}/${version.cardKey}`);
-	const wordOf = (of: (found: ListedCard) => string | undefined) => (slot: ScopedSlot) => {
-		const found = listed(slot);
-		const word = found && of(found);
-		return word === undefined ? [] : [word];
-	};
-	const divide = (by: string, wordsOf: (slot: ScopedSlot) => readonly string[]) => {
-		const parts = group(
-			slots.flatMap((slot) => {
-				const found = wordsOf(slot);
-				return (found.length > 0 ? found : [OTHER]).map((word) => ({ word, slot }));
-			}),
-			({ word }) => word
-		);
-		const told = [...parts].map(([name, members]): ProgressPart => {
-			const need = members.reduce((sum, { slot }) => sum + slot.quantity, 0);
-			const lacking = members.reduce((sum, { slot }) => sum + (short.get(slot.key) ?? 0), 0);
-			return { name, have: need - lacking, need };
-		});
+	// There may be half a million slots: what each asks, of which card, is looked up once.
+	const asked = slots.map(({ key, quantity, release, version, set }) => ({
+		need: quantity,
+		lacks: short.get(key) ?? 0,
+		listed: cards.get(`${release}/${version.cardKey}`),
+		set
+	}));
+	const divide = (
+		by: string,
+		wordsOf: (slot: (typeof asked)[number]) => readonly string[]
+	): ProgressDivision => {
+		const parts = new Map<string, { have: number; need: number }>();
+		for (const slot of asked) {
+			const words = wordsOf(slot);
+			for (const word of words.length > 0 ? words : [OTHER]) {
+				const part = parts.get(word) ?? { have: 0, need: 0 };
+				part.need += slot.need;
+				part.have += slot.need - slot.lacks;
+				parts.set(word, part);
+			}
+		}
+		const told = [...parts].map(([name, part]) => ({ name, ...part }));
 		return { by, parts: told.sort((a, b) => Number(a.name === OTHER) - Number(b.name === OTHER)) };
 	};
+	const word = (text: string | undefined) => (text === undefined ? [] : [text]);
 	return [
-		divide(
-			'Series',
-			wordOf(({ series }) => series)
-		),
-		divide(
-			'Rarity class',
-			wordOf(({ card }) => card.rarity)
-		),
-		divide(
-			'Group',
-			wordOf(({ card }) => card.group)
-		),
+		divide('Series', ({ listed }) => word(listed?.series)),
+		divide('Rarity class', ({ listed }) => word(listed?.card.rarity)),
+		divide('Group', ({ listed }) => word(listed?.card.group)),
 		...[...families].map((family) =>
-			divide(family, (slot) => {
-				const { tags = {} } = listed(slot)?.card ?? {};
+			divide(family, ({ listed }) => {
+				const { tags = {} } = listed?.card ?? {};
 				return Object.hasOwn(tags, family) ? (tags[family] ?? []) : [];
 			})
 		),
@@ -89,10 +82,9 @@ interface ListedCard {
 function cardsByKey(releases: readonly Release[]): ReadonlyMap<string, ListedCard> {
 	return new Map(
 		releases.flatMap((release) => {
-			const owners = new Map(wholeSections(release).map((section) => [section.key, section]));
+			const seriesOf = seriesFinder(release);
 			return cardsOf(release).map(({ section, card }) => {
-				const owner = owners.get(section.numberedIn ?? section.key) ?? section;
-				const series = seriesOf(owner, card.number)?.name;
+				const series = seriesOf(section, card)?.name;
 				return [`${release.key}/${card.key}`, { card, series }] as const;
 			});
 		})

@@ -61,7 +61,15 @@ describe('the next ring', () => {
 			{ preset: 'complete' },
 			['inserts 2', 'variations 1', 'errors 1', 'parallels 5', 'another set 6']
 		],
-		[{ preset: 'strict-master' }, ['another set 15']]
+		[{ preset: 'strict-master' }, ['another set 15']],
+		[
+			{ preset: 'base', sets: 3 },
+			['subsets 3', 'inserts 6', 'variations 3', 'errors 3', 'parallels 15', 'another set 5']
+		],
+		[
+			{ preset: 'base', sets: 100 },
+			['subsets 100', 'inserts 200', 'variations 100', 'errors 100', 'parallels 500']
+		]
 	] as const)('of %j', (choice, rings) => {
 		const found = nextRings([release], choice);
 		expect(found.map(({ key, more }) => `${key} ${more}`)).toEqual(rings);

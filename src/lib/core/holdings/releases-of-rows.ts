@@ -27,7 +27,14 @@ export function releasesOfRows(rows: readonly HoldingRow[]): Outcome<readonly Re
 	if (problems.length > 0) return bad(problems);
 	const sets = group(rows, ({ year, maker, set }) => `${year}|${maker}|${set}`);
 	const made = [...sets].map(([set, ofSet]) => ({ set, outcome: resolveRelease(draftOf(ofSet)) }));
-	const misfits = made.flatMap(({ outcome }) => (outcome.ok ? [] : outcome.problems));
+	const misfits = made.flatMap(({ set, outcome }) =>
+		outcome.ok
+			? []
+			: outcome.problems.map(({ message, remedy }) => ({
+					message: `${set.split('|')[2] ?? ''}: ${message}`,
+					remedy
+				}))
+	);
 	return misfits.length > 0
 		? bad(misfits)
 		: good(
@@ -76,7 +83,7 @@ function draftOf(rows: readonly HoldingRow[]): ReleaseDraft {
 		})),
 		parallels: [...parallels].map(([name, ofParallel]): ParallelDraft => ({
 			name,
-			runs: ofParallel.filter(isFirstOfCard).map((row) => {
+			runs: firstOfEachCard(ofParallel).map((row) => {
 				const run = parseSerial(row.fields.serial ?? '')?.of;
 				return {
 					sections: [slug(row.section.trim() || 'Base')],
@@ -106,5 +113,5 @@ function cardsOf(rows: readonly HoldingRow[]): readonly CardDraft[] {
 
 const plainNumber = ({ number }: HoldingRow) => number.trim().replace(/^(#|no\.?\s*)/i, '');
 const nameOf = (row: HoldingRow) => plainNumber(row) || row.subject.trim();
-const isFirstOfCard = (row: HoldingRow, i: number, rows: readonly HoldingRow[]) =>
-	rows.findIndex((other) => nameOf(other) === nameOf(row) && other.section === row.section) === i;
+const firstOfEachCard = (rows: readonly HoldingRow[]) =>
+	[...group(rows, (row) => `${row.section} ${nameOf(row)}`).values()].flatMap(([row]) => row ?? []);

@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { tellingsOf } from '../../core/checklist/chapters/telling.ts';
 import { wholeSections } from '../../core/checklist/edition.ts';
-import { groupName } from '../../core/goal/missing-list.ts';
+import { blockName } from '../../core/binder/binder-slots.ts';
 import type { BinderId } from '../../core/row-id.ts';
 import type { Reader } from '../database/open.ts';
 import { binders, goals } from '../database/tables/index.ts';
@@ -21,11 +21,10 @@ export async function tellBlocks(
 	const { releases } = await loadGoalReleases(db, row.goal);
 	const told = releases.flatMap((release) => {
 		const sections = new Map(wholeSections(release).map((section) => [section.key, section]));
-		const title = releases.length > 1 ? `${release.name}, ` : '';
 		return tellingsOf(release).flatMap(({ section: key, parallel, lines }) => {
 			const section = sections.get(key);
 			return section && lines.length > 0
-				? [[`${title}${groupName(release, section, parallel)}`, lines] as const]
+				? [[blockName(release, section, parallel, releases.length > 1), lines] as const]
 				: [];
 		});
 	});

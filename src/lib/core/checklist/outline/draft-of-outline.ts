@@ -83,7 +83,7 @@ export function draftOfOutline(
 			cards: panelsOfLine(line, numbersIn(joined, keyOf(line.of, line.line)), problems)
 		}
 	}));
-	const whole = [...joined, ...joinSections([], panels, problems)];
+	const whole = panels.reduce((sections, made) => joinSections(sections, [made], problems), joined);
 	const sections = withMarks(whole, lines, keyOf, problems);
 	return {
 		draft: {

@@ -20,20 +20,20 @@ export function joinSections(
 	made: readonly MadeSection[],
 	problems: Problem[]
 ): readonly KeyedSection[] {
-	if (before.length === 0) return made.map(({ section }) => section);
 	const moved = new Map<CardDraft, string>();
-	const joined = made.map(({ section, line }): KeyedSection => {
-		const same = before.find(({ key }) => key === section.key);
-		if (same) return joinSection(same, section, line, problems);
-		return { ...section, cards: takeOver(section, before, moved, line, problems) };
-	});
-	const stays = before.map((section) => {
-		const more = joined.find(({ key }) => key === section.key) ?? section;
-		return moved.size === 0
-			? more
-			: { ...more, cards: more.cards.filter((card) => !moved.has(card)) };
-	});
-	return [...stays, ...joined.filter(({ key }) => !before.some((section) => section.key === key))];
+	const present = new Map(before.map((section) => [section.key, section]));
+	const fresh: KeyedSection[] = [];
+	for (const { section, line } of made) {
+		const same = present.get(section.key);
+		if (same) present.set(section.key, joinSection(same, section, line, problems));
+		else fresh.push({ ...section, cards: takeOver(section, before, moved, line, problems) });
+	}
+	const stays = [...present.values()].map((section) =>
+		moved.size === 0
+			? section
+			: { ...section, cards: section.cards.filter((card) => !moved.has(card)) }
+	);
+	return [...stays, ...fresh];
 }
 
 /** A section that is there with what a line says of it and the cards that are new. */

@@ -179,6 +179,16 @@ describe('lines that add to a release', () => {
 			['B: 1 2(key) 3 4', 'S: 5 6', 'I: F1 F2 F3 F4']
 		],
 		[
+			'cards of a section by several lines',
+			'insert I: F3\ninsert I: F4',
+			['B: 1 2(key) 3 4', 'S: 5 6', 'I: F1 F2 F3 F4']
+		],
+		[
+			'panels of a name that is there',
+			'panels P of B: 1 with 2\npanels P of B: 3 with 4',
+			['B: 1 2(key) 3 4', 'S: 5 6', 'I: F1 F2', 'P: 1 with 2 3 with 4']
+		],
+		[
 			'a subset that takes cards over',
 			'subset T in B: 2-3, 7',
 			['B: 1 4', 'S: 5 6', 'I: F1 F2', 'T: 2(key) 3 7']
