@@ -1,68 +1,9 @@
 import { Type, type Static, type TProperties } from 'typebox';
-import { SUPPLY_SORTS } from '../core/binder/supplies.ts';
-import {
-	BinderKindSchema,
-	BinderLayoutSchema,
-	LayoutChangeSchema,
-	PageKindSchema,
-	SupplyPriceSchema
-} from './binder.ts';
+import { BinderKindSchema, BinderLayoutSchema, PageKindSchema } from './binder.ts';
 import { FormatSchema } from './card-format.ts';
 import { closed, list, Whole, Word, said } from './vocabulary.ts';
 
-const Pockets = Type.Integer({ minimum: 1, maximum: 1000 });
 const Nth = Type.Integer({ minimum: 1 });
-
-export const PairGroupsInput = Type.Object(
-	{
-		groups: said(
-			list(
-				Type.Object(
-					{
-						key: said(Word, 'Names the group in the answer.'),
-						size: said(Pockets, 'Pockets that it takes.'),
-						label: said(Type.Optional(Word), 'What it is ordered by; left out: its key.')
-					},
-					closed
-				),
-				5000
-			),
-			'Groups that are not to be split, unless they are larger than a page.'
-		),
-		capacity: said(Pockets, 'Pockets of a page.')
-	},
-	closed
-);
-export const PairGroupsOutput = Type.Object(
-	{
-		pages: said(
-			Type.Array(
-				Type.Object(
-					{
-						groups: said(
-							Type.Array(
-								Type.Object(
-									{
-										key: said(Word, 'Key of the group.'),
-										pockets: said(Pockets, 'Pockets of it on this page.')
-									},
-									closed
-								)
-							),
-							'What lies on the page.'
-						),
-						empty: said(Whole, 'Pockets left empty.')
-					},
-					closed
-				)
-			),
-			'The pages, in order.'
-		),
-		leastPages: said(Whole, 'No arrangement has fewer pages.'),
-		isExact: said(Type.Boolean(), 'Whether it is certain that none has fewer than this one.')
-	},
-	closed
-);
 
 const SlotSchema = Type.Object(
 	{
@@ -117,7 +58,7 @@ const SlotSchema = Type.Object(
 );
 
 /** Slots, how they are laid, and what one has of one's own. */
-const planned = {
+export const planned = {
 	slots: said(list(SlotSchema, 100_000), 'What is to be laid.'),
 	layout: said(BinderLayoutSchema, 'How it is laid.'),
 	rarities: said(
@@ -282,79 +223,5 @@ export const PlanMovesOutput = Type.Object(
 	closed
 );
 
-export const SuppliesInput = Type.Object(
-	{
-		...planned,
-		prices: said(Type.Optional(list(SupplyPriceSchema, 1000)), 'What packs cost.'),
-		whatIf: said(
-			Type.Optional(list(LayoutChangeSchema, 30)),
-			'Changes of layout to try; left out: those people ask about.'
-		)
-	},
-	closed
-);
-const SupplyListSchema = Type.Object(
-	{
-		lines: said(
-			Type.Array(
-				Type.Object(
-					{
-						key: said(Word, 'What prices are kept by.'),
-						sort: said(
-							Type.Enum([...SUPPLY_SORTS]),
-							'sleeve: one a card. page: leaves of pockets. binder: a cover a volume. divider: one a block. holder: for single cards.'
-						),
-						name: said(Word, 'What it is called.'),
-						count: said(Whole, 'How many when everything is there.'),
-						today: said(
-							Type.Optional(Whole),
-							'How many for what is there; left out where that makes no difference.'
-						),
-						packs: said(Type.Optional(Whole), 'Whole packs to buy; left out without a price.'),
-						costMinor: said(Type.Optional(Whole), 'What those cost, in minor units.'),
-						currency: said(Type.Optional(Word), 'ISO 4217: EUR.')
-					},
-					closed
-				)
-			),
-			'What the binder takes.'
-		),
-		totals: said(
-			Type.Array(
-				Type.Object(
-					{ currency: said(Word, 'ISO 4217: EUR.'), costMinor: said(Whole, 'In minor units.') },
-					closed
-				)
-			),
-			'One sum a currency.'
-		),
-		unpriced: said(Type.Array(Word), 'Names of what has no price, so that the sums lack it.')
-	},
-	closed
-);
-export const SuppliesOutput = Type.Object(
-	{
-		...SupplyListSchema.properties,
-		whatIf: said(
-			Type.Array(
-				Type.Object(
-					{
-						change: said(LayoutChangeSchema, 'The change.'),
-						cardPages: said(Whole, 'Pages that would show cards.'),
-						leaves: said(Whole, 'Leaves it would take.'),
-						volumes: said(Whole, 'Volumes it would take.'),
-						supplies: said(SupplyListSchema, 'What it would take and cost.')
-					},
-					closed
-				)
-			),
-			'The same under each change.'
-		)
-	},
-	closed
-);
-
-export type PairGroupsRequest = Static<typeof PairGroupsInput>;
 export type PlanBinderRequest = Static<typeof PlanBinderInput>;
 export type PlanMovesRequest = Static<typeof PlanMovesInput>;
-export type SuppliesRequest = Static<typeof SuppliesInput>;

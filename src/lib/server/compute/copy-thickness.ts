@@ -4,7 +4,7 @@ import {
 	CopyThicknessInput,
 	CopyThicknessOutput,
 	type CopyThicknessRequest
-} from '../../schemas/compute-holders.ts';
+} from '../../schemas/compute-copy-thickness.ts';
 import { defineComputation } from './define-computation.ts';
 import { resolveChecklist } from './resolve-checklist.ts';
 

@@ -4,7 +4,7 @@ import {
 	PairGroupsInput,
 	PairGroupsOutput,
 	type PairGroupsRequest
-} from '../../schemas/compute-binder.ts';
+} from '../../schemas/compute-pair-groups.ts';
 import { repeated } from './repeated.ts';
 import { defineComputation } from './define-computation.ts';
 

@@ -2,7 +2,11 @@ import { bad, good } from '../../core/problem.ts';
 import { indexCards } from '../../core/shorthand/card-index.ts';
 import { readShorthand } from '../../core/shorthand/read-shorthand.ts';
 import { normalPhrase, vocabularyOf } from '../../core/shorthand/vocabulary.ts';
-import { ShorthandInput, ShorthandOutput, type ShorthandRequest } from '../../schemas/compute.ts';
+import {
+	ShorthandInput,
+	ShorthandOutput,
+	type ShorthandRequest
+} from '../../schemas/compute-shorthand.ts';
 import { resolveChecklist } from './resolve-checklist.ts';
 import { defineComputation } from './define-computation.ts';
 

@@ -4,7 +4,7 @@ import {
 	SuppliesInput,
 	SuppliesOutput,
 	type SuppliesRequest
-} from '../../schemas/compute-binder.ts';
+} from '../../schemas/compute-supplies.ts';
 import { problemsOfBinder, unknownKinds } from './plan-binder.ts';
 import { defineComputation } from './define-computation.ts';
 
