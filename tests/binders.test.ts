@@ -147,6 +147,51 @@ test.describe('a binder', () => {
 		await expect(page.getByText('1 closed ring with one card in the hand')).toBeVisible();
 	});
 
+	test('holds several goals, each and each block in its order, with keys alone', async ({
+		page,
+		empty
+	}) => {
+		await makeBinder(page, empty.url, '1 2');
+		await page.request.post(`${empty.url}/api/goals`, {
+			data: {
+				release: 'small-lights-1994',
+				rules: { preset: 'strict-master' },
+				name: 'All there is'
+			}
+		});
+		await page.goto(`${empty.url}/binders/1`, { waitUntil: 'networkidle' });
+		await page.getByText('Goals it holds').press('Enter');
+		await page.getByLabel('Holds as well').selectOption({ label: 'All there is 68 cards' });
+		const heading = page.locator('main header');
+		await expect(heading.getByRole('link', { name: 'All there is' })).toBeVisible();
+		// Cards that both ask for have one pocket each.
+		await expect(page.locator('main header')).toContainText('of 68 pockets filled');
+		const later = page.getByRole('button', { name: 'All there is earlier' });
+		await later.press('Enter');
+		await expect(later).toBeDisabled();
+		await expect(page.getByText('All there is is now number 1.')).toBeAttached();
+		await page.getByLabel('Order of All there is').selectOption('newest');
+		await expect(page.getByRole('option', { name: /^Newest first/ })).toHaveCount(1);
+		await page.getByRole('button', { name: 'Take All there is out' }).click();
+		await expect(heading.getByRole('link', { name: 'All there is' })).toBeHidden();
+
+		const blocks = page.getByText(/^Order of its \d+ blocks?$/);
+		await blocks.press('Enter');
+		const order = page.getByLabel('Order of Base', { exact: true });
+		await order.selectOption('title');
+		await expect(pocket(page, /^11, Dog 11/)).toBeVisible();
+		await expect(order).toBeVisible();
+		await expect(order).toHaveValue('title');
+		await page.getByRole('button', { name: 'Undo' }).click();
+		await expect(order).toHaveValue('');
+
+		// A goal joins from the list of binders.
+		await page.goto(`${empty.url}/binders`, { waitUntil: 'networkidle' });
+		await page.getByText('1 goal may join').press('Enter');
+		await page.getByRole('button', { name: 'All there is joins' }).press('Enter');
+		await expect(page.locator('main header')).toContainText('of 68 pockets filled');
+	});
+
 	test('supplies are reckoned with prices; what cannot be is refused, and nothing is lost', async ({
 		page,
 		empty

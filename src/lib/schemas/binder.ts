@@ -1,7 +1,9 @@
 import { Type } from 'typebox';
 import {
 	BINDER_ORDERS,
+	BLOCK_ORDERS,
 	BLOCK_STARTS,
+	GOAL_ORDERS,
 	MISSING_CHOICES,
 	PARALLEL_PLACES,
 	PULLED_CHOICES,
@@ -111,6 +113,38 @@ const layout = {
 	ownOrder: said(
 		Type.Array(Type.String({ maxLength: 420 }), { maxItems: 200_000 }),
 		'By hand: slot keys pocket by pocket, "" for a pocket left free.'
+	),
+	blocks: said(
+		Type.Array(
+			Type.Object(
+				{
+					block: said(Type.String({ minLength: 1, maxLength: 420 }), 'Key of the block.'),
+					order: said(
+						Type.Optional(Type.Enum([...BLOCK_ORDERS])),
+						'The order inside it: as numbered, in the alphabet, by rarity class, by group, by subject, or what arrived last first; left out: that of the binder.'
+					)
+				},
+				closed
+			),
+			{ maxItems: 10_000 }
+		),
+		'Blocks in the order in which they lie; others follow as they come.'
+	),
+	goals: said(
+		Type.Array(
+			Type.Object(
+				{
+					goal: said(Type.String({ minLength: 1, maxLength: 100 }), 'The goal, as slots name it.'),
+					order: said(
+						Type.Optional(Type.Enum([...GOAL_ORDERS])),
+						'The order of its cards, laid by itself; left out: together with the others.'
+					)
+				},
+				closed
+			),
+			{ maxItems: 1000 }
+		),
+		'Goals in their order, where several are laid; others are laid together.'
 	)
 };
 

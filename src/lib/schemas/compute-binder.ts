@@ -18,7 +18,19 @@ const SlotSchema = Type.Object(
 		subject: said(Type.Optional(Word), 'What subject pages go by; left out: its title.'),
 		group: said(Type.Optional(Word), 'What an order by group goes by.'),
 		block: said(Word, 'Section and finish: what lies together.'),
+		blockKey: said(
+			Type.Optional(Word),
+			'Names the block where another may be called the same; left out: what it is called.'
+		),
 		numbering: said(Type.Optional(Word), 'The numbering it lives in; left out: its block.'),
+		numberingKey: said(
+			Type.Optional(Word),
+			'Names the numbering where another may be called the same; left out: what it is called.'
+		),
+		goal: said(
+			Type.Optional(Type.String({ minLength: 1, maxLength: 100 })),
+			'The goal under which it is laid, where several are.'
+		),
 		year: said(Type.Optional(Type.String({ maxLength: 20 })), 'Year of its release.'),
 		arrivedOn: said(
 			Type.Optional(Type.String({ format: 'date' })),
@@ -134,6 +146,19 @@ export const PlanBinderOutput = Type.Object(
 		leaves: said(Whole, 'Leaves in all.'),
 		cardPages: said(Whole, 'Pages that show cards.'),
 		emptyPockets: said(Whole, 'Pockets of those that nothing belongs in.'),
+		blocks: said(
+			Type.Array(
+				Type.Object(
+					{
+						key: said(Word, 'Key of the block.'),
+						name: said(Type.String(), 'What it is called.'),
+						slots: said(Whole, 'Slots in it.')
+					},
+					closed
+				)
+			),
+			'What lies together, in order; laid by subject or by hand there are none.'
+		),
 		broken: said(Type.Array(Type.String()), 'Blocks that lie in more than one volume.'),
 		odd: said(
 			Type.Array(

@@ -5,6 +5,7 @@ import { LONGEST_OUTLINE } from '../core/checklist/outline/parse-outline.ts';
 import { TITLE_SEPARATORS } from '../core/checklist/subjects-of-titles.ts';
 import { RING_KEYS } from '../core/goal/next-ring.ts';
 import { LONGEST_LINE } from '../core/shorthand/parse-entry-line.ts';
+import { BLOCK_ORDERS, GOAL_ORDERS } from '../core/binder/binder-layout.ts';
 import { BinderKindSchema, LayoutChangeSchema, PageKindSchema } from './binder.ts';
 import { BoxKindSchema } from './compute-boxes.ts';
 import { ShelfSchema } from './shelf.ts';
@@ -95,8 +96,22 @@ export const NewBinderFormSchema = Type.Object({
 	name: Name
 });
 export const BinderFormSchema = Type.Object({
-	...Type.Omit(LayoutChangeSchema, ['ownOrder']).properties,
+	...Type.Omit(LayoutChangeSchema, ['ownOrder', 'blocks', 'goals']).properties,
 	name: Type.Optional(Name)
+});
+/** Line by line: a goal and the order in which it is laid by itself, or nothing. */
+export const HeldGoalsFormSchema = Type.Object({
+	goal: list(Type.String({ pattern: '^\\d{1,15}$', description: 'Choose goals.' }), 100),
+	order: list(Type.Enum(['', ...GOAL_ORDERS]), 100)
+});
+export const JoinBinderFormSchema = Type.Object({
+	binder: idOf('binders', 'Reload the page.'),
+	goal: idOf('goals', 'Choose a goal for the binder.')
+});
+/** Line by line: a block and the order inside it, or nothing. */
+export const BlocksFormSchema = Type.Object({
+	block: list(Key, 10_000),
+	order: list(Type.Enum(['', ...BLOCK_ORDERS]), 10_000)
 });
 const Pocket = Type.String({ pattern: '^\\d{1,6}/\\d{1,4}$', description: 'Name two pockets.' });
 export const SwapFormSchema = Type.Object({ first: Pocket, second: Pocket });

@@ -21,7 +21,7 @@
 	</div>
 	<ProblemAlert problems={form?.problems} class="mb-6" />
 	<ul class="mb-10 flex flex-wrap gap-8">
-		{#each data.binders as { id, name, goalName, pages, leaves, filled, pockets, room } (id)}
+		{#each data.binders as { id, name, held, pages, leaves, filled, pockets, room } (id)}
 			<li class="w-60">
 				<a
 					class="group block"
@@ -41,7 +41,11 @@
 					</span>
 				</a>
 				<p class="mt-2 text-sm quiet">
-					{goalName} · {countOf(pages, 'page')} on {countOf(leaves, 'leaf', 'leaves')}{#if room},
+					{held.map((goal) => goal.name).join(', ')} · {countOf(pages, 'page')} on {countOf(
+						leaves,
+						'leaf',
+						'leaves'
+					)}{#if room},
 						{countOf(room.pagesFree, 'page')} free{/if}
 				</p>
 				{#if room && room.mayJoin.length > 0}
@@ -49,8 +53,21 @@
 						<summary class="cursor-pointer quiet"
 							>{countOf(room.mayJoin.length, 'goal')} may join</summary
 						>
+						<p class="mt-1">Without a binder, and would fit on the free pages:</p>
+						<form
+							method="POST"
+							action="?/join"
+							class="mt-1 flex flex-col items-start gap-1"
+							use:enhance
+						>
+							<input type="hidden" name="binder" value={id} />
+							{#each room.mayJoin as goal (goal.id)}
+								<button class="btn h-auto py-1 text-left btn-xs" name="goal" value={goal.id}
+									>{goal.name} joins</button
+								>
+							{/each}
+						</form>
 						<p class="mt-1">
-							Without a binder, and would fit on the free pages: {room.mayJoin.join(', ')}.
 							{#if room.fullest.length > 0 && room.fullest.length < room.mayJoin.length}
 								{room.fullest.length === 1
 									? `Not all at once: ${room.fullest[0]} fills it best.`
@@ -68,7 +85,7 @@
 		</p>
 		<a class="btn btn-primary" href={resolve('/goals/new')}>Make a goal</a>
 	{:else}
-		<form method="POST" class="flex flex-wrap items-end gap-3" use:enhance>
+		<form method="POST" action="?/plan" class="flex flex-wrap items-end gap-3" use:enhance>
 			<Field label="Plan a binder for">
 				<select class="select w-72" name="goal">
 					{#each data.goals as { id, name } (id)}<option value={id}>{name}</option>{/each}

@@ -14,6 +14,33 @@ export const BINDER_ORDERS = [
  */
 export type BinderOrder = (typeof BINDER_ORDERS)[number];
 
+export const GOAL_ORDERS = BINDER_ORDERS.filter(
+	(order): order is Exclude<BinderOrder, 'by-hand'> => order !== 'by-hand'
+);
+/** The order of a goal that is laid by itself. */
+export type GoalOrder = (typeof GOAL_ORDERS)[number];
+
+export const BLOCK_ORDERS = ['number', 'title', 'rarity', 'group', 'subject', 'newest'] as const;
+/**
+ * The order inside a block: as numbered, in the alphabet, by rarity class and then alphabet, by group or
+ * by subject and then number, or what arrived last first.
+ */
+export type BlockOrder = (typeof BLOCK_ORDERS)[number];
+
+/** A goal that a binder holds: laid together with the others, or, with an order of its own, by itself. */
+export interface LaidGoal {
+	readonly goal: string;
+	readonly order?: GoalOrder;
+}
+
+/** A block that has its place or its order by choice. */
+export interface ChosenBlock {
+	/** Key of the block. */
+	readonly block: string;
+	/** Left out: the order of the binder. */
+	readonly order?: BlockOrder;
+}
+
 export const BLOCK_STARTS = ['new-page', 'new-leaf', 'new-volume', 'runs-on'] as const;
 /** Where a section (or rarity class, or group) begins. */
 export type BlockStart = (typeof BLOCK_STARTS)[number];
@@ -54,6 +81,10 @@ export interface BinderLayout {
 	readonly binderKind: string;
 	/** By hand: slot keys pocket by pocket, '' for a pocket left free. */
 	readonly ownOrder: readonly string[];
+	/** Blocks in the order in which they lie; those it does not name follow as they come. */
+	readonly blocks: readonly ChosenBlock[];
+	/** Goals in their order; those it does not name are laid together with the rest. */
+	readonly goals: readonly LaidGoal[];
 }
 
 /** Choices as they are stored and sent: what is left out is usual. */
@@ -73,7 +104,9 @@ export const USUAL_LAYOUT: BinderLayout = {
 	parallels: 'blocks',
 	pulled: 'placeholder',
 	binderKind: 'rings-50',
-	ownOrder: []
+	ownOrder: [],
+	blocks: [],
+	goals: []
 };
 
 export function resolveLayout(choice: LayoutChoice): BinderLayout {

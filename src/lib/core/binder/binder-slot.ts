@@ -23,8 +23,14 @@ export interface BinderSlot {
 	readonly group?: string;
 	/** The numbering and finish it is filed under: its block in number order. */
 	readonly block: string;
+	/** Names the block where another may be called the same; left out: `block`. */
+	readonly blockKey?: string;
 	/** The numbering alone, where `block` names a finish too: its block when parallels lie in rows. */
 	readonly numbering?: string;
+	/** Names the numbering where another may be called the same; left out: `numbering`. */
+	readonly numberingKey?: string;
+	/** The goal under which it is laid, where the binder holds several. */
+	readonly goal?: string;
 	/** Year of its release: for the order by newest release. */
 	readonly year?: string;
 	/** ISO 8601 date on which what fills it arrived; left out: nothing has. */

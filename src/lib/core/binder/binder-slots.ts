@@ -6,6 +6,7 @@ import type { Section } from '../checklist/section.ts';
 import { formatOfVersion } from '../copies/version-format.ts';
 import { groupName } from '../goal/missing-list.ts';
 import type { ScopedSlot } from '../goal/scope-goal.ts';
+import type { PocketSlot } from './join-goals.ts';
 import type { BinderSlot, PuzzlePlace } from './binder-slot.ts';
 
 /** What is known of the card that fills a slot. */
@@ -14,13 +15,16 @@ export interface SlotCard {
 	readonly arrivedOn?: string;
 }
 
+/** A slot that is laid; `goal`: that under which it is, where a binder holds several. */
+type LaidSlot = ScopedSlot & Partial<Pick<PocketSlot, 'goal'>>;
+
 /**
- * The slots of a goal as a binder lays them: release by release, the base finish first, then parallel
+ * The slots of a binder's goals as it lays them: release by release, the base finish first, then parallel
  * by parallel. `cards` names the slots that are filled.
  */
 export function binderSlots(
 	releases: readonly Release[],
-	slots: readonly ScopedSlot[],
+	slots: readonly LaidSlot[],
 	cards: ReadonlyMap<string, SlotCard> = new Map()
 ): readonly BinderSlot[] {
 	return releases.flatMap((release) => slotsOfRelease(release, slots, cards, releases.length > 1));
@@ -28,7 +32,7 @@ export function binderSlots(
 
 function slotsOfRelease(
 	release: Release,
-	slots: readonly ScopedSlot[],
+	slots: readonly LaidSlot[],
 	filled: ReadonlyMap<string, SlotCard>,
 	isOneOfMany: boolean
 ): readonly BinderSlot[] {
@@ -48,10 +52,10 @@ function slotsOfRelease(
 		[null, ...release.parallels.map(({ key }) => key)].map((key, i) => [key, i])
 	);
 	/** The first slot of a card in a finish; what follows are its variants. */
-	const nameOf = ({ release: home, version, set }: ScopedSlot) =>
-		`${home} ${version.cardKey} ${version.parallelKey} ${set}`;
+	const nameOf = ({ release: home, version, set, goal }: LaidSlot) =>
+		`${goal ?? ''} ${home} ${version.cardKey} ${version.parallelKey} ${set}`;
 	const firsts = new Map([...slots].reverse().map((slot) => [nameOf(slot), slot.key]));
-	const isFirst = (slot: ScopedSlot) => firsts.get(nameOf(slot)) === slot.key;
+	const isFirst = (slot: LaidSlot) => firsts.get(nameOf(slot)) === slot.key;
 	const title = isOneOfMany ? `${release.name}, ` : '';
 	return slots
 		.filter((slot) => slot.release === release.key)
@@ -59,7 +63,7 @@ function slotsOfRelease(
 			(a, b) => (finish.get(a.version.parallelKey) ?? 0) - (finish.get(b.version.parallelKey) ?? 0)
 		)
 		.map((slot): BinderSlot => {
-			const { key, version, set } = slot;
+			const { key, version, set, goal } = slot;
 			const found = cards.get(version.cardKey);
 			if (!found)
 				throw new RangeError(`binderSlots: no card "${version.cardKey}" in ${release.key}`);
@@ -80,7 +84,10 @@ function slotsOfRelease(
 				subject: card.subjects[0] ?? card.title,
 				...(card.group === undefined ? {} : { group: card.group }),
 				block: blockName(release, owner, version.parallelKey, isOneOfMany),
+				blockKey: `${release.key}/${owner.key}~${version.parallelKey ?? ''}`,
 				numbering: `${title}${owner.name}`,
+				numberingKey: `${release.key}/${owner.key}`,
+				...(goal === undefined ? {} : { goal }),
 				year: release.year,
 				...(isFirst(slot) ? {} : { isVariant: true }),
 				isFilled: known !== undefined,

@@ -15,6 +15,8 @@ export interface OddCard extends OtherPage {
 
 export interface BinderParts {
 	readonly parts: readonly Part[];
+	/** The blocks in the order in which they lie; laid by subject or by hand there are none. */
+	readonly blocks: readonly BinderBlock[];
 	readonly odd: readonly OddCard[];
 	readonly leastPages?: number;
 	readonly isExact?: boolean;
@@ -31,10 +33,54 @@ export interface BinderContext {
 /**
  * Makes parts of slots: blocks in order, on the binder's own pages. A block of which no card fits
  * those keeps its place, on pages of another kind; single cards that do not fit go behind all others.
+ * Goals with an order of their own are laid each by itself, in their place among the others, which are
+ * laid together; laid by hand, all lie as the hand laid them.
  *
  * @throws RangeError for an unknown page kind
  */
 export function makeParts(
+	slots: readonly BinderSlot[],
+	layout: BinderLayout,
+	context: BinderContext
+): BinderParts {
+	const groups = layout.order === 'by-hand' ? [] : goalGroups(slots, layout);
+	if (groups.length < 2) return partsOf(slots, { ...layout, ...groups[0]?.chosen }, context);
+	const made = groups.map((laid) => partsOf(laid.slots, { ...layout, ...laid.chosen }, context));
+	return {
+		parts: made.flatMap(({ parts }) => parts),
+		blocks: made.flatMap(({ blocks }) => blocks),
+		odd: made.flatMap(({ odd }) => odd)
+	};
+}
+
+/** Slots that are laid together, and the order of a goal that is laid by itself. */
+interface GoalGroup {
+	readonly slots: readonly BinderSlot[];
+	readonly chosen: Partial<Pick<BinderLayout, 'order'>>;
+}
+
+function goalGroups(slots: readonly BinderSlot[], layout: BinderLayout): readonly GoalGroup[] {
+	const orders = new Map(layout.goals.map(({ goal, order }) => [goal, order]));
+	const together = '';
+	const nameOf = (goal: string | undefined) =>
+		goal !== undefined && orders.get(goal) !== undefined ? `goal ${goal}` : together;
+	const groups = new Map<string, BinderSlot[]>();
+	for (const { goal } of layout.goals) groups.set(nameOf(goal), []);
+	for (const slot of slots) {
+		const name = nameOf(slot.goal);
+		const members = groups.get(name);
+		if (members) members.push(slot);
+		else groups.set(name, [slot]);
+	}
+	return [...groups.values()].flatMap((members): readonly GoalGroup[] => {
+		const [slot] = members;
+		if (!slot) return [];
+		const order = slot.goal === undefined ? undefined : orders.get(slot.goal);
+		return [{ slots: members, chosen: order ? { order } : {} }];
+	});
+}
+
+function partsOf(
 	slots: readonly BinderSlot[],
 	layout: BinderLayout,
 	{ rarities, pageKinds }: BinderContext
@@ -68,10 +114,13 @@ export function makeParts(
 			{ ...layout, order: 'number' },
 			rarities
 		);
-		return { parts: [...(usual.length > 0 ? [part] : []), ...leftOver(rest, [])], odd, ...paired };
+		const parts = [...(usual.length > 0 ? [part] : []), ...leftOver(rest, [])];
+		return { parts, blocks: [], odd, ...paired };
 	}
 	const blocks = orderBlocks(slots, layout, rarities);
-	if (elsewhere.size === 0) return { parts: blocks.map((block) => partOf(block, main)), odd };
+	if (elsewhere.size === 0) {
+		return { parts: blocks.map((block) => partOf(block, main)), blocks, odd };
+	}
 	const whole = blocks.flatMap((block) => {
 		const kept = block.slots.filter((slot) => kindFor(slot) === main);
 		if (kept.length > 0) return [partOf({ ...block, slots: kept }, main)];
@@ -81,7 +130,7 @@ export function makeParts(
 		blocks.filter(({ slots: all }) => all.some((slot) => kindFor(slot) === main)),
 		[main]
 	);
-	return { parts: [...whole, ...single], odd };
+	return { parts: [...whole, ...single], blocks, odd };
 
 	/** Parts of blocks on every kind of page but some: kind by kind, so that leaves are shared. */
 	function leftOver(from: readonly BinderBlock[], but: readonly PageKind[]): readonly Part[] {

@@ -1,9 +1,11 @@
 import { compareTitles, sortByCardNumber } from '../checklist/numbers/compare-card-numbers.ts';
-import type { BinderLayout } from './binder-layout.ts';
+import type { BinderLayout, BlockOrder } from './binder-layout.ts';
 import type { BinderSlot } from './binder-slot.ts';
 
 /** Slots that stay together, in the order in which they lie. */
 export interface BinderBlock {
+	/** Names it among the blocks of the binder, whatever it is called. */
+	readonly key: string;
 	readonly name: string;
 	readonly slots: readonly BinderSlot[];
 }
@@ -21,52 +23,110 @@ type Sorter = (slots: readonly BinderSlot[]) => BinderSlot[];
  *   then numbers;
  * - newest: one block, the latest arrival first, what has not arrived last, by number.
  *
- * Ties go by title and then by key, so that the same slots always lie the same way. Variants leave
- * their card where the layout says so.
+ * Ties go by title and then by key, so that the same slots always lie the same way. Blocks that have a
+ * place or an order by choice (`blocks`) take it; variants leave their card where the layout says so.
  */
 export function orderBlocks(
 	slots: readonly BinderSlot[],
-	layout: Pick<BinderLayout, 'order' | 'variants' | 'parallels'>,
+	layout: Pick<BinderLayout, 'order' | 'variants' | 'parallels'> &
+		Partial<Pick<BinderLayout, 'blocks'>>,
 	rarities: readonly string[]
 ): readonly BinderBlock[] {
 	const place = layout.parallels === 'rows' ? numberingOf : blockOf;
-	return blocksInOrder(slots, layout.order, place, rarities).flatMap((block) =>
+	const blocks = blocksInOrder(slots, layout.order, place, rarities);
+	return asChosen(blocks, layout.blocks ?? [], rarities).flatMap((block) =>
 		placeVariants(block, layout.variants)
 	);
 }
 
-const blockOf = ({ block }: BinderSlot) => block;
-const numberingOf = ({ block, numbering }: BinderSlot) => numbering ?? block;
+/** Where a slot belongs, by key and by name. */
+interface Belongs {
+	readonly key: string;
+	readonly name: string;
+}
+const blockOf = ({ block, blockKey }: BinderSlot): Belongs => ({
+	key: blockKey ?? block,
+	name: block
+});
+const numberingOf = (slot: BinderSlot): Belongs =>
+	slot.numbering === undefined
+		? blockOf(slot)
+		: { key: slot.numberingKey ?? slot.numbering, name: slot.numbering };
+const called = (name: string): Belongs => ({ key: name, name });
+
+/** Blocks in their chosen places, those without one behind; each in its chosen order, if it has one. */
+function asChosen(
+	blocks: readonly BinderBlock[],
+	chosen: BinderLayout['blocks'],
+	rarities: readonly string[]
+): readonly BinderBlock[] {
+	if (chosen.length === 0) return blocks;
+	const rank = rankIn(chosen.map(({ block }) => block));
+	const orders = new Map(chosen.map(({ block, order }) => [block, order]));
+	return blocks
+		.map((block) => {
+			const order = orders.get(block.key);
+			return order ? { ...block, slots: sorterOf(order, rarities)(block.slots) } : block;
+		})
+		.sort((a, b) => rank(a.key) - rank(b.key));
+}
+
+function sorterOf(order: BlockOrder, rarities: readonly string[]): Sorter {
+	const numbered =
+		(compare: (a: BinderSlot, b: BinderSlot) => number): Sorter =>
+		(slots) =>
+			byNumbers(slots).sort(compare);
+	switch (order) {
+		case 'number':
+			return byNumbers;
+		case 'title':
+			return byTitles;
+		case 'rarity': {
+			const rank = rankIn(rarities);
+			return (slots) => byTitles(slots).sort((a, b) => rank(a.rarity ?? '') - rank(b.rarity ?? ''));
+		}
+		case 'group':
+			return numbered(
+				(a, b) =>
+					Number(a.group === undefined) - Number(b.group === undefined) ||
+					compareTitles(a.group ?? '', b.group ?? '')
+			);
+		case 'subject':
+			return numbered((a, b) => compareTitles(a.subject ?? a.title, b.subject ?? b.title));
+		case 'newest':
+			return numbered(byArrival);
+	}
+}
 
 function blocksInOrder(
 	slots: readonly BinderSlot[],
 	order: BinderLayout['order'],
-	place: (slot: BinderSlot) => string,
+	place: (slot: BinderSlot) => Belongs,
 	rarities: readonly string[]
 ): readonly BinderBlock[] {
 	switch (order) {
 		case 'rarity': {
 			const rank = rankIn(rarities);
-			const blocks = gather(slots, ({ rarity }) => rarity ?? 'No rarity class', byTitles);
+			const blocks = gather(slots, ({ rarity }) => called(rarity ?? 'No rarity class'), byTitles);
 			return blocks.sort((a, b) => rank(a.name) - rank(b.name) || compareTitles(a.name, b.name));
 		}
 		case 'group': {
-			const rank = rankIn([...new Set(slots.map(place))]);
+			const rank = rankIn([...new Set(slots.map((slot) => place(slot).key))]);
 			const inside: Sorter = (inBlock) =>
-				byNumbers(inBlock).sort((a, b) => rank(place(a)) - rank(place(b)));
+				byNumbers(inBlock).sort((a, b) => rank(place(a).key) - rank(place(b).key));
 			const last = 'No group';
-			return gather(slots, ({ group }) => group ?? last, inside).sort(
+			return gather(slots, ({ group }) => called(group ?? last), inside).sort(
 				(a, b) => Number(a.name === last) - Number(b.name === last) || compareTitles(a.name, b.name)
 			);
 		}
 		case 'newest':
 			return slots.length === 0
 				? []
-				: [{ name: 'Newest first', slots: byNumbers(slots).sort(byArrival) }];
+				: [{ ...called('Newest first'), slots: byNumbers(slots).sort(byArrival) }];
 		case 'newest-release': {
-			const latest = new Map(slots.map((slot) => [place(slot), slot.year ?? '']));
+			const latest = new Map(slots.map((slot) => [place(slot).key, slot.year ?? '']));
 			return gather(slots, place, byNumbers).sort((a, b) =>
-				compareTitles(latest.get(b.name) ?? '', latest.get(a.name) ?? '')
+				compareTitles(latest.get(b.key) ?? '', latest.get(a.key) ?? '')
 			);
 		}
 		default:
@@ -76,17 +136,17 @@ function blocksInOrder(
 
 function gather(
 	slots: readonly BinderSlot[],
-	nameOf: (slot: BinderSlot) => string,
+	belongs: (slot: BinderSlot) => Belongs,
 	sort: Sorter
 ): BinderBlock[] {
-	const blocks = new Map<string, BinderSlot[]>();
+	const blocks = new Map<string, Belongs & { readonly members: BinderSlot[] }>();
 	for (const slot of slots) {
-		const name = nameOf(slot);
-		const block = blocks.get(name);
-		if (block) block.push(slot);
-		else blocks.set(name, [slot]);
+		const place = belongs(slot);
+		const block = blocks.get(place.key);
+		if (block) block.members.push(slot);
+		else blocks.set(place.key, { ...place, members: [slot] });
 	}
-	return [...blocks].map(([name, members]) => ({ name, slots: sort(members) }));
+	return [...blocks.values()].map(({ members, ...place }) => ({ ...place, slots: sort(members) }));
 }
 
 function placeVariants(
@@ -97,10 +157,10 @@ function placeVariants(
 	if (variants.length === 0) return [block];
 	const regular = block.slots.filter(({ isVariant }) => !isVariant);
 	return place === 'end'
-		? [{ name: block.name, slots: [...regular, ...variants] }]
+		? [{ ...block, slots: [...regular, ...variants] }]
 		: [
-				{ name: block.name, slots: regular },
-				{ name: `${block.name}, variants`, slots: variants }
+				{ ...block, slots: regular },
+				{ key: block.key, name: `${block.name}, variants`, slots: variants }
 			].filter(({ slots }) => slots.length > 0);
 }
 

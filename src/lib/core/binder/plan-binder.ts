@@ -16,6 +16,13 @@ export interface BinderVolume {
 	readonly isOverfull: boolean;
 }
 
+/** A block of a plan: variants in a block of their own have the key of their cards' block. */
+export interface PlannedBlock {
+	readonly key: string;
+	readonly name: string;
+	readonly slots: number;
+}
+
 export interface BinderPlan {
 	readonly pages: readonly BinderPage[];
 	readonly volumes: readonly BinderVolume[];
@@ -25,6 +32,8 @@ export interface BinderPlan {
 	readonly cardPages: number;
 	/** Pockets of those that nothing belongs in. */
 	readonly emptyPockets: number;
+	/** What lies together, in order, with its slots; laid by subject or by hand there are none. */
+	readonly blocks: readonly PlannedBlock[];
 	/** Blocks that lie in more than one volume. */
 	readonly broken: readonly string[];
 	/** Cards that the binder's own pages do not take well, and where they go. */
@@ -58,7 +67,7 @@ export function planBinder(
 	const layout = resolveLayout(choice);
 	const all = { ...NOTHING_OWN, ...setting };
 	const { mostLeaves, spineDepthMm } = binderKindOf(layout.binderKind, all.binderKinds);
-	const { parts, odd, ...paired } = makeParts(slots, layout, all);
+	const { parts, blocks, odd, ...paired } = makeParts(slots, layout, all);
 	const isOneSided = layout.cardsAPocket === 1;
 	const capacity = { mostLeaves, depthUm: spineDepthMm * 1000 };
 	const { faces, tooLarge, cuts } = laySplit(parts, isOneSided, (laid) =>
@@ -81,6 +90,7 @@ export function planBinder(
 				sum + pockets.filter((slot) => slot === null).length - marks.length,
 			0
 		),
+		blocks: blocks.map(({ key, name, slots: members }) => ({ key, name, slots: members.length })),
 		broken: [
 			...new Set(cuts.filter(({ breaks }) => breaks).map(({ face }) => nameOf(faces[face])))
 		],

@@ -16,9 +16,10 @@ export interface BinderSnapshot {
 	/** A copy whose place bears this name lies in the binder. */
 	readonly name: string;
 	readonly layout: LayoutChoice;
-	readonly goal: {
+	/** The goals that it holds, joined: see `joinGoals`. */
+	readonly content: {
 		readonly releases: readonly Release[];
-		readonly slots: readonly ScopedSlot[];
+		readonly slots: readonly (ScopedSlot & { readonly goal?: string })[];
 		readonly filling: Filling;
 	};
 	/** Every copy of these releases; `loggedAt` is an ISO 8601 time. */
@@ -51,7 +52,7 @@ export interface BinderState {
  * @throws RangeError for a page or binder kind that is not known
  */
 export function workOutBinder(snapshot: BinderSnapshot): BinderState {
-	const { releases, slots: scoped, filling } = snapshot.goal;
+	const { releases, slots: scoped, filling } = snapshot.content;
 	const layout = resolveLayout(snapshot.layout);
 	const rarities = [...new Set(releases.flatMap((release) => release.rarities))];
 	const setting = { ...snapshot.kinds, rarities };

@@ -8,15 +8,17 @@ export interface GoalSlots {
 	readonly slots: readonly Slot[];
 	/** A copy that fills a slot here fills none of another goal. */
 	readonly keepsOwn: boolean;
+	/** Which of its slots copies lie in already, in pockets of binders; left out: none is known. */
+	readonly held?: ReadonlyMap<string, string>;
 }
 
 /** Tiers that one goal may use: sets at once are far fewer. */
 const TIERS_A_GOAL = 1000;
 
 /**
- * Fills several goals from the same copies; `heldIn` of a copy names the slot as `slotName` does. Goals that keep their own compete: they are matched in
- * one assignment, most slots first, then the goal named first gets the best. The others share what
- * is left among them: each is filled as if it were alone.
+ * Fills several goals from the same copies. Goals that keep their own compete: they are matched in one
+ * assignment, most slots first, then the goal named first gets the best. The others share what is left
+ * among them: each is filled as if it were alone. Where copies lie is said by the goals, not by `heldIn`.
  */
 export function fillGoals(
 	goals: readonly GoalSlots[],
@@ -31,7 +33,11 @@ export function fillGoals(
 				tier: order * TIERS_A_GOAL + (slot.tier ?? 0)
 			}))
 		),
-		copies
+		lyingIn(copies, (copy) => {
+			const holder = keepers.find(({ held }) => held?.has(copy));
+			const slot = holder?.held?.get(copy);
+			return holder && slot !== undefined ? slotName(holder.key, slot) : undefined;
+		})
 	);
 	const spare = new Map(joint.spares.map(({ copy, quantity }) => [copy, quantity]));
 	const isOutside = new Set(joint.outside);
@@ -42,24 +48,32 @@ export function fillGoals(
 		}))
 		.filter(({ quantity }) => quantity > 0);
 	return new Map(
-		goals.map(({ key, slots, keepsOwn }) => [
+		goals.map(({ key, slots, keepsOwn, held }) => [
 			key,
-			keepsOwn ? ownPart(key, slots, joint, copies) : fillSlots(slots, heldFor(key, left))
+			keepsOwn
+				? ownPart(key, slots, joint, copies)
+				: fillSlots(
+						slots,
+						lyingIn(left, (copy) => held?.get(copy))
+					)
 		])
 	);
 }
 
 /** The name of a goal's slot among those of all goals. */
-export function slotName(goal: string, slot: string): string {
+function slotName(goal: string, slot: string): string {
 	return `${goal} ${slot}`;
 }
 
-/** Copies as one goal sees them: those that lie in its slots lie there, others nowhere. */
-function heldFor(goal: string, copies: readonly Copy[]): readonly Copy[] {
-	const start = slotName(goal, '');
-	return copies.map(({ heldIn, ...copy }) =>
-		heldIn?.startsWith(start) ? { ...copy, heldIn: heldIn.slice(start.length) } : copy
-	);
+/** Copies with the slots in which they lie. */
+function lyingIn(
+	copies: readonly Copy[],
+	slotOf: (copy: string) => string | undefined
+): readonly Copy[] {
+	return copies.map(({ heldIn: _, ...copy }) => {
+		const slot = slotOf(copy.key);
+		return slot === undefined ? copy : { ...copy, heldIn: slot };
+	});
 }
 
 /** What of a joint filling concerns one goal. */

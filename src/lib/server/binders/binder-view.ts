@@ -16,13 +16,17 @@ export async function readBinderView(db: Reader, id: BinderId) {
 }
 
 async function binderView(db: Reader, state: StoredBinder) {
-	const { binder, layout, setting, goal, plan, cards, now } = state;
-	const faces = await pocketFaces(db, goal.releases, goal.slots, cards);
+	const { binder, layout, setting, content, held, plan, cards, now } = state;
+	const faces = await pocketFaces(db, content.releases, content.slots, cards);
 	const pageKinds = [...PAGE_KINDS, ...setting.pageKinds];
 	return {
 		binder: { id: binder.id, name: binder.name },
 		layout,
-		goal: { id: goal.goal.id, name: goal.goal.name },
+		goals: content.goals.map(({ id, name }) => ({
+			id,
+			name,
+			order: held.find(({ goalId }) => goalId === id)?.order ?? null
+		})),
 		plan,
 		faces: [...faces, ...(await strangers(db, faces, now))],
 		pageKinds,
@@ -34,7 +38,7 @@ async function binderView(db: Reader, state: StoredBinder) {
 	};
 }
 
-/** What lies in pockets for slots that the goal no longer has: to be taken out. */
+/** What lies in pockets for slots that the goals no longer have: to be taken out. */
 async function strangers(
 	db: Reader,
 	faces: readonly PocketFace[],
@@ -57,7 +61,7 @@ async function strangers(
 		number: null,
 		title: names.get(formatVersionKey(version))?.card ?? version.card,
 		group: '',
-		place: 'no longer of this goal',
+		place: 'no longer of its goals',
 		finish: version.parallel,
 		printRun: null,
 		state: 'here'

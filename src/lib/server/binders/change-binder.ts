@@ -1,5 +1,5 @@
 import { insertOne } from '../database/record.ts';
-import { eq } from 'drizzle-orm';
+import { eq, inArray } from 'drizzle-orm';
 import {
 	resolveLayout,
 	USUAL_LAYOUT,
@@ -14,7 +14,8 @@ import type { Collection, Transaction } from '../database/open.ts';
 import { binders, goals } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
 import { readBinder, readOwnKinds } from './read-binder.ts';
-import { removeBinderRows } from '../removal/remove-binder-rows.ts';
+import { goalsOfBinders, type BinderGoal } from '../goals/binder-goals.ts';
+import { holdGoals, removeBinderRows } from '../removal/remove-binder-rows.ts';
 import type { BinderId, GoalId } from '../../core/row-id.ts';
 
 const noBinder: Problem = {
@@ -80,6 +81,7 @@ export function swapPockets(
 		const state = await readBinder(tx, id);
 		if (!state) return refused([noBinder]);
 		const { binder, layout, plan } = state;
+		const stored = { ...resolveLayout(binder.layout), order: 'by-hand' } as const;
 		const ownOrder = swapInOrder(plan.pages, layout.pageKind, first, other);
 		if (!ownOrder) {
 			return refused([
@@ -89,8 +91,51 @@ export function swapPockets(
 				}
 			]);
 		}
-		await record.update(binders, id, { layout: { ...layout, order: 'by-hand', ownOrder } });
+		await record.update(binders, id, { layout: { ...stored, ownOrder } });
 		return { value: good({ id }), label: `${binder.name}: two pockets swapped` };
+	});
+}
+
+/** Decides which goals a binder holds, in their order, each with the others or in an order of its own. */
+export function holdInBinder(
+	collection: Collection,
+	id: BinderId,
+	held: readonly BinderGoal[]
+): Promise<Outcome<{ readonly id: BinderId }>> {
+	return makeChange(collection, async (record, tx) => {
+		const [binder] = await tx.select().from(binders).where(eq(binders.id, id));
+		if (!binder) return refused([noBinder]);
+		const ids = held.map(({ goalId }) => goalId);
+		const known = await tx.select({ id: goals.id }).from(goals).where(inArray(goals.id, ids));
+		const problems: readonly Problem[] = [
+			...(held.length === 0
+				? [
+						{
+							field: 'goal',
+							message: 'a binder holds at least one goal',
+							remedy: 'Remove the binder to take the last goal out.'
+						}
+					]
+				: []),
+			...(new Set(ids).size < ids.length
+				? [{ field: 'goal', message: 'a goal is named twice', remedy: 'Name each once.' }]
+				: []),
+			...(known.length < new Set(ids).size
+				? [
+						{
+							field: 'goal',
+							message: 'there is no such goal',
+							remedy: 'It may have been removed; reload the page.'
+						}
+					]
+				: [])
+		];
+		if (problems.length > 0) return refused(problems);
+		const before = (await goalsOfBinders(tx, [id])).get(id);
+		const value = good({ id });
+		if (JSON.stringify(before) === JSON.stringify(held)) return { value, label: '' };
+		await holdGoals(record, tx, id, held);
+		return { value, label: `Goals of ${binder.name}` };
 	});
 }
 

@@ -128,7 +128,7 @@ describe('moves', () => {
 		expect(view).toMatchObject({ need: 1, have: 1 });
 		expect(view?.faces.map(({ slot, place }) => `${slot}: ${place}`)).toEqual([
 			'r/base-2: Base',
-			'r/base-1: no longer of this goal'
+			'r/base-1: no longer of its goals'
 		]);
 		expect((await at.slip())[0]).toBe('take out | base-1 | page 1, row 1, pocket 1');
 	});

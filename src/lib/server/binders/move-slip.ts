@@ -19,7 +19,7 @@ export interface SlipLine {
 
 /** The move plan in words, with its counts. */
 export function moveSlip(state: StoredBinder) {
-	const { now, target, goal, plan, setting } = state;
+	const { now, target, content, plan, setting } = state;
 	const { steps, ...counts } = movesOf(state);
 	const kinds = [...PAGE_KINDS, ...setting.pageKinds];
 	const slotOf = new Map([...now, ...target].map(({ item, slot }) => [item, slot]));
@@ -33,20 +33,20 @@ export function moveSlip(state: StoredBinder) {
 		from: 'from' in step ? place(step.from) : null,
 		to: 'to' in step ? place(step.to) : null
 	}));
-	return { lines, ...counts, hasLying: now.length > 0, cards: goal.slots.length };
+	return { lines, ...counts, hasLying: now.length > 0, cards: content.slots.length };
 }
 
-function titlesOf({ goal }: StoredBinder): ReadonlyMap<string, string> {
-	const releases = new Map(goal.releases.map((release) => [release.key, release]));
+function titlesOf({ content }: StoredBinder): ReadonlyMap<string, string> {
+	const releases = new Map(content.releases.map((release) => [release.key, release]));
 	const titles = new Map(
-		goal.releases.flatMap((release) =>
+		content.releases.flatMap((release) =>
 			release.sections.flatMap((section) =>
 				section.cards.map((card) => [`${release.key}/${card.key}`, card.title] as const)
 			)
 		)
 	);
 	return new Map(
-		goal.slots.map(({ key, version, release }) => {
+		content.slots.map(({ key, version, release }) => {
 			const home = releases.get(release);
 			const name = home ? nameVersion(home, version.key) : version.key;
 			const title = titles.get(`${release}/${version.cardKey}`) ?? '';

@@ -69,7 +69,7 @@ function stateOf(pocket: PocketCard | undefined): PocketState {
 	return pocket.inPocket === null ? 'elsewhere' : 'stand-in';
 }
 
-/** The version that names a slot: its key but for the set it belongs to. */
+/** The version that names a slot: its key but for the set it belongs to and the goal that keeps it. */
 export function cardOfSlot(slot: string) {
-	return parseVersionKey(slot.replace(/#\d+$/, ''));
+	return parseVersionKey(slot.replace(/(#\d+)?(@\d+)*$/, ''));
 }

@@ -34,9 +34,9 @@ export async function printBinder(
 	which: BinderSheet,
 	{ paper, spineMm, now }: PrintOptions
 ): Promise<Uint8Array<ArrayBuffer>> {
-	const { goal, cards, binder, setting } = state;
+	const { content, cards, binder, setting } = state;
 	const faces = new Map(
-		(await pocketFaces(db, goal.releases, goal.slots, cards)).map((face) => [face.slot, face])
+		(await pocketFaces(db, content.releases, content.slots, cards)).map((face) => [face.slot, face])
 	);
 	const supplies = which === 'supplies' ? await binderSupplies(db, state) : null;
 	const draw: Readonly<Record<BinderSheet, (sheet: Sheet) => void>> = {
@@ -69,7 +69,7 @@ function pageIndex(state: StoredBinder, faces: ReadonlyMap<string, PocketFace>, 
 	const shown = state.plan.pages.filter(({ use }) => use === 'cards');
 	return {
 		title: `${state.binder.name}: page index`,
-		note: `${state.goal.goal.name}, as of ${now.slice(0, 10)}`,
+		note: `${state.content.goals.map(({ name }) => name).join(', ')}, as of ${now.slice(0, 10)}`,
 		columns: [
 			{ title: 'Page', share: 2 },
 			{ title: 'Section', share: 4 },

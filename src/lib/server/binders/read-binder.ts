@@ -16,24 +16,39 @@ import {
 	goals,
 	ownKinds
 } from '../database/tables/index.ts';
-import { readGoal } from '../goals/read-goals.ts';
-import type { GoalState } from '../goals/work-out-goals.ts';
+import { goalsOfBinders, type BinderGoal } from '../goals/binder-goals.ts';
+import { workOutContent, type BinderContent } from '../goals/work-out-goals.ts';
 import type { BinderId } from '../../core/row-id.ts';
 
 export type BinderRow = typeof binders.$inferSelect;
 
-/** A binder worked out, with its row and its goal. */
+/** A binder worked out, with its row and what it holds. */
 export interface StoredBinder extends BinderState {
 	readonly binder: BinderRow;
-	readonly goal: GoalState;
+	readonly content: BinderContent;
+	readonly held: readonly BinderGoal[];
 }
 
+/** Binders with the goals that they hold, in their order. */
 export async function listBinders(db: Reader) {
-	return db
-		.select({ id: binders.id, name: binders.name, goalId: goals.id, goalName: goals.name })
+	const rows = await db
+		.select({ id: binders.id, name: binders.name })
 		.from(binders)
-		.innerJoin(goals, eq(binders.goalId, goals.id))
 		.orderBy(asc(binders.id));
+	const names = new Map(
+		(await db.select({ id: goals.id, name: goals.name }).from(goals)).map(
+			({ id, name }) => [id, name] as const
+		)
+	);
+	const held = await goalsOfBinders(db);
+	return rows.map(({ id, name }) => ({
+		id,
+		name,
+		goals: (held.get(id) ?? []).map(({ goalId }) => ({
+			id: goalId,
+			name: names.get(goalId) ?? ''
+		}))
+	}));
 }
 
 /** Page and binder kinds of one's own, as they were added. */
@@ -46,26 +61,38 @@ export async function readOwnKinds(
 	return { pageKinds: of('page') as PageKind[], binderKinds: of('binder') as BinderKind[] };
 }
 
-/** A binder with its goal worked out and its pages planned; null where there is none. */
+/** A binder with its goals worked out and its pages planned; null where there is none. */
 export async function readBinder(db: Reader, id: BinderId): Promise<StoredBinder | null> {
 	const [binder] = await db.select().from(binders).where(eq(binders.id, id));
 	if (!binder) return null;
-	const goal = await readGoal(db, binder.goalId);
-	if (!goal) throw new RangeError(`readBinder: the goal of binder ${id} is gone`);
+	const held = (await goalsOfBinders(db, [id])).get(id) ?? [];
+	const lying = await readLying(db, id);
+	const content = await workOutContent(
+		db,
+		held.map(({ goalId }) => goalId),
+		// Of a pile in several pockets, the first.
+		new Map([...lying].reverse().map(({ copy, slot }) => [copy, slot]))
+	);
 	const state = workOutBinder({
 		name: binder.name,
-		layout: binder.layout,
-		goal,
-		copies: goal.copies,
-		apart: await keptApart(db, goal.copies),
-		lying: await readLying(db, id),
+		layout: {
+			...binder.layout,
+			goals: held.map(({ goalId, order }) => ({
+				goal: String(goalId),
+				...(order ? { order } : {})
+			}))
+		},
+		content,
+		copies: content.copies,
+		apart: await keptApart(db, content.copies),
+		lying,
 		kinds: await readOwnKinds(db)
 	});
-	return { binder, goal, ...state };
+	return { binder, content, held, ...state };
 }
 
 /** Which copies stand in boxes apart from the sets, and in which. */
-async function keptApart(db: Reader, some: GoalState['copies']): Promise<KeptApart> {
+async function keptApart(db: Reader, some: BinderContent['copies']): Promise<KeptApart> {
 	const found = new Map<string, string>();
 	for (const ids of chunks(
 		some.map(({ id }) => id),

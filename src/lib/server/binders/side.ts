@@ -24,11 +24,11 @@ export async function openSide(db: Reader, key: string) {
 async function openBinder(db: Reader, id: BinderId) {
 	const state = await readBinder(db, id);
 	if (!state) return null;
-	const { goal, cards, plan, binder, setting } = state;
+	const { content, cards, plan, binder, setting } = state;
 	return {
 		name: binder.name,
 		pages: plan.pages,
-		faces: await pocketFaces(db, goal.releases, goal.slots, cards),
+		faces: await pocketFaces(db, content.releases, content.slots, cards),
 		kinds: [...PAGE_KINDS, ...setting.pageKinds]
 	};
 }
@@ -43,7 +43,7 @@ async function openRelease(db: Reader, key: string) {
 	const { plan, cards } = workOutBinder({
 		name: '',
 		layout: USUAL_LAYOUT,
-		goal: { releases: [release], slots, filling },
+		content: { releases: [release], slots, filling },
 		copies,
 		apart: new Map(),
 		lying: [],

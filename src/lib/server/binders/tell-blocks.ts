@@ -1,10 +1,12 @@
-import { eq } from 'drizzle-orm';
+import { inArray } from 'drizzle-orm';
 import { tellingsOf } from '../../core/checklist/chapters/telling.ts';
 import { wholeSections } from '../../core/checklist/edition.ts';
 import { blockName } from '../../core/binder/binder-slots.ts';
+import { joinReleases } from '../../core/binder/join-goals.ts';
 import type { BinderId } from '../../core/row-id.ts';
 import type { Reader } from '../database/open.ts';
-import { binders, goals } from '../database/tables/index.ts';
+import { goals } from '../database/tables/index.ts';
+import { goalsOfBinders } from '../goals/binder-goals.ts';
 import { loadGoalReleases } from '../goals/goal-scope.ts';
 
 /** The lines that are told of each block of a binder, by the block's name; blocks of which nothing is told are left out. */
@@ -12,13 +14,18 @@ export async function tellBlocks(
 	db: Reader,
 	id: BinderId
 ): Promise<Readonly<Record<string, readonly string[]>>> {
-	const [row] = await db
-		.select({ goal: goals })
-		.from(binders)
-		.innerJoin(goals, eq(binders.goalId, goals.id))
-		.where(eq(binders.id, id));
-	if (!row) return {};
-	const { releases } = await loadGoalReleases(db, row.goal);
+	const held = (await goalsOfBinders(db, [id])).get(id) ?? [];
+	const rows = await db
+		.select()
+		.from(goals)
+		.where(
+			inArray(
+				goals.id,
+				held.map(({ goalId }) => goalId)
+			)
+		);
+	const loaded = await Promise.all(rows.map((goal) => loadGoalReleases(db, goal)));
+	const releases = joinReleases(loaded);
 	const told = releases.flatMap((release) => {
 		const sections = new Map(wholeSections(release).map((section) => [section.key, section]));
 		return tellingsOf(release).flatMap(({ section: key, parallel, lines }) => {

@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm';
-import { removeBindersOf } from '../removal/remove-binder-rows.ts';
+import { removeFromBinders } from '../removal/remove-binder-rows.ts';
 import { removeDividerRows } from '../removal/remove-divider-rows.ts';
 import type { Collection } from '../database/open.ts';
 import {
@@ -33,7 +33,7 @@ export function removeRelease(collection: Collection, key: string): Promise<bool
 			else await record.update(goals, goal.id, { releaseId: next });
 		}
 		const ids = <Id extends number>(rows: readonly { id: Id }[]): Id[] => rows.map(({ id }) => id);
-		await removeBindersOf(record, tx, ids(ownGoals));
+		await removeFromBinders(record, tx, ids(ownGoals));
 		await record.remove(goals, ids(ownGoals));
 		const ownCopies = await tx
 			.select({ id: copies.id })

@@ -4,7 +4,7 @@ import { checkGoal } from '../../core/goal/check-goal.ts';
 import { resolveRules, type GoalChoice } from '../../core/goal/goal-rules.ts';
 import { presetOf } from '../../core/goal/preset.ts';
 import { good, type Outcome, type Problem } from '../../core/problem.ts';
-import { removeBindersOf } from '../removal/remove-binder-rows.ts';
+import { removeFromBinders } from '../removal/remove-binder-rows.ts';
 import type { Collection } from '../database/open.ts';
 import { goals } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
@@ -86,7 +86,7 @@ export function removeGoal(collection: Collection, id: GoalId): Promise<boolean>
 	return makeChange(collection, async (record, tx) => {
 		const [goal] = await tx.select().from(goals).where(eq(goals.id, id));
 		if (!goal) return { value: false, label: '' };
-		await removeBindersOf(record, tx, [id]);
+		await removeFromBinders(record, tx, [id]);
 		await record.remove(goals, [id]);
 		return { value: true, label: `Remove goal ${goal.name}` };
 	});

@@ -1,16 +1,18 @@
-import { asc, desc, eq } from 'drizzle-orm';
+import { asc, desc } from 'drizzle-orm';
 import type { Release } from '../../core/checklist/release.ts';
 import { isAtHand } from '../../core/copies/copy-record.ts';
-import { fillGoals, slotName } from '../../core/goal/fill-goals.ts';
+import { joinGoals, type JoinedGoals } from '../../core/binder/join-goals.ts';
+import { fillGoals } from '../../core/goal/fill-goals.ts';
 import type { Filling } from '../../core/goal/fill-slots.ts';
 import { resolveRules } from '../../core/goal/goal-rules.ts';
 import { scopeGoals, type Scope } from '../../core/goal/scope-goal.ts';
 import { readCopies, type StoredCopy } from '../copies/read-copies.ts';
 import type { Reader } from '../database/open.ts';
-import { binderPockets, binders, goals } from '../database/tables/index.ts';
+import { binderPockets, goals } from '../database/tables/index.ts';
 import { loadReleases, type StoredRelease } from '../releases/load-release.ts';
+import { goalsOfBinders } from './binder-goals.ts';
 import { loadGoalReleases, releasesOf } from './goal-scope.ts';
-import type { CopyId, ReleaseId } from '../../core/row-id.ts';
+import type { GoalId, ReleaseId } from '../../core/row-id.ts';
 
 export type GoalRow = typeof goals.$inferSelect;
 
@@ -32,6 +34,48 @@ export async function workOutGoals(
 	db: Reader,
 	isAsked: (goal: GoalRow, releaseIds: readonly ReleaseId[]) => boolean
 ): Promise<readonly GoalState[]> {
+	const { taking, atHand } = await takeGoals(db, isAsked);
+	const filled = fillGoals(taking, atHand);
+	return taking.flatMap(({ isWanted, state }) => {
+		const filling = filled.get(String(state.goal.id));
+		return filling && isWanted ? [{ ...state, filling }] : [];
+	});
+}
+
+/** What a binder holds: its goals joined, in its order, and every copy of their releases. */
+export interface BinderContent extends JoinedGoals {
+	readonly goals: readonly GoalRow[];
+	readonly copies: readonly StoredCopy[];
+}
+
+/** Works out the goals of a binder together; `lying` says in which of its slots copies lie. */
+export async function workOutContent(
+	db: Reader,
+	held: readonly GoalId[],
+	lying: ReadonlyMap<string, string>
+): Promise<BinderContent> {
+	const { taking, atHand } = await takeGoals(db, ({ id }) => held.includes(id));
+	const wanted = held.flatMap((id) => taking.find(({ state }) => state.goal.id === id) ?? []);
+	const copies = new Map(
+		wanted.flatMap(({ state }) => state.copies.map((copy) => [copy.id, copy] as const))
+	);
+	return {
+		...joinGoals(
+			wanted.map((goal) => ({ ...goal, releases: goal.state.releases })),
+			taking.filter(({ keepsOwn }) => keepsOwn),
+			atHand,
+			lying
+		),
+		goals: wanted.map(({ state }) => state.goal),
+		copies: [...copies.values()]
+	};
+}
+
+/** The goals that are asked for and those that compete with them, with all copies that are at hand. */
+async function takeGoals(
+	db: Reader,
+	isAsked: (goal: GoalRow, releaseIds: readonly ReleaseId[]) => boolean
+) {
 	const all = await Promise.all(
 		(await db.select().from(goals).orderBy(asc(goals.id))).map(async (goal) => ({
 			goal,
@@ -41,46 +85,58 @@ export async function workOutGoals(
 	);
 	const asked = all.filter(({ goal, ids }) => isAsked(goal, ids));
 	const reach = new Set(asked.flatMap(({ ids }) => ids));
-	const taking = all.filter(
-		(goal) => asked.includes(goal) || (goal.keepsOwn && goal.ids.some((id) => reach.has(id)))
-	);
 	const load = keepLoaded(db);
-	const scoped = await Promise.all(
-		taking.map(async ({ goal, keepsOwn }) => {
-			const { releases, ids: read } = await loadGoalReleases(db, goal, load.releases);
-			const copies = await load.copies(read);
-			return { goal, keepsOwn, releases, copies, ...scopeGoals(releases, goal.rules) };
-		})
+	const heldBy = await heldInBinders(db);
+	const taking = await Promise.all(
+		all
+			.filter(
+				(goal) => asked.includes(goal) || (goal.keepsOwn && goal.ids.some((id) => reach.has(id)))
+			)
+			.map(async (taken) => {
+				const { goal, keepsOwn } = taken;
+				const { releases, ids: read } = await loadGoalReleases(db, goal, load.releases);
+				const copies = await load.copies(read);
+				const state = { goal, releases, copies, ...scopeGoals(releases, goal.rules) };
+				return {
+					key: String(goal.id),
+					keepsOwn,
+					slots: state.slots,
+					held: heldBy(goal.id),
+					isWanted: asked.includes(taken),
+					state
+				};
+			})
 	);
-	const everything = new Map(scoped.flatMap(({ copies }) => copies.map((copy) => [copy.id, copy])));
-	const held = await heldInBinders(db);
-	const filled = fillGoals(
-		scoped.map(({ goal, slots, keepsOwn }) => ({ key: String(goal.id), slots, keepsOwn })),
-		[...everything.values()].filter(isAtHand).map((copy) => {
-			const heldIn = held.get(copy.id);
-			return heldIn === undefined ? copy : { ...copy, heldIn };
-		})
+	const everything = new Map(
+		taking.flatMap(({ state }) => state.copies.map((copy) => [copy.id, copy] as const))
 	);
-	return scoped.flatMap(({ keepsOwn: _, ...state }) => {
-		const filling = filled.get(String(state.goal.id));
-		return filling && asked.some(({ goal }) => goal.id === state.goal.id)
-			? [{ ...state, filling }]
-			: [];
-	});
+	return { taking, atHand: [...everything.values()].filter(isAtHand) };
 }
 
-/** The slot in whose pocket a copy lies; of a pile in several pockets, the first. */
-async function heldInBinders(db: Reader): Promise<ReadonlyMap<CopyId, string>> {
+/**
+ * For each goal the slot in whose pocket a copy lies; of a pile in several pockets, the first. A pocket
+ * serves all goals of its binder, but for one that names the goal that keeps it for itself.
+ */
+async function heldInBinders(db: Reader): Promise<(goal: GoalId) => ReadonlyMap<string, string>> {
 	const rows = await db
 		.select({
 			copyId: binderPockets.copyId,
-			goalId: binders.goalId,
+			binderId: binderPockets.binderId,
 			slot: binderPockets.slotKey
 		})
 		.from(binderPockets)
-		.innerJoin(binders, eq(binderPockets.binderId, binders.id))
 		.orderBy(desc(binderPockets.id));
-	return new Map(rows.map(({ copyId, goalId, slot }) => [copyId, slotName(String(goalId), slot)]));
+	const goalsOf = await goalsOfBinders(db);
+	const held = new Map<GoalId, Map<string, string>>();
+	for (const { copyId, binderId, slot } of rows) {
+		const [key = slot, keeper] = slot.split('@');
+		for (const { goalId } of goalsOf.get(binderId) ?? []) {
+			if (keeper !== undefined && keeper !== '0' && keeper !== String(goalId)) continue;
+			const ofGoal = held.get(goalId) ?? new Map<string, string>();
+			held.set(goalId, ofGoal.set(String(copyId), key));
+		}
+	}
+	return (goal) => held.get(goal) ?? new Map();
 }
 
 /** Reads each release and its copies once. */

@@ -1,7 +1,8 @@
-import { inArray } from 'drizzle-orm';
+import { eq, inArray } from 'drizzle-orm';
 import type { Transaction } from '../database/open.ts';
-import { binderPockets, binders } from '../database/tables/index.ts';
+import { binderGoals, binderPockets, binders } from '../database/tables/index.ts';
 import type { Recorder } from '../database/record.ts';
+import { goalsOfBinders, type BinderGoal } from '../goals/binder-goals.ts';
 import type { BinderId, GoalId } from '../../core/row-id.ts';
 
 /** Removes binders with what is known to lie in them; no copy is touched. */
@@ -18,22 +19,56 @@ export async function removeBinderRows(
 		binderPockets,
 		lying.map(({ id }) => id)
 	);
+	const held = await tx
+		.select({ id: binderGoals.id })
+		.from(binderGoals)
+		.where(inArray(binderGoals.binderId, [...ids]));
+	await record.remove(
+		binderGoals,
+		held.map(({ id }) => id)
+	);
 	await record.remove(binders, ids);
 }
 
-/** Removes the binders planned from goals. */
-export async function removeBindersOf(
+/** Takes goals out of the binders that hold them; a binder that holds nothing else goes with them. */
+export async function removeFromBinders(
 	record: Recorder,
 	tx: Transaction,
 	goalIds: readonly GoalId[]
 ): Promise<void> {
+	const isGone = new Set(goalIds);
+	const empty: BinderId[] = [];
+	for (const [id, held] of await goalsOfBinders(tx)) {
+		if (!held.some(({ goalId }) => isGone.has(goalId))) continue;
+		const left = held.filter(({ goalId }) => !isGone.has(goalId));
+		if (left.length === 0) empty.push(id);
+		else await holdGoals(record, tx, id, left);
+	}
+	await removeBinderRows(record, tx, empty);
+}
+
+/** Writes which goals a binder holds, in their order. */
+export async function holdGoals(
+	record: Recorder,
+	tx: Transaction,
+	id: BinderId,
+	held: readonly BinderGoal[]
+): Promise<void> {
 	const rows = await tx
-		.select({ id: binders.id })
-		.from(binders)
-		.where(inArray(binders.goalId, [...goalIds]));
-	await removeBinderRows(
-		record,
-		tx,
-		rows.map(({ id }) => id)
+		.select({ id: binderGoals.id })
+		.from(binderGoals)
+		.where(eq(binderGoals.binderId, id));
+	await record.remove(
+		binderGoals,
+		rows.map((row) => row.id)
 	);
+	await record.insert(
+		binderGoals,
+		held.map(({ goalId, order }, position) => ({ binderId: id, goalId, order, position }))
+	);
+	const [binder] = await tx.select().from(binders).where(eq(binders.id, id));
+	const [first] = held;
+	if (first && !held.some(({ goalId }) => goalId === binder?.goalId)) {
+		await record.update(binders, id, { goalId: first.goalId });
+	}
 }

@@ -1,4 +1,4 @@
-import type { BinderLayout } from '$lib/core/binder/binder-layout';
+import type { BinderLayout, BlockOrder } from '$lib/core/binder/binder-layout';
 
 /** A choice of a layout, as a select shows it; `means` is one line on what the chosen one does. */
 export interface LayoutField {
@@ -44,6 +44,20 @@ export const ORDER_FIELD: LayoutField = {
 		}
 	]
 };
+
+/** The order inside a block; '' is that of the binder. */
+export const BLOCK_ORDER_OPTIONS: readonly {
+	readonly value: BlockOrder | '';
+	readonly text: string;
+}[] = [
+	{ value: '', text: 'order of the binder' },
+	{ value: 'number', text: 'number' },
+	{ value: 'title', text: 'alphabet' },
+	{ value: 'rarity', text: 'rarity class, then alphabet' },
+	{ value: 'group', text: 'group, then number' },
+	{ value: 'subject', text: 'subject, then number' },
+	{ value: 'newest', text: 'newest arrivals first' }
+];
 
 export const START_FIELD: LayoutField = {
 	field: 'blockStart',

@@ -25,9 +25,10 @@
 		<div class="min-w-0">
 			<h1 class="text-2xl wrap-anywhere">{data.binder.name}</h1>
 			<p class="quiet">
-				<a class="prose-link" href={resolve('/goals/[goal=id]', { goal: String(data.goal.id) })}
-					>{data.goal.name}</a
-				>
+				{#each data.goals as { id, name }, i (id)}{i > 0 ? ', ' : ''}<a
+						class="prose-link"
+						href={resolve('/goals/[goal=id]', { goal: String(id) })}>{name}</a
+					>{/each}
 				· <strong class="font-semibold text-base-content">{data.have}</strong> of {data.need}
 				pockets filled · {countOf(data.plan.cardPages, 'page')} on {countOf(
 					data.plan.leaves,

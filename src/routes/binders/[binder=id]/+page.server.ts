@@ -1,10 +1,30 @@
 import { error, fail, redirect } from '@sveltejs/kit';
-import { changeBinder, removeBinder, swapPockets } from '$lib/server/binders/change-binder';
+import {
+	changeBinder,
+	holdInBinder,
+	removeBinder,
+	swapPockets
+} from '$lib/server/binders/change-binder';
 import { swapLying } from '$lib/server/binders/move-cards';
-import { BinderFormSchema, CorrectFormSchema, SwapFormSchema } from '$lib/schemas/forms';
+import {
+	BinderFormSchema,
+	BlocksFormSchema,
+	CorrectFormSchema,
+	HeldGoalsFormSchema,
+	SwapFormSchema
+} from '$lib/schemas/forms';
+import { listGoals } from '$lib/server/goals/read-goals';
 import { readFormOf } from '$lib/server/read-form';
 import { theCollection } from '$lib/server/collection';
 import { rowId } from '$lib/core/row-id';
+
+export const load = async () => ({
+	allGoals: (await listGoals((await theCollection()).db)).map(({ id, name, need }) => ({
+		id,
+		name,
+		need
+	}))
+});
 
 export const actions = {
 	layout: async ({ params, request }) => {
@@ -16,6 +36,28 @@ export const actions = {
 			layout
 		});
 		return done.ok ? { done: true } : fail(400, { problems: done.problems });
+	},
+	goals: async ({ params, request }) => {
+		const form = await readFormOf(request, HeldGoalsFormSchema);
+		if (!form.ok) return fail(400, { goalProblems: form.problems });
+		const { goal, order } = form.value;
+		const done = await holdInBinder(
+			await theCollection(),
+			rowId(Number(params.binder)),
+			goal.map((id, i) => ({ goalId: rowId(Number(id)), order: order[i] || null }))
+		);
+		return done.ok ? { done: true } : fail(400, { goalProblems: done.problems });
+	},
+	blocks: async ({ params, request }) => {
+		const form = await readFormOf(request, BlocksFormSchema);
+		if (!form.ok) return fail(400, { blockProblems: form.problems });
+		const { block, order } = form.value;
+		const done = await changeBinder(await theCollection(), rowId(Number(params.binder)), {
+			layout: {
+				blocks: block.map((key, i) => ({ block: key, ...(order[i] ? { order: order[i] } : {}) }))
+			}
+		});
+		return done.ok ? { done: true } : fail(400, { blockProblems: done.problems });
 	},
 	swap: async ({ params, request }) => {
 		const form = await readFormOf(request, SwapFormSchema);

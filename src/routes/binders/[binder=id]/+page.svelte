@@ -10,6 +10,8 @@
 	import { refreshCopies } from '$lib/ui/refresh';
 	import BinderSpread from '$lib/ui/spread/BinderSpread.svelte';
 	import LayoutForm from '$lib/ui/spread/LayoutForm.svelte';
+	import BlockOrders from './BlockOrders.svelte';
+	import HeldGoals from './HeldGoals.svelte';
 	import PlanNotes from '$lib/ui/spread/PlanNotes.svelte';
 
 	let { data, form } = $props();
@@ -86,6 +88,15 @@
 	/>
 	<PlanNotes plan={data.plan} faces={data.faces} kinds={data.pageKinds} />
 {/if}
+
+<div class="mt-6 flex flex-wrap gap-x-12 gap-y-4">
+	<HeldGoals held={data.goals} goals={data.allGoals} problems={form?.goalProblems} />
+	<BlockOrders
+		blocks={data.plan.blocks}
+		chosen={data.layout.blocks}
+		problems={form?.blockProblems}
+	/>
+</div>
 
 <div class="mt-6 flex items-center justify-between gap-4">
 	<!-- eslint-disable-next-line svelte/no-navigation-without-resolve -- resolved, with a query behind it -->

@@ -71,7 +71,7 @@ export const load = async ({ params, depends }) => {
 		history,
 		spares: explainSpares(slots, atHand, filling).map(named),
 		unfit: explainUnfit(slots, atHand, filling).map(named),
-		binders: (await listBinders(db)).filter(({ goalId }) => goalId === goal.id)
+		binders: (await listBinders(db)).filter(({ goals }) => goals.some(({ id }) => id === goal.id))
 	};
 };
 

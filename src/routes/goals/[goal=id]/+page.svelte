@@ -127,7 +127,7 @@
 	<form method="POST" action="?/remove" class="ml-auto" use:enhance>
 		<button
 			class="btn btn-ghost text-error btn-sm"
-			title="Takes the goal and its binders away; no copy is touched. Undo brings them back."
+			title="Takes the goal away, and binders that hold nothing else; no copy is touched. Undo brings them back."
 			>Remove goal</button
 		>
 	</form>

@@ -1,3 +1,4 @@
+export { binderGoals } from './binder-goals.ts';
 export { binderPockets } from './binder-pockets.ts';
 export { binders } from './binders.ts';
 export { boxCards } from './box-cards.ts';

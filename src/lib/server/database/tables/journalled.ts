@@ -1,5 +1,6 @@
 import { getTableName } from 'drizzle-orm';
 import {
+	binderGoals,
 	binderPockets,
 	binders,
 	boxCards,
@@ -37,6 +38,7 @@ export const JOURNALLED = {
 	binders,
 	photos,
 	synonyms,
+	binder_goals: binderGoals,
 	binder_pockets: binderPockets,
 	own_kinds: ownKinds,
 	supply_prices: supplyPrices,
