@@ -88,10 +88,29 @@ test('the checklist is edited by keys and in bulk; an edit that would orphan a c
 	await page.getByLabel('Choose 1').click();
 	await page.getByLabel('Choose 3').click({ modifiers: ['Shift'] });
 	for (const number of [1, 2, 3]) await expect(page.getByLabel(`Choose ${number}`)).toBeChecked();
-	await page.getByLabel('Group of the chosen cards').fill('Keepers');
-	await page.getByRole('button', { name: 'Set group' }).click();
+	await page.getByLabel('Text for the chosen cards').fill('Keepers');
+	await page.getByRole('button', { name: 'Set', exact: true }).click();
 	await page.getByRole('button', { name: 'Save 3 changes' }).click();
 	await expect(page.getByLabel('Group of 3')).toHaveValue('Keepers');
+
+	// What is known of a card beside its line: a column is chosen, the chosen cards get it at once.
+	await page.getByLabel('Column to set').selectOption({ label: 'Tags' });
+	await page.getByLabel('Text for the chosen cards').fill('keeper');
+	await page.getByRole('button', { name: 'Set', exact: true }).click();
+	await page.getByRole('button', { name: 'Save 3 changes' }).click();
+	await expect(page.getByRole('alert')).toContainText('Tags of 1: "keeper" is no tag of a family');
+	await page.getByLabel('Text for the chosen cards').fill('role: keeper');
+	await page.getByRole('button', { name: 'Set', exact: true }).click();
+	await page.getByLabel('Last column').locator('visible=true').selectOption({ label: 'Came from' });
+	await page.getByLabel('Came from of 2').fill('magazine; Harbour Post 4; on 1994-05');
+	await page.keyboard.press('Control+s');
+	await expect(page.getByRole('button', { name: 'Save 0 changes' })).toBeVisible();
+	await page.goto(`${empty.url}/releases/r-1994/cards/base-2`, { waitUntil: 'networkidle' });
+	await expect(page.getByText('Harbour Post 4')).toBeVisible();
+	await expect(page.getByText(/role.*keeper/)).toBeVisible();
+	await page.goto(`${empty.url}/releases/r-1994/edit`, { waitUntil: 'networkidle' });
+	await page.getByLabel('Choose 1').click();
+	await page.getByLabel('Choose 3').click({ modifiers: ['Shift'] });
 
 	await page.getByRole('button', { name: 'Remove' }).click();
 	await page.getByRole('button', { name: 'Save 3 changes' }).click();
@@ -100,8 +119,10 @@ test('the checklist is edited by keys and in bulk; an edit that would orphan a c
 	);
 	await page.getByRole('button', { name: 'Discard' }).click();
 	await expect(page.getByLabel('Title of 2')).toHaveValue('Bram');
-	await page.getByRole('button', { name: 'Undo' }).click();
-	await expect(page.getByLabel('Group of 3')).toHaveValue('');
+	for (const group of ['Keepers', '']) {
+		await page.getByRole('button', { name: 'Undo' }).click();
+		await expect(page.getByLabel('Group of 3')).toHaveValue(group);
+	}
 });
 
 test('a workbook of 10,000 rows is previewed; its columns are guessed, chosen and remembered', async ({

@@ -7,11 +7,14 @@ import type { Card } from '../core/checklist/card.ts';
 import type { Section } from '../core/checklist/section.ts';
 import { formatOdds } from '../core/checklist/odds.ts';
 import { bad, type Outcome, type Problem } from '../core/problem.ts';
+import { writeCardRecord } from '../core/checklist/rule-sheet/card-columns.ts';
+import { NO_NAMES } from '../core/checklist/rule-sheet/column.ts';
 import { asDraft, ChecklistSchema } from '../schemas/checklist.ts';
 import { checkAgainst } from '../schemas/validator.ts';
 import {
 	CSV_COLUMNS,
 	NO_PARALLEL,
+	RECORD_COLUMNS,
 	type CsvColumn,
 	type CsvDefaults,
 	type CsvRow
@@ -60,7 +63,7 @@ export function readChecklistRows(
 	const { sections, parallels, lineOf, problems: rowProblems } = sectionsOfRows(rows);
 	const document = {
 		format: 'jade-checklist',
-		formatVersion: 1,
+		formatVersion: 2,
 		release,
 		sections,
 		parallels
@@ -90,8 +93,8 @@ function byLine(problems: readonly Problem[]): Problem[] {
 
 /**
  * Lays a release out with one row a card, the header first; the cards of an edition are written out. Not carried: pack
- * types, notes, formats, arrangements, the rule of an edition, variants, and of parallels all but
- * name and print run; sections without cards (the JSON form has all of them).
+ * types, what is known of sections beside their name and numbers, the rule of an edition, variants, and of
+ * parallels all but name and print run; sections without cards (the JSON form has all of them).
  */
 export function checklistTable(release: Release): readonly (readonly string[])[] {
 	const sections = wholeSections(release);
@@ -112,7 +115,8 @@ export function checklistTable(release: Release): readonly (readonly string[])[]
 			marks: formatListCell(card.marks),
 			rarity: card.rarity ?? '',
 			parallels: formatListCell(coveringOf(release, section, card)) || NO_PARALLEL,
-			key: card.key
+			key: card.key,
+			...recordCells(card)
 		}));
 	});
 	return [CSV_COLUMNS, ...rows.map((row) => CSV_COLUMNS.map((column) => row[column]))];
@@ -122,6 +126,15 @@ export function checklistTable(release: Release): readonly (readonly string[])[]
 export function formatChecklistCsv(release: Release): string {
 	return formatCsv(checklistTable(release));
 }
+
+/** What is known of a card beside its line; pack types go by their keys, as in the odds of sections. */
+function recordCells(card: Card): Record<RecordName, string> {
+	const cells = writeCardRecord(card, NO_NAMES);
+	return Object.fromEntries(
+		Object.entries(RECORD_COLUMNS).map(([key, column]) => [column, cells[key] ?? ''])
+	) as Record<RecordName, string>;
+}
+type RecordName = (typeof RECORD_COLUMNS)[keyof typeof RECORD_COLUMNS];
 
 function coveringOf(release: Release, section: Section, card: Card): readonly string[] {
 	return release.parallels.flatMap((parallel) => {

@@ -4,8 +4,12 @@ import {
 } from '../core/checklist/numbers/compare-card-numbers.ts';
 import { slug } from '../core/checklist/slug.ts';
 import type { Problem } from '../core/problem.ts';
-import { NO_PARALLEL, type CsvColumn, type CsvRow } from './checklist-csv-columns.ts';
 import { parseListCell } from '../core/checklist/list-cell.ts';
+import { readCardRecord } from '../core/checklist/rule-sheet/card-columns.ts';
+import { NO_NAMES, type SheetNames } from '../core/checklist/rule-sheet/column.ts';
+import { formatOdds } from '../core/checklist/odds.ts';
+import { RECORD_COLUMNS, type CsvColumn, type CsvRow } from './checklist-csv-columns.ts';
+import { parallelsOfRows, type RowsOfSection } from './parallels-of-rows.ts';
 
 /** Columns that speak of the whole section: a blank cell says the same as the section's first row. */
 const SHARED: readonly CsvColumn[] = [
@@ -20,21 +24,8 @@ const SHARED: readonly CsvColumn[] = [
 const ANOTHER = 'A list over several releases is added as a list of cards; a checklist has one.';
 const RELEASE_WIDE: readonly CsvColumn[] = ['release', 'maker', 'year'];
 
-interface Group {
-	readonly key: string;
-	readonly first: CsvRow;
+interface Group extends RowsOfSection {
 	readonly rows: CsvRow[];
-}
-
-interface ParallelRuns {
-	readonly name: string;
-	readonly runs: {
-		sections: string[];
-		cards?: readonly string[];
-		printRun?: number;
-		confidence?: 'likely';
-		notIssued?: true;
-	}[];
 }
 
 /** What rows say, in the shape of a checklist file; unchecked but for what only rows can get wrong. */
@@ -60,7 +51,7 @@ export function sectionsOfRows(rows: readonly CsvRow[]) {
 	const lines = list.map(({ rows: members }) => members.map(({ line }) => line));
 	return {
 		sections,
-		parallels: parallelsOf(list, problems),
+		parallels: parallelsOfRows(list, problems),
 		problems,
 		/** The line of a JSON Pointer into these sections; undefined for other places. */
 		lineOf: (pointer: string): number | undefined => {
@@ -123,8 +114,39 @@ function cardOf(row: CsvRow, problems: Problem[]) {
 		...(row.cell('rarity') ? { rarity: row.cell('rarity') } : {}),
 		otherNumbers: parseListCell(row.cell('other numbers')),
 		...(place === undefined ? {} : { place }),
-		...(row.cell('panel of') ? { panelOf: parseListCell(row.cell('panel of')) } : {})
+		...(row.cell('panel of') ? { panelOf: parseListCell(row.cell('panel of')) } : {}),
+		...recordOf(row, problems)
 	};
+}
+
+/** What cells say of a card beside its line; blank ones say nothing. */
+function recordOf(row: CsvRow, problems: Problem[]) {
+	const columns = Object.entries(RECORD_COLUMNS).filter(([, column]) => row.cell(column) !== '');
+	if (columns.length === 0) return {};
+	const cells = Object.fromEntries(columns.map(([key, column]) => [key, row.cell(column)]));
+	const read = readCardRecord({}, cells, packsNamedIn(row));
+	if (!read.ok) {
+		problems.push(
+			...read.problems.map(({ pointer: _, ...problem }) => ({ ...problem, line: row.line }))
+		);
+		return {};
+	}
+	const { odds, ...details } = read.value;
+	return {
+		...details,
+		...(odds
+			? { odds: Object.fromEntries(odds.map((each) => [each.packType, formatOdds(each)])) }
+			: {})
+	};
+}
+
+/** A table has no list of pack types: those that a row names are taken to be there. */
+function packsNamedIn(row: CsvRow): SheetNames {
+	const named = [
+		...parseListCell(row.cell('only in')),
+		...parseListCell(row.cell('card odds')).map((entry) => entry.replace(/\s*\d+:\d+$/, ''))
+	];
+	return { ...NO_NAMES, packTypes: named.map((name) => ({ key: slug(name), name })) };
 }
 
 function listedOf(row: CsvRow, problems: Problem[]): { listed?: boolean } {
@@ -181,79 +203,6 @@ function oddsEntry(entry: string, row: CsvRow, problems: Problem[]): [string, st
 		return ['unknown', '1:1'];
 	}
 	return [match[1].toLowerCase(), match[2]];
-}
-
-/** The rules of each parallel: by section what most of its cards say, and cards that differ by name. */
-function parallelsOf(groups: readonly Group[], problems: Problem[]): readonly ParallelRuns[] {
-	const parallels = new Map<string, ParallelRuns>();
-	for (const { key, first, rows } of groups) {
-		const runsOf = rows.map((row) => readRuns(row, first, problems));
-		for (const name of new Set(runsOf.flatMap((runs) => [...runs.keys()]))) {
-			const parallel = parallels.get(name) ?? { name, runs: [] };
-			parallels.set(name, parallel);
-			addRules(
-				parallel,
-				key,
-				rows,
-				runsOf.map((runs) => runs.get(name))
-			);
-		}
-	}
-	return [...parallels.values()];
-}
-
-/** "/120" is stamped on the cards, "~2000" is what people guess; null: not numbered. */
-type WrittenRun = `/${number}` | `~${number}` | null;
-
-function asRule(run: WrittenRun): { readonly printRun?: number; readonly confidence?: 'likely' } {
-	if (run === null) return {};
-	const printRun = Number(run.slice(1));
-	return run.startsWith('~') ? { printRun, confidence: 'likely' } : { printRun };
-}
-
-/** Parallel name → print run of one row. */
-function readRuns(row: CsvRow, first: CsvRow, problems: Problem[]): Map<string, WrittenRun> {
-	const cell = row.cell('parallels') || first.cell('parallels');
-	const runs = new Map<string, WrittenRun>();
-	if (cell === NO_PARALLEL) return runs;
-	for (const entry of parseListCell(cell)) {
-		const [, name, mark, digits] = /^(.*\S)\s*([/~])\s*(\d{1,8})$/.exec(entry) ?? [];
-		if (name !== undefined && Number(digits) === 0) {
-			problems.push({
-				line: row.line,
-				field: 'parallels',
-				message: `"${entry.slice(0, 60)}" has a print run of 0`,
-				remedy: 'Write the run behind the name: Brass /120.'
-			});
-		} else if (name === undefined) runs.set(entry, null);
-		else runs.set(name, `${mark === '~' ? '~' : '/'}${Number(digits)}`);
-	}
-	return runs;
-}
-
-function addRules(
-	{ runs: rules }: ParallelRuns,
-	section: string,
-	rows: readonly CsvRow[],
-	runs: readonly (WrittenRun | undefined)[]
-): void {
-	const counts = new Map<WrittenRun, number>();
-	for (const run of runs) if (run !== undefined) counts.set(run, (counts.get(run) ?? 0) + 1);
-	const [usual = null] = [...counts].sort((a, b) => b[1] - a[1])[0] ?? [];
-	const { printRun, confidence } = asRule(usual);
-	const shared = rules.find(
-		(rule) => !rule.cards && rule.printRun === printRun && rule.confidence === confidence
-	);
-	if (shared) shared.sections.push(section);
-	else rules.push({ sections: [section], ...asRule(usual) });
-	for (const other of new Set(runs.filter((run) => run !== usual))) {
-		const cards = rows
-			.filter((_, i) => runs[i] === other)
-			.map((row) => row.cell('number') || row.cell('title'));
-		const rule = { sections: [section], cards };
-		if (other === undefined) rules.push({ ...rule, notIssued: true });
-		else rules.push({ ...rule, ...asRule(other) });
-	}
 }
 
 function wholeNumber(row: CsvRow, column: CsvColumn, problems: Problem[]): number | undefined {

@@ -59,7 +59,8 @@ export const CardEditsSchema = Type.Object(
 							maxItems: CARD_MARKS.length,
 							uniqueItems: true
 						})
-					)
+					),
+					record: Type.Optional(record(Text(20_000), 60, 'Column → what its cell says'))
 				},
 				closed
 			),

@@ -8,7 +8,7 @@ import { holdInBinder, makeBinder } from '$lib/server/binders/change-binder';
 import { listBinders, readBinder, type StoredBinder } from '$lib/server/binders/read-binder';
 import { theCollection } from '$lib/server/collection';
 import type { GoalId } from '$lib/core/row-id';
-import { goalsOfBinders } from '$lib/server/goals/binder-goals';
+import { goalsOfBinders } from '$lib/server/held-goals/goals-of-binders';
 import { listGoals } from '$lib/server/goals/read-goals';
 import { countReleases } from '$lib/server/releases/list-releases';
 

@@ -1,5 +1,6 @@
-import { expect, test } from 'vitest';
-import { editCards } from './edit-cards.ts';
+import { describe, expect, test } from 'vitest';
+import { editCards, type CardEdits } from './edit-cards.ts';
+import { wholeSections } from './edition.ts';
 import { completeDraft } from './draft/resolve-release.ts';
 
 const { release } = completeDraft({
@@ -15,7 +16,7 @@ const { release } = completeDraft({
 		{ name: 'Sub', kind: 'subset', numberedIn: 'base', cards: [{ number: '3' }] }
 	]
 });
-const none = { change: [], remove: [], add: [] };
+const none: CardEdits = { change: [], remove: [], add: [] };
 
 test('fields change, keys stay, empty texts take a field away, new cards get keys of their own', () => {
 	const outcome = editCards(release, {
@@ -58,4 +59,67 @@ test('everything that cannot be is named at once', () => {
 		'number',
 		'base-3'
 	]);
+});
+
+describe('cards that an edition repeats', () => {
+	const { release: issued } = completeDraft({
+		release: { name: 'R', maker: 'M', year: '1994' },
+		sections: [
+			{
+				name: 'Base',
+				cards: [
+					{ number: '1', title: 'Ada', tags: { role: ['keeper'] } },
+					{ number: '2', title: 'Bram' },
+					{ number: '3', title: 'Cora' }
+				]
+			},
+			{ name: 'Again', cards: [{ number: '3', title: 'Dora' }] },
+			{
+				name: 'Foil',
+				kind: 'extra',
+				edition: { of: ['base', 'again'] },
+				cards: [{ number: 'X1' }]
+			}
+		]
+	});
+	const edit = (edits: Partial<CardEdits>) => editCards(issued, { ...none, ...edits });
+
+	test('what differs becomes a change, what is taken away is left out; the cards repeated stay', () => {
+		const outcome = edit({
+			change: [
+				{ card: 'foil-1', title: 'Ada in foil', group: 'G' },
+				{ card: 'foil-x1', title: 'Ten' },
+				{ card: 'base-1', record: { note: 'first', tags: '' } }
+			],
+			remove: ['foil-2']
+		});
+		if (!outcome.ok) throw new RangeError(JSON.stringify(outcome.problems));
+		expect(outcome.value.sections[2]?.edition).toEqual({
+			of: ['base', 'again'],
+			changes: [{ card: '1', title: 'Ada in foil', group: 'G' }],
+			without: ['2']
+		});
+		const told = wholeSections(outcome.value).map(({ cards }) =>
+			cards.map(({ key, title, note }) => [key, title, note ?? ''].join('|'))
+		);
+		expect(told).toEqual([
+			['base-1|Ada|first', 'base-2|Bram|', 'base-3|Cora|'],
+			['again-3|Dora|'],
+			['foil-1|Ada in foil|', 'foil-3|Cora|', 'foil-3-2|Dora|', 'foil-x1|Ten|']
+		]);
+		expect(outcome.value.sections[0]?.cards[0]).not.toHaveProperty('tags');
+	});
+
+	test('two of one number, and fields that an edition takes over, are refused with their remedy', () => {
+		const outcome = edit({
+			change: [
+				{ card: 'foil-1', marks: ['key'], record: { note: 'n' } },
+				{ card: 'base-1', record: { tags: 'x' } }
+			],
+			remove: ['foil-3']
+		});
+		const problems = outcome.ok ? [] : outcome.problems;
+		expect(problems.map(({ field }) => field)).toEqual(['foil-3', 'foil-1', 'foil-1', 'Tags of 1']);
+		for (const { remedy } of problems) expect(remedy).toMatch(/\S/);
+	});
 });

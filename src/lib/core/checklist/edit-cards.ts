@@ -1,6 +1,11 @@
 import { bad, good, type Outcome, type Problem } from '../problem.ts';
 import { normalCardNumber } from './numbers/card-number.ts';
 import type { Card, CardMark } from './card.ts';
+import type { CardDetails } from './card-details.ts';
+import { changeNames, repeatedBy, withChange, type Edition } from './edition.ts';
+import { readCardRecord, withoutRecord } from './rule-sheet/card-columns.ts';
+import { sheetNamesOf } from './rule-sheet/rule-sheet.ts';
+import type { Section } from './section.ts';
 import type { Release } from './release.ts';
 import { freeKey, slug } from './slug.ts';
 
@@ -13,6 +18,8 @@ export interface CardEdit {
 	readonly rarity?: string;
 	readonly subjects?: readonly string[];
 	readonly marks?: readonly CardMark[];
+	/** What is known beside the line, as cells by the keys of `CARD_COLUMNS`. */
+	readonly record?: Readonly<Record<string, string>>;
 }
 
 /** A card to be added at the end of a section. */
@@ -29,17 +36,19 @@ export interface CardEdits {
 }
 
 /**
- * Changes, removes and adds cards. Keys of changed cards stay, so that copies stay attached. Cards
- * and sections that are not there are problems, all at once; whether the result fits together is
- * checked where it is saved.
+ * Changes, removes and adds cards. Keys of changed cards stay, so that copies stay attached. Of a card that
+ * an edition repeats, number, title and group become a change of the edition, and a card taken away is left
+ * out of it; the card it repeats stays. Cards and sections that are not there, and cells that are not
+ * understood, are problems, all at once; whether the result fits together is checked where it is saved.
  */
 export function editCards(release: Release, edits: CardEdits): Outcome<Release> {
 	const known = new Map(
 		release.sections.flatMap(({ cards }) => cards.map((card) => [card.key, card]))
 	);
+	const repeated = repeatedCards(release);
 	const problems: Problem[] = [
 		...[...edits.change.map(({ card }) => card), ...edits.remove]
-			.filter((key) => !known.has(key))
+			.filter((key) => !known.has(key) && !repeated.has(key))
 			.map((key) => ({ field: key, message: `there is no card with the key ${key} to edit` })),
 		...edits.add
 			.filter(({ section }) => !release.sections.some(({ key }) => key === section))
@@ -47,8 +56,39 @@ export function editCards(release: Release, edits: CardEdits): Outcome<Release> 
 		...edits.add
 			.filter(({ number, title }) => number.trim() === '' && title.trim() === '')
 			.map(() => ({ field: 'number', message: 'a new card has neither a number nor a title' })),
-		...edits.change.flatMap((edit) => emptied(edit, known.get(edit.card)))
+		...edits.change.flatMap((edit) =>
+			emptied(edit, known.get(edit.card) ?? repeated.get(edit.card)?.card)
+		),
+		...[...edits.change.map(({ card }) => card), ...edits.remove].flatMap((key) =>
+			repeated.get(key)?.name === null
+				? [
+						{
+							field: key,
+							message: `${key} is one of several cards of that name: an edition cannot tell them apart`,
+							remedy: 'Change them in the sections that it repeats.'
+						}
+					]
+				: []
+		),
+		...edits.change.flatMap((edit) => (repeated.has(edit.card) ? beyondEdition(edit) : []))
 	];
+	const names = sheetNamesOf(release);
+	const records = new Map<string, CardDetails>();
+	for (const { card: key, record } of edits.change) {
+		const card = known.get(key);
+		if (!card || !record) continue;
+		const read = readCardRecord(card, record, names);
+		if (read.ok) records.set(key, read.value);
+		else {
+			const name = card.number ?? card.title;
+			problems.push(
+				...read.problems.map((problem) => ({
+					...problem,
+					field: `${problem.field ?? ''} of ${name}`
+				}))
+			);
+		}
+	}
 	if (problems.length > 0) return bad(problems);
 	const changes = new Map(edits.change.map((edit) => [edit.card, edit]));
 	const gone = new Set(edits.remove);
@@ -57,16 +97,75 @@ export function editCards(release: Release, edits: CardEdits): Outcome<Release> 
 		...release,
 		sections: release.sections.map((section) => ({
 			...section,
+			...editedEdition(section, edits, repeated),
 			cards: [
 				...section.cards
 					.filter(({ key }) => !gone.has(key))
-					.map((card) => applyEdit(card, changes.get(card.key))),
+					.map((card) => applyEdit(card, changes.get(card.key), records.get(card.key))),
 				...edits.add
 					.filter((addition) => addition.section === section.key)
 					.map((addition) => newCard(addition, section.numberedIn ?? section.key, taken))
 			]
 		}))
 	});
+}
+
+/** A card that an edition repeats; `name`: what its changes call it, null where two are called so. */
+interface Repeated {
+	readonly section: string;
+	readonly card: Card;
+	readonly name: string | null;
+}
+
+function repeatedCards(release: Release): ReadonlyMap<string, Repeated> {
+	return new Map(
+		release.sections.flatMap((section) => {
+			if (!section.edition) return [];
+			const cards = repeatedBy(release, section, section.edition);
+			const names = changeNames(cards);
+			return cards.map(
+				({ card }) =>
+					[card.key, { section: section.key, card, name: names.get(card.key) ?? null }] as const
+			);
+		})
+	);
+}
+
+/** Fields that an edition takes from the card it repeats. */
+function beyondEdition({ card, rarity, subjects, marks, record }: CardEdit): Problem[] {
+	return Object.entries({ rarity, subjects, marks, record })
+		.filter(([, value]) => value !== undefined)
+		.map(([field]) => ({
+			field: card,
+			message: `an edition takes the ${field} of ${card} from the card that it repeats`,
+			remedy: 'Change it there; number, title and group may differ.'
+		}));
+}
+
+function editedEdition(
+	{ key, edition }: Section,
+	edits: CardEdits,
+	repeated: ReadonlyMap<string, Repeated>
+): { readonly edition?: Edition } {
+	if (!edition) return {};
+	const nameOf = (card: string) => {
+		const found = repeated.get(card);
+		return found?.section === key ? found.name : null;
+	};
+	const left = edits.remove.flatMap((card) => nameOf(card) ?? []);
+	const changed = edits.change.reduce((before, { card, number, title, group }) => {
+		const name = nameOf(card);
+		if (name === null) return before;
+		return withChange(before, {
+			card: name,
+			...(number === undefined ? {} : { number: number.trim() }),
+			...(title === undefined ? {} : { title: title.trim() }),
+			...(group === undefined ? {} : { group: group.trim() })
+		});
+	}, edition);
+	return {
+		edition: left.length > 0 ? { ...changed, without: [...changed.without, ...left] } : changed
+	};
 }
 
 function emptied(edit: CardEdit, card: Card | undefined): Problem[] {
@@ -77,9 +176,10 @@ function emptied(edit: CardEdit, card: Card | undefined): Problem[] {
 		: [];
 }
 
-function applyEdit(card: Card, edit: CardEdit | undefined): Card {
+function applyEdit(card: Card, edit: CardEdit | undefined, record: CardDetails | undefined): Card {
 	if (!edit) return card;
-	const { group: oldGroup, rarity: oldRarity, ...rest } = card;
+	const known = record ? { ...withoutRecord(card), ...record } : card;
+	const { group: oldGroup, rarity: oldRarity, ...rest } = known;
 	const group = (edit.group ?? oldGroup ?? '').trim();
 	const rarity = (edit.rarity ?? oldRarity ?? '').trim();
 	return {

@@ -98,6 +98,27 @@ function ofEdition(original: Card): Card {
 	return { ...(card as Card), ...(tags ? { tags } : {}), ...(sortAs ? { sortAs } : {}) };
 }
 
+/**
+ * What the card that an edition repeats is called in its changes: its number, or its title where it has none;
+ * null where two of them are called so, since a change would mean both.
+ */
+export function changeNames(
+	repeated: readonly { readonly original: Card; readonly card: Card }[]
+): ReadonlyMap<string, string | null> {
+	const nameOf = ({ number, title }: Card) => number ?? title;
+	const bearers = new Map<string, number>();
+	for (const { original } of repeated) {
+		const name = normalCardNumber(nameOf(original));
+		bearers.set(name, (bearers.get(name) ?? 0) + 1);
+	}
+	return new Map(
+		repeated.map(({ original, card }) => {
+			const name = nameOf(original);
+			return [card.key, bearers.get(normalCardNumber(name)) === 1 ? name : null];
+		})
+	);
+}
+
 /** An edition with another change of the card that a name means: a field that is left out stays as it was. */
 export function withChange(edition: Edition, change: CardChange): Edition {
 	const known = edition.changes.find(({ card }) => card === change.card);

@@ -2,7 +2,7 @@ import { rollup } from 'd3-array';
 import type { Problem } from '../problem.ts';
 import { normalCardNumber, parseCardNumber } from './numbers/card-number.ts';
 import type { Card } from './card.ts';
-import { repeatedBy, withChange, type Edition } from './edition.ts';
+import { changeNames, repeatedBy, withChange, type Edition } from './edition.ts';
 import type { Section } from './section.ts';
 import type { Release } from './release.ts';
 
@@ -89,17 +89,11 @@ export function fillTitles(
 	};
 	const fill = (card: Card): Card => ({ ...card, ...saidOf(card) });
 	const fillEdition = (section: Section, edition: Edition): Edition => {
-		const nameOf = ({ number, title }: Card) => number ?? title;
 		const repeated = repeatedBy(release, section, edition);
-		const bearers = rollup(
-			repeated,
-			(same) => same.length,
-			({ original }) => normalCardNumber(nameOf(original))
-		);
-		return repeated.reduce((changed, { original, card }) => {
-			const name = nameOf(original);
-			// A change is held against a card's name: where two bear it, both would change.
-			if (bearers.get(normalCardNumber(name)) !== 1) {
+		const names = changeNames(repeated);
+		return repeated.reduce((changed, { card }) => {
+			const name = names.get(card.key) ?? null;
+			if (name === null) {
 				twice.add(normalCardNumber(card.number ?? ''));
 				return changed;
 			}

@@ -14,8 +14,9 @@ import type { Collection, Transaction } from '../database/open.ts';
 import { binders, goals } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
 import { readBinder, readOwnKinds } from './read-binder.ts';
-import { goalsOfBinders, type BinderGoal } from '../goals/binder-goals.ts';
-import { holdGoals, removeBinderRows } from '../removal/remove-binder-rows.ts';
+import { goalsOfBinders, type BinderGoal } from '../held-goals/goals-of-binders.ts';
+import { holdGoals } from '../held-goals/hold-goals.ts';
+import { removeBinderRows } from '../removal/remove-binder-rows.ts';
 import type { BinderId, GoalId } from '../../core/row-id.ts';
 
 const noBinder: Problem = {

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { rowId } from '../../core/row-id.ts';
 import { changeGoal, makeGoal, removeGoal } from '../goals/make-goal.ts';
-import { goalsOfBinders } from '../goals/binder-goals.ts';
+import { goalsOfBinders } from '../held-goals/goals-of-binders.ts';
 import { readGoal } from '../goals/read-goals.ts';
 import { undo } from '../journal/undo.ts';
 import { withBinder } from './binder.fixture.ts';

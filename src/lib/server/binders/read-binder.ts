@@ -16,7 +16,7 @@ import {
 	goals,
 	ownKinds
 } from '../database/tables/index.ts';
-import { goalsOfBinders, type BinderGoal } from '../goals/binder-goals.ts';
+import { goalsOfBinders, type BinderGoal } from '../held-goals/goals-of-binders.ts';
 import { workOutContent, type BinderContent } from '../goals/work-out-goals.ts';
 import type { BinderId } from '../../core/row-id.ts';
 

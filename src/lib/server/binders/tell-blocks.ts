@@ -6,7 +6,7 @@ import { joinReleases } from '../../core/binder/join-goals.ts';
 import type { BinderId } from '../../core/row-id.ts';
 import type { Reader } from '../database/open.ts';
 import { goals } from '../database/tables/index.ts';
-import { goalsOfBinders } from '../goals/binder-goals.ts';
+import { goalsOfBinders } from '../held-goals/goals-of-binders.ts';
 import { loadGoalReleases } from '../goals/goal-scope.ts';
 
 /** The lines that are told of each block of a binder, by the block's name; blocks of which nothing is told are left out. */

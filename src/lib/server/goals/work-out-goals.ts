@@ -10,7 +10,7 @@ import { readCopies, type StoredCopy } from '../copies/read-copies.ts';
 import type { Reader } from '../database/open.ts';
 import { binderPockets, goals } from '../database/tables/index.ts';
 import { loadReleases, type StoredRelease } from '../releases/load-release.ts';
-import { goalsOfBinders } from './binder-goals.ts';
+import { goalsOfBinders } from '../held-goals/goals-of-binders.ts';
 import { loadGoalReleases, releasesOf } from './goal-scope.ts';
 import type { GoalId, ReleaseId } from '../../core/row-id.ts';
 

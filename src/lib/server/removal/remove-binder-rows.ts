@@ -1,8 +1,9 @@
-import { eq, inArray } from 'drizzle-orm';
+import { inArray } from 'drizzle-orm';
 import type { Transaction } from '../database/open.ts';
 import { binderGoals, binderPockets, binders } from '../database/tables/index.ts';
 import type { Recorder } from '../database/record.ts';
-import { goalsOfBinders, type BinderGoal } from '../goals/binder-goals.ts';
+import { goalsOfBinders } from '../held-goals/goals-of-binders.ts';
+import { holdGoals } from '../held-goals/hold-goals.ts';
 import type { BinderId, GoalId } from '../../core/row-id.ts';
 
 /** Removes binders with what is known to lie in them; no copy is touched. */
@@ -45,30 +46,4 @@ export async function removeFromBinders(
 		else await holdGoals(record, tx, id, left);
 	}
 	await removeBinderRows(record, tx, empty);
-}
-
-/** Writes which goals a binder holds, in their order. */
-export async function holdGoals(
-	record: Recorder,
-	tx: Transaction,
-	id: BinderId,
-	held: readonly BinderGoal[]
-): Promise<void> {
-	const rows = await tx
-		.select({ id: binderGoals.id })
-		.from(binderGoals)
-		.where(eq(binderGoals.binderId, id));
-	await record.remove(
-		binderGoals,
-		rows.map((row) => row.id)
-	);
-	await record.insert(
-		binderGoals,
-		held.map(({ goalId, order }, position) => ({ binderId: id, goalId, order, position }))
-	);
-	const [binder] = await tx.select().from(binders).where(eq(binders.id, id));
-	const [first] = held;
-	if (first && !held.some(({ goalId }) => goalId === binder?.goalId)) {
-		await record.update(binders, id, { goalId: first.goalId });
-	}
 }

@@ -61,13 +61,16 @@ export function keepUnsaid(before: Release, after: Release): Release {
 		if (!old) return section;
 		const isSame = sameCards(oldWhole.get(section.key) ?? [], section.cards);
 		const oldCards = new Map(old.cards.map((card) => [card.key, card]));
+		const newCards = new Map(section.cards.map((card) => [card.key, card]));
 		return {
 			...old,
 			...section,
 			alsoIn: section.alsoIn.length > 0 ? section.alsoIn : old.alsoIn,
-			cards: isSame
-				? old.cards
-				: section.cards.map((card) => ({ ...untold(oldCards.get(card.key)), ...card })),
+			// What the table does say of single cards counts; of cards that an edition repeats nothing is kept.
+			cards: (isSame && old.edition
+				? old.cards.map((card) => newCards.get(card.key) ?? card)
+				: section.cards
+			).map((card) => ({ ...untold(oldCards.get(card.key)), ...card })),
 			...(isSame ? { edition: old.edition } : { edition: undefined })
 		};
 	});

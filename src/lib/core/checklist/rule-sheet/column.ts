@@ -16,6 +16,14 @@ export interface SheetNames {
 	readonly isCard: (name: string) => boolean;
 }
 
+/** Nothing has a name: keys stand for themselves. */
+export const NO_NAMES: SheetNames = {
+	sections: [],
+	parallels: [],
+	packTypes: [],
+	isCard: () => false
+};
+
 /** The lists among them. */
 type NameList = 'sections' | 'parallels' | 'packTypes';
 

@@ -46,7 +46,7 @@ export type SentSheet = Omit<RuleSheet, 'packTypes'> & Partial<Pick<RuleSheet, '
 
 /** Writes the rules of a release as rows, a cell a field. `readRuleSheet` gives the release back. */
 export function writeRuleSheet(release: Release): RuleSheet {
-	const names = namesOf(release, release.sections, release.parallels, release.packTypes);
+	const names = sheetNamesOf(release);
 	return {
 		sections: writeRows(release.sections, SECTION_COLUMNS, names),
 		parallels: writeRows(release.parallels, PARALLEL_COLUMNS, names),
@@ -201,6 +201,11 @@ function keysOf(rows: readonly SheetRow[], before: readonly NamedKey[]): readonl
 
 function newNames(rows: readonly SheetRow[], keys: readonly string[]): readonly NamedKey[] {
 	return rows.map(({ cells }, i) => ({ key: at(keys, i), name: (cells['name'] ?? '').trim() }));
+}
+
+/** The names that cells may use in a release as it is. */
+export function sheetNamesOf(release: Release): SheetNames {
+	return namesOf(release, release.sections, release.parallels, release.packTypes);
 }
 
 function namesOf(

@@ -1,8 +1,6 @@
 import { bad, good } from '../../problem.ts';
 import { formatListCell, parseListCell } from '../list-cell.ts';
 import { SECTION_KINDS, type Section } from '../section.ts';
-import { CARD_SHAPES, type CardFormat } from '../card-format.ts';
-import { parseCardSize } from '../parse-card-size.ts';
 import {
 	choiceColumn,
 	countColumn,
@@ -12,7 +10,13 @@ import {
 	textColumn,
 	type Column
 } from './column.ts';
-import { difficultyColumn, evidenceColumns, oddsColumn, onlyInColumn } from './shared-columns.ts';
+import {
+	difficultyColumn,
+	evidenceColumns,
+	formatColumn,
+	oddsColumn,
+	onlyInColumn
+} from './shared-columns.ts';
 import { SWATCHES } from '../swatch.ts';
 
 /** A section without its cards: what a row of the sheet holds. */
@@ -42,43 +46,6 @@ const seriesColumn: Column<SectionRules> = {
 					}
 				])
 			: good(series.length > 0 ? { series: series.map(({ entry: _, ...part }) => part) } : {});
-	}
-};
-
-/** Size in mm, thickness in pt and shape: "63.5 × 88.9 mm; 20 pt; die cut". */
-const formatColumn: Column<SectionRules> = {
-	key: 'format',
-	name: 'Format',
-	hint: '63.5 × 88.9 mm; 20 pt; die cut; or 2.5 × 3.5 in',
-	width: 13,
-	write: ({ format }) =>
-		[
-			format?.widthMm !== undefined || format?.heightMm !== undefined
-				? `${format.widthMm ?? '?'} × ${format.heightMm ?? '?'} mm`
-				: '',
-			format?.stockPt === undefined ? '' : `${format.stockPt} pt`,
-			format?.shape ?? ''
-		]
-			.filter(Boolean)
-			.join('; '),
-	read: (text) => {
-		let format: CardFormat = {};
-		for (const part of parseListCell(text)) {
-			const size = parseCardSize(part);
-			const [, stock] = /^([\d.]+)\s*pt$/i.exec(part) ?? [];
-			const shape = CARD_SHAPES.find((known) => known === part.toLowerCase());
-			if (!size && !stock && !shape) {
-				const remedy = `Write size, stock or shape (${CARD_SHAPES.join(', ')}), separated by semicolons.`;
-				return bad([{ message: `"${part}" says nothing of a card's make`, remedy }]);
-			}
-			format = {
-				...format,
-				...size,
-				...(stock ? { stockPt: Number(stock) } : {}),
-				...(shape ? { shape } : {})
-			};
-		}
-		return good(Object.keys(format).length > 0 ? { format } : {});
 	}
 };
 

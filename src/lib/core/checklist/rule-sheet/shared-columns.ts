@@ -1,4 +1,6 @@
 import { bad, good } from '../../problem.ts';
+import { CARD_SHAPES, type CardFormat } from '../card-format.ts';
+import { parseCardSize } from '../parse-card-size.ts';
 import type { CardSelector } from '../card-selector.ts';
 import { CONFIDENCES, type Evidence } from '../confidence.ts';
 import { DIFFICULTY_LEVELS, type Difficulty } from '../difficulty.ts';
@@ -125,3 +127,40 @@ export const onlyInColumn: Column<{ readonly onlyIn?: readonly string[] }> = nam
 	({ onlyIn }) => onlyIn,
 	(onlyIn) => (onlyIn.length > 0 ? { onlyIn } : {})
 );
+
+/** Size in mm, thickness in pt and shape: "63.5 × 88.9 mm; 20 pt; die cut". */
+export const formatColumn: Column<{ readonly format?: CardFormat }> = {
+	key: 'format',
+	name: 'Format',
+	hint: '63.5 × 88.9 mm; 20 pt; die cut; or 2.5 × 3.5 in',
+	width: 13,
+	write: ({ format }) =>
+		[
+			format?.widthMm !== undefined || format?.heightMm !== undefined
+				? `${format.widthMm ?? '?'} × ${format.heightMm ?? '?'} mm`
+				: '',
+			format?.stockPt === undefined ? '' : `${format.stockPt} pt`,
+			format?.shape ?? ''
+		]
+			.filter(Boolean)
+			.join('; '),
+	read: (text) => {
+		let format: CardFormat = {};
+		for (const part of parseListCell(text)) {
+			const size = parseCardSize(part);
+			const [, stock] = /^([\d.]+)\s*pt$/i.exec(part) ?? [];
+			const shape = CARD_SHAPES.find((known) => known === part.toLowerCase());
+			if (!size && !stock && !shape) {
+				const remedy = `Write size, stock or shape (${CARD_SHAPES.join(', ')}), separated by semicolons.`;
+				return bad([{ message: `"${part}" says nothing of a card's make`, remedy }]);
+			}
+			format = {
+				...format,
+				...size,
+				...(stock ? { stockPt: Number(stock) } : {}),
+				...(shape ? { shape } : {})
+			};
+		}
+		return good(Object.keys(format).length > 0 ? { format } : {});
+	}
+};

@@ -1,10 +1,12 @@
 <script lang="ts">
 	import { CARD_MARKS } from '$lib/core/checklist/card';
 	import { countOf } from '$lib/ui/numerals';
-	import type { CardSheet } from './card-sheet.svelte';
+	import { LAST_COLUMNS, type CardSheet, type TextField } from './card-sheet.svelte';
 
 	let { sheet, rarities }: { sheet: CardSheet; rarities: readonly string[] } = $props();
-	let group = $state('');
+	let text = $state('');
+	let into = $state<TextField>('group');
+	const COLUMNS = [{ field: 'group' as TextField, name: 'Group' }, ...LAST_COLUMNS.slice(1)];
 </script>
 
 <button class="btn btn-ghost btn-sm" onclick={() => sheet.chooseAll()}
@@ -18,11 +20,15 @@
 		class="flex gap-1"
 		onsubmit={(event) => {
 			event.preventDefault();
-			sheet.writeChosen('group', group);
+			sheet.writeChosen(into, text);
+			if (into !== 'group') sheet.lastField = into;
 		}}
 	>
-		<input class="input w-32 input-sm" bind:value={group} aria-label="Group of the chosen cards" />
-		<button class="btn btn-sm">Set group</button>
+		<select class="select w-36 select-sm" bind:value={into} aria-label="Column to set">
+			{#each COLUMNS as { field, name } (field)}<option value={field}>{name}</option>{/each}
+		</select>
+		<input class="input w-32 input-sm" bind:value={text} aria-label="Text for the chosen cards" />
+		<button class="btn btn-sm">Set</button>
 	</form>
 	<select
 		class="select w-32 select-sm"

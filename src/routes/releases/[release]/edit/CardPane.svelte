@@ -3,7 +3,7 @@
 	import WindowedGrid from '$lib/ui/windowed-grid/WindowedGrid.svelte';
 	import BulkBar from './BulkBar.svelte';
 	import CardRow from './CardRow.svelte';
-	import type { CardSheet, SheetRow } from './card-sheet.svelte';
+	import { LAST_COLUMNS, type CardSheet, type SheetRow } from './card-sheet.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	interface Props {
@@ -12,7 +12,14 @@
 		rarities: readonly string[];
 	}
 	let { sheet, sections, rarities }: Props = $props();
+	const hint = $derived(LAST_COLUMNS.find(({ field }) => field === sheet.lastField)?.hint ?? '');
 </script>
+
+{#snippet lastColumn()}
+	<select class="select w-full select-xs" bind:value={sheet.lastField} aria-label="Last column">
+		{#each LAST_COLUMNS as { field, name } (field)}<option value={field}>{name}</option>{/each}
+	</select>
+{/snippet}
 
 <div class="sticky top-0 z-10 mb-2 border-b border-base-300 bg-base-100 py-2">
 	<div class="flex flex-wrap items-center gap-3">
@@ -37,13 +44,14 @@
 </div>
 
 <div
-	class="hidden grid-cols-[2rem_5rem_1.4fr_1fr_1fr_7rem] gap-2 px-1 text-sm quiet sm:grid"
-	aria-hidden="true"
+	class="hidden grid-cols-[2rem_5rem_1.4fr_1fr_1fr_1fr] items-center gap-2 px-1 text-sm quiet sm:grid"
 >
-	<span></span><span>Number</span><span>Title</span><span>Group</span><span>Subjects</span><span
-		>Rarity</span
-	>
+	<span></span><span aria-hidden="true">Number</span><span aria-hidden="true">Title</span><span
+		aria-hidden="true">Group</span
+	><span aria-hidden="true">Subjects</span>{@render lastColumn()}
 </div>
+<div class="mb-2 sm:hidden">{@render lastColumn()}</div>
+{#if hint}<p class="px-1 pb-1 text-xs quiet sm:text-right">For example: {hint}</p>{/if}
 <div role="group" aria-label="Cards">
 	<WindowedGrid
 		items={sheet.rows}
@@ -55,8 +63,6 @@
 		{#snippet cell(row: SheetRow)}<CardRow {row} {sheet} />{/snippet}
 	</WindowedGrid>
 	{#if sheet.rows.length === 0}
-		<p class="py-4 quiet">
-			This section has no cards of its own{sheet.isEdition ? '; it repeats those of others' : ''}.
-		</p>
+		<p class="py-4 quiet">This section has no cards.</p>
 	{/if}
 </div>

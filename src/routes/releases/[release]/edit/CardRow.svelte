@@ -1,21 +1,28 @@
 <script lang="ts">
 	import { tick } from 'svelte';
-	import type { CardSheet, SheetRow, TextField } from './card-sheet.svelte';
+	import { LAST_COLUMNS, type CardSheet, type SheetRow, type TextField } from './card-sheet.svelte';
 
 	let { row, sheet }: { row: SheetRow; sheet: CardSheet } = $props();
-	const FIELDS: readonly { readonly field: TextField; readonly name: string }[] = [
-		{ field: 'number', name: 'Number' },
-		{ field: 'title', name: 'Title' },
-		{ field: 'group', name: 'Group' },
-		{ field: 'subjects', name: 'Subjects' },
-		{ field: 'rarity', name: 'Rarity' }
-	];
+	const fields = $derived<
+		readonly { readonly field: TextField; readonly name: string; readonly text: string }[]
+	>([
+		{ field: 'number', name: 'Number', text: row.text.number },
+		{ field: 'title', name: 'Title', text: row.text.title },
+		{ field: 'group', name: 'Group', text: row.text.group },
+		{ field: 'subjects', name: 'Subjects', text: row.text.subjects },
+		{
+			field: sheet.lastField,
+			name: LAST_COLUMNS.find(({ field }) => field === sheet.lastField)?.name ?? '',
+			text: row.last
+		}
+	]);
+	const isFirst = (field: TextField) => field === 'number' || field === 'title';
 	const name = $derived(row.text.number || row.text.title || 'new card');
 </script>
 
 <div
 	class={[
-		'grid grid-cols-[2rem_4rem_1fr] items-center gap-x-2 gap-y-1 border-l-3 px-1 py-0.5 sm:grid-cols-[2rem_5rem_1.4fr_1fr_1fr_7rem]',
+		'grid grid-cols-[2rem_4rem_1fr] items-center gap-x-2 gap-y-1 border-l-3 px-1 py-0.5 sm:grid-cols-[2rem_5rem_1.4fr_1fr_1fr_1fr]',
 		row.isChosen && 'bg-base-200',
 		row.state === 'changed' && 'border-accent',
 		row.state === 'added' && 'border-primary',
@@ -36,17 +43,18 @@
 		}}
 		aria-label="Choose {name}"
 	/>
-	{#each FIELDS as { field, name: label } (field)}
+	{#each fields as { field, name: label, text } (field)}
 		<input
 			class={[
 				'input w-full input-sm',
 				field === 'number' && 'font-semibold',
-				(field === 'group' || field === 'subjects' || field === 'rarity') && 'max-sm:col-start-3'
+				!isFirst(field) && 'max-sm:col-start-3'
 			]}
 			data-field={field}
-			value={row.text[field]}
+			value={text}
 			disabled={row.state === 'removed' ||
-				(row.state === 'added' && field !== 'number' && field !== 'title')}
+				(row.state === 'added' && !isFirst(field)) ||
+				(row.isRepeated && !isFirst(field) && field !== 'group')}
 			oninput={(event) => sheet.write(row.key, field, event.currentTarget.value)}
 			aria-label="{label} of {name}"
 			autocomplete="off"

@@ -1,3 +1,6 @@
+import { wholeSections } from '$lib/core/checklist/edition';
+import { CARD_COLUMNS } from '$lib/core/checklist/rule-sheet/card-columns';
+import { sheetNamesOf } from '$lib/core/checklist/rule-sheet/rule-sheet';
 import { refreshAll } from '$lib/ui/refresh';
 import type { CardMark } from '$lib/core/checklist/card';
 import type { CardEdit, CardEdits } from '$lib/core/checklist/edit-cards';
@@ -6,12 +9,32 @@ import type { Problem } from '$lib/core/problem';
 import { createTurns } from '$lib/ui/in-turn';
 import { send } from '$lib/ui/send';
 
-export type TextField = 'number' | 'title' | 'group' | 'rarity' | 'subjects';
+type LineField = 'number' | 'title' | 'group' | 'subjects' | 'rarity';
+/** A field of a card's line, or, behind "record ", the key of a column of what is known beside it. */
+export type TextField = LineField | `record ${string}`;
+
+/** The columns of which the sheet shows one besides number, title, group and subjects. */
+export const LAST_COLUMNS: readonly {
+	readonly field: TextField;
+	readonly name: string;
+	readonly hint: string;
+}[] = [
+	{ field: 'rarity', name: 'Rarity', hint: '' },
+	...CARD_COLUMNS.map(({ key, name, hint }) => ({
+		field: `record ${key}` as const,
+		name,
+		hint
+	}))
+];
 
 /** A row of the sheet: a card as it will be, with what has become of it. */
 export interface SheetRow {
 	readonly key: string;
-	readonly text: Readonly<Record<TextField, string>>;
+	readonly text: Readonly<Record<LineField, string>>;
+	/** What stands in the last column. */
+	readonly last: string;
+	/** Repeated by an edition: number, title and group may differ from the card it repeats. */
+	readonly isRepeated: boolean;
 	readonly marks: readonly CardMark[];
 	readonly state: 'same' | 'changed' | 'removed' | 'added';
 	readonly isChosen: boolean;
@@ -22,6 +45,7 @@ type Draft = Partial<Record<TextField, string>> & { readonly marks?: readonly Ca
 /** Edits of a checklist before they are saved, and the rows that are chosen for a bulk edit. */
 export function createCardSheet(release: () => Release) {
 	let sectionKey = $state(release().sections[0]?.key ?? '');
+	let lastField = $state<TextField>('rarity');
 	let drafts = $state.raw<Readonly<Record<string, Draft>>>({});
 	let removed = $state.raw<readonly string[]>([]);
 	let added = $state.raw<readonly { readonly key: string; readonly section: string }[]>([]);
@@ -33,13 +57,20 @@ export function createCardSheet(release: () => Release) {
 	const inTurn = createTurns();
 
 	const section = $derived(release().sections.find(({ key }) => key === sectionKey));
+	const whole = $derived(wholeSections(release()).find(({ key }) => key === sectionKey));
+	const names = $derived(sheetNamesOf(release()));
+	const lastColumn = $derived(CARD_COLUMNS.find(({ key }) => lastField === `record ${key}`));
 	const rows = $derived.by((): SheetRow[] => {
 		const gone = new Set(removed);
 		const picked = new Set(chosen);
-		const listed = (section?.cards ?? []).map((card) => {
+		const ofSection = new Set((section?.cards ?? []).map(({ key }) => key));
+		const listed = (whole?.cards ?? []).map((card) => {
 			const draft = drafts[card.key];
 			return {
 				key: card.key,
+				last:
+					draft?.[lastField] ?? (lastColumn ? lastColumn.write(card, names) : (card.rarity ?? '')),
+				isRepeated: !ofSection.has(card.key),
 				text: {
 					number: draft?.number ?? card.number ?? '',
 					title: draft?.title ?? card.title,
@@ -61,6 +92,8 @@ export function createCardSheet(release: () => Release) {
 			.map(({ key }) => ({
 				key,
 				text: { number: '', title: '', group: '', rarity: '', subjects: '', ...drafts[key] },
+				last: '',
+				isRepeated: false,
 				marks: [],
 				state: 'added' as const,
 				isChosen: picked.has(key)
@@ -75,12 +108,23 @@ export function createCardSheet(release: () => Release) {
 
 	const edits = (): CardEdits => ({
 		change: changedKeys.map((key): CardEdit => {
-			const { subjects, ...rest } = drafts[key] ?? {};
+			const { subjects, marks, ...texts } = drafts[key] ?? {};
+			const cells = Object.entries(texts).flatMap(([field, text]) => {
+				const column = /^record (.*)$/.exec(field)?.[1];
+				return column === undefined || text === undefined ? [] : [[column, text] as const];
+			});
+			const line = Object.entries(texts).filter(([field]) => !field.startsWith('record '));
 			const list = subjects
 				?.split(';')
 				.map((subject) => subject.trim())
 				.filter(Boolean);
-			return { card: key, ...rest, ...(list ? { subjects: list } : {}) };
+			return {
+				card: key,
+				...Object.fromEntries(line),
+				...(marks ? { marks } : {}),
+				...(list ? { subjects: list } : {}),
+				...(cells.length > 0 ? { record: Object.fromEntries(cells) } : {})
+			};
 		}),
 		remove: removed,
 		add: added.map(({ key, section: into }) => ({
@@ -116,8 +160,12 @@ export function createCardSheet(release: () => Release) {
 			sectionKey = key;
 			chosen = [];
 		},
-		get isEdition() {
-			return section?.edition !== undefined;
+		/** Which column stands last. */
+		get lastField() {
+			return lastField;
+		},
+		set lastField(field: TextField) {
+			lastField = field;
 		},
 		get rows() {
 			return rows;
