@@ -18,7 +18,12 @@ export const ParallelSchema = Type.Object(
 		key: said(Type.Optional(KeySchema), 'Names it in versions; left out: made of its name.'),
 		name: said(line(100), 'What it is called.'),
 		channel: said(Type.Optional(line(100)), 'Where alone it comes from.'),
+		look: said(Type.Optional(line(300)), 'What it looks like.'),
 		howToTell: said(Type.Optional(Type.String({ maxLength: 2000 })), 'How it is known.'),
+		palette: said(
+			Type.Optional(KeySchema),
+			'Key of the finish of the palette that it is, entered once for all releases that have it.'
+		),
 		isBaseFinish: said(
 			Type.Optional(Type.Literal(true, {})),
 			'A second base finish, not a rarer one.'

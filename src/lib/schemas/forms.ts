@@ -90,6 +90,24 @@ export const VariantLineFormSchema = Type.Object({ line: Type.String({ maxLength
 /* Goals */
 export const RingFormSchema = Type.Object({ ring: Type.Enum([...RING_KEYS]) });
 
+/* Palette */
+const Said = (maxLength: number) => Type.Optional(orNull(Type.String({ maxLength })));
+export const FinishFormSchema = Type.Object({
+	key: Type.Optional(orNull(Key)),
+	name: Type.String({ minLength: 1, maxLength: 100, description: 'Give the finish a name.' }),
+	look: Said(300),
+	howToTell: Said(2000),
+	channel: Said(100),
+	stockPt: Type.Optional(
+		orNull(
+			Type.Number({ exclusiveMinimum: 0, maximum: 1000, description: 'A thickness in points.' })
+		)
+	),
+	shape: Said(60)
+});
+export const FinishKeyFormSchema = Type.Object({ key: Key });
+export const SharedFinishFormSchema = Type.Object({ name: Name });
+
 /* Binders */
 export const NewBinderFormSchema = Type.Object({
 	goal: idOf('goals', 'Choose a goal for the binder.'),

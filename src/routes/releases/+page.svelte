@@ -25,6 +25,7 @@
 	<header class="mt-4 mb-6 flex flex-wrap items-center justify-between gap-4">
 		<h1>Releases</h1>
 		<div class="flex flex-wrap gap-2">
+			<a class="btn btn-ghost" href={resolve('/releases/palette')}>Palette</a>
 			<a class="btn" href={resolve('/releases/outline')}>Sketch a release</a>
 			<a class="btn btn-primary" href={resolve('/releases/import')}>Import a checklist</a>
 		</div>

@@ -1,4 +1,3 @@
-import { rollup } from 'd3-array';
 import type { Problem } from '../problem.ts';
 import { normalCardNumber, parseCardNumber } from './numbers/card-number.ts';
 import type { Card } from './card.ts';

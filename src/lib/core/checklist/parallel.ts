@@ -21,7 +21,11 @@ export interface Parallel {
 	readonly key: string;
 	readonly name: string;
 	readonly channel?: string;
+	/** What it looks like: "green foil, matte edge". */
+	readonly look?: string;
 	readonly howToTell?: string;
+	/** Key of the finish of the palette that it is: entered once for all releases that have it. */
+	readonly palette?: string;
 	/** A second base finish (shop stock beside dealer stock), not a rarer one. */
 	readonly isBaseFinish?: true;
 	readonly stockPt?: number;

@@ -34,6 +34,8 @@ export function releaseRows(release: Release) {
 		parallels: release.parallels.map((parallel, position) => ({
 			...parallel,
 			channel: parallel.channel ?? null,
+			look: parallel.look ?? null,
+			palette: parallel.palette ?? null,
 			howToTell: parallel.howToTell ?? null,
 			isBaseFinish: parallel.isBaseFinish ?? false,
 			stockPt: parallel.stockPt ?? null,

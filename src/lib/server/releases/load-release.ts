@@ -145,11 +145,13 @@ function toCard(row: typeof cards.$inferSelect): Card {
 	};
 }
 
-function toParallel(row: typeof parallels.$inferSelect): Parallel {
+export function toParallel(row: typeof parallels.$inferSelect): Parallel {
 	return {
 		key: row.key,
 		name: row.name,
 		...optional('channel', row.channel),
+		...optional('look', row.look),
+		...optional('palette', row.palette),
 		...optional('howToTell', row.howToTell),
 		...(row.isBaseFinish ? { isBaseFinish: true } : {}),
 		...optional('stockPt', row.stockPt),

@@ -118,7 +118,7 @@
 	</dl>
 	<Sureness {...chapter} />
 
-	{#if chapter.finishes.length > 1 || chapter.finishes.some((finish) => runsText(finish) || finish.howToTell)}
+	{#if chapter.finishes.length > 1 || chapter.finishes.some((finish) => runsText(finish) || finish.howToTell || finish.look)}
 		<ul class="mt-3 max-w-4xl" aria-label="Finishes of {chapter.name}">
 			{#each chapter.finishes as finish (finish.parallelKey)}
 				<li
@@ -130,7 +130,12 @@
 					>
 					<span class="sm:text-right">{runsText(finish)}</span>
 					<span class="col-span-full quiet sm:col-span-1"
-						>{[finish.howToTell, finish.channel && `only in ${finish.channel}`, swatchText(finish)]
+						>{[
+							finish.look,
+							finish.howToTell,
+							finish.channel && `only in ${finish.channel}`,
+							swatchText(finish)
+						]
 							.filter(Boolean)
 							.join(' · ')}</span
 					>

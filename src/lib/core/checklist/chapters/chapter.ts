@@ -19,7 +19,8 @@ export interface ChapterFinish {
 	/** null: the base finish. */
 	readonly parallelKey: string | null;
 	readonly name: string;
-	/** How it looks, or is told. */
+	/** What it looks like. */
+	readonly look?: string;
 	readonly howToTell?: string;
 	readonly channel?: string;
 	/** Cards that were made in it. */

@@ -28,13 +28,15 @@ export function finishesOf(
 			made,
 			({ printRun, estimatedRun }) => `${printRun ?? ''} ${estimatedRun ?? ''}`
 		);
-		const howToTell = parallel ? parallel.howToTell : section.baseLook;
 		return [
 			{
 				parallelKey: parallel?.key ?? null,
 				name: parallel?.name ?? 'Base finish',
-				...(howToTell === undefined ? {} : { howToTell }),
-				...(parallel ? pickDetails(parallel, ['channel']) : {}),
+				...(parallel
+					? pickDetails(parallel, ['look', 'howToTell', 'channel'])
+					: section.baseLook === undefined
+						? {}
+						: { look: section.baseLook }),
 				cards: made.length,
 				runs: [...runs.values()]
 					.map((same): ChapterRun => {

@@ -70,6 +70,20 @@ describe('a list of cards added to a release', () => {
 		expect(checkRelease(after)).toEqual([]);
 	});
 
+	test('of two cards of one title each gets what the list says of it', () => {
+		const twins = resolved({
+			release: { name: 'Aaa', maker: 'M', year: '1994' },
+			sections: [
+				{
+					name: 'Log',
+					kind: 'insert',
+					cards: [{ title: 'Fog', subjects: ['Bram'] }, { title: 'Fog' }]
+				}
+			]
+		});
+		expect(told(addToRelease(twins, twins))).toEqual(told(twins));
+	});
+
 	test('for all releases: nothing of a release goes, its own cards added change nothing, twice is once', () => {
 		fc.assert(
 			fc.property(oddReleaseDraft, releaseDraft, (grown, list) => {

@@ -21,8 +21,12 @@ export function addToRelease(before: Release, list: Release): Release {
 	);
 	const placeOf = (section: string, { number, title }: Card) =>
 		`${numberingOf.get(section) ?? section} ${number === null ? `"${title}` : normalCardNumber(number)}`;
-	const places = new Map(
-		before.sections.flatMap(({ key, cards }) => cards.map((card) => [placeOf(key, card), card]))
+	/** Cards that stand at each place: several, where two bear the same number or title. */
+	const places = group(
+		before.sections.flatMap(({ key, cards }) =>
+			cards.map((card) => ({ place: placeOf(key, card), card }))
+		),
+		({ place }) => place
 	);
 	/** Key of a card in the list → the card as it becomes. */
 	const becomes = new Map<string, Card>();
@@ -31,14 +35,16 @@ export function addToRelease(before: Release, list: Release): Release {
 		const fresh: Card[] = [];
 		for (const card of section.cards) {
 			const place = placeOf(section.key, card);
-			const known = places.get(place);
+			const same = places.get(place) ?? [];
+			// Of cards of one name each is its own: the key tells them apart.
+			const { card: known } = same.find((other) => other.card.key === card.key) ?? same[0] ?? {};
 			const joined = known
 				? fillCard(filled.get(known.key) ?? known, card)
 				: { ...card, key: freeKey(card.key, taken) };
 			if (known) filled.set(known.key, joined);
 			else {
 				fresh.push(joined);
-				places.set(place, joined);
+				places.set(place, [...same, { place, card: joined }]);
 			}
 			becomes.set(card.key, joined);
 		}

@@ -94,6 +94,8 @@ export interface ParallelDraft {
 	readonly key?: string;
 	readonly name: string;
 	readonly channel?: string;
+	readonly look?: string;
+	readonly palette?: string;
 	readonly howToTell?: string;
 	readonly isBaseFinish?: true;
 	readonly stockPt?: number;

@@ -236,6 +236,11 @@ export const recordedReleaseDraft: fc.Arbitrary<ReleaseDraft> = fc
 					...(section.edition ? { edition: { ...section.edition, from: 'Z89' } } : {}),
 					cards: section.cards.map((card, c) => ({ ...card, ...cards[c] }))
 				})),
+				parallels: (draft.parallels ?? []).map((known) => ({
+					...known,
+					look: title,
+					palette: 'entered-once'
+				})),
 				variants: (draft.variants ?? []).map((variant) => ({
 					...variant,
 					...counts,

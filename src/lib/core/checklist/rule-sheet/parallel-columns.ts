@@ -1,3 +1,5 @@
+import { good } from '../../problem.ts';
+import { slug } from '../slug.ts';
 import { CARD_SHAPES } from '../card-format.ts';
 import type { Parallel, RunRule } from '../parallel.ts';
 import { SWATCHES } from '../swatch.ts';
@@ -21,6 +23,11 @@ export const PARALLEL_COLUMNS: readonly Column<ParallelRules>[] = [
 		(channel) => ({ channel })
 	),
 	textColumn(
+		{ key: 'look', name: 'Looks', hint: 'green foil, matte edge', width: 14 },
+		({ look }) => look,
+		(look) => ({ look })
+	),
+	textColumn(
 		{ key: 'howToTell', name: 'How to tell', hint: 'green edge; numbered on the back', width: 24 },
 		({ howToTell }) => howToTell,
 		(howToTell) => ({ howToTell })
@@ -41,7 +48,15 @@ export const PARALLEL_COLUMNS: readonly Column<ParallelRules>[] = [
 		CARD_SHAPES,
 		({ shape }) => shape,
 		(shape) => ({ shape })
-	)
+	),
+	{
+		key: 'palette',
+		name: 'From the palette',
+		hint: 'its key there',
+		width: 10,
+		write: ({ palette }) => palette ?? '',
+		read: (text) => good(text === '' ? {} : { palette: slug(text) })
+	}
 ];
 
 export const RUN_COLUMNS: readonly Column<PlacedRun>[] = [

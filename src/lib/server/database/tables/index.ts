@@ -15,6 +15,7 @@ export { goalProgress } from './goal-progress.ts';
 export { goals } from './goals.ts';
 export { journal } from './journal.ts';
 export { ownKinds } from './own-kinds.ts';
+export { paletteFinishes } from './palette-finishes.ts';
 export { parallels } from './parallels.ts';
 export { media, photos } from './photos.ts';
 export { preferences } from './preferences.ts';

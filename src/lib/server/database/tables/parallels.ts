@@ -1,4 +1,4 @@
-import { sqliteTable, integer, real, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { sqliteTable, index, integer, real, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { ReleaseId } from '../../../core/row-id.ts';
 import type { RunRule } from '../../../core/checklist/parallel.ts';
 import { releases } from './releases.ts';
@@ -15,11 +15,17 @@ export const parallels = sqliteTable(
 		position: integer().notNull(),
 		name: text().notNull(),
 		channel: text(),
+		look: text(),
 		howToTell: text(),
+		/** Key of the finish of the palette that it is. */
+		palette: text(),
 		isBaseFinish: integer({ mode: 'boolean' }).notNull().default(false),
 		stockPt: real(),
 		shape: text(),
 		runs: text({ mode: 'json' }).$type<readonly RunRule[]>().notNull()
 	},
-	(table) => [uniqueIndex('parallels_key').on(table.releaseId, table.key)]
+	(table) => [
+		uniqueIndex('parallels_key').on(table.releaseId, table.key),
+		index('parallels_palette').on(table.palette)
+	]
 );

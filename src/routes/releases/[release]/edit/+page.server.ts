@@ -6,8 +6,11 @@ import { readOutline } from '$lib/core/checklist/outline/read-outline';
 import { subjectsOfTitles, withSubjects } from '$lib/core/checklist/subjects-of-titles';
 import { AddLinesFormSchema, MendFormSchema, SubjectsFormSchema } from '$lib/schemas/forms';
 import { theCollection } from '$lib/server/collection';
+import { readPalette } from '$lib/server/palette/palette';
 import { readFormOf } from '$lib/server/read-form';
 import { saveRelease } from '$lib/server/checklists/save-release';
+
+export const load = async () => ({ palette: await readPalette((await theCollection()).db) });
 
 export const actions = {
 	/** Puts right what the doctor found: the finding is worked out anew and must still be there. */

@@ -88,6 +88,6 @@
 	{:else if pane === 'subjects'}
 		<TitleSubjects release={data.release} problems={form?.subjectProblems ?? []} {unsaved} />
 	{:else}
-		<RulePane {book} name={pane} />
+		<RulePane {book} name={pane} palette={data.palette} />
 	{/if}
 </div>

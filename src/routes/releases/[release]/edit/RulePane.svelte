@@ -1,11 +1,29 @@
 <script lang="ts">
 	import { SHEET_HINTS, type SheetName } from '$lib/core/checklist/rule-sheet/rule-sheet';
+	import type { PaletteFinish } from '$lib/core/checklist/palette';
 	import { countOf } from '$lib/ui/numerals';
 	import RuleTable from './RuleTable.svelte';
 	import type { RuleBook } from './rule-book.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
-	let { book, name }: { book: RuleBook; name: SheetName } = $props();
+	interface Props {
+		book: RuleBook;
+		name: SheetName;
+		/** Finishes that may be taken over. */
+		palette: readonly PaletteFinish[];
+	}
+	let { book, name, palette }: Props = $props();
+
+	function addFinish(key: string) {
+		const finish = palette.find((known) => known.key === key);
+		if (!finish) return;
+		const { key: from, stockPt, ...said } = finish;
+		book.add('parallels', {
+			...said,
+			palette: from,
+			...(stockPt === undefined ? {} : { stockPt: String(stockPt) })
+		});
+	}
 	const namesIn = (sheet: 'sections' | 'parallels' | 'packTypes') =>
 		book.rows(sheet).map(({ cells }) => cells['name'] ?? '');
 	const suggestions = $derived({
@@ -32,3 +50,19 @@
 	<ProblemAlert problems={book.problems} class="mt-2" most={8} />
 </div>
 <RuleTable {book} {name} {suggestions} />
+{#if name === 'parallels' && palette.length > 0}
+	<label class="mt-2 flex flex-wrap items-center gap-2">
+		<span class="text-sm quiet">A finish from the palette</span>
+		<select
+			class="select w-56 select-sm"
+			value=""
+			onchange={({ currentTarget }) => {
+				addFinish(currentTarget.value);
+				currentTarget.value = '';
+			}}
+		>
+			<option value=""></option>
+			{#each palette as finish (finish.key)}<option value={finish.key}>{finish.name}</option>{/each}
+		</select>
+	</label>
+{/if}

@@ -91,9 +91,10 @@ export function createRuleBook(release: () => Release) {
 				)
 			);
 		},
-		add(name: SheetName) {
+		/** Adds a row; `known` are cells that are filled already. */
+		add(name: SheetName, known: SheetRow['cells'] = {}) {
 			const cells: SheetRow['cells'] =
-				name === 'runs' ? { parallel: sheet.parallels.at(-1)?.cells['name'] ?? '' } : {};
+				name === 'runs' ? { parallel: sheet.parallels.at(-1)?.cells['name'] ?? '' } : known;
 			change(name, [...sheet[name], { key: '', cells: { ...FRESH[name], ...cells } }]);
 		},
 		remove(name: SheetName, row: number) {
