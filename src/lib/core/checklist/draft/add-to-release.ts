@@ -50,15 +50,18 @@ export function addToRelease(before: Release, list: Release): Release {
 		}
 		return { ...section, cards: fresh };
 	});
+	// A list may say more of a card that it added itself, further down.
+	const asFilled = (card: Card) => filled.get(card.key) ?? card;
+	const fresh = added.map((section) => ({ ...section, cards: section.cards.map(asFilled) }));
 	const sections = [
 		...before.sections.map((section) => ({
 			...section,
 			cards: [
-				...section.cards.map((card) => filled.get(card.key) ?? card),
-				...(added.find(({ key }) => key === section.key)?.cards ?? [])
+				...section.cards.map(asFilled),
+				...(fresh.find(({ key }) => key === section.key)?.cards ?? [])
 			]
 		})),
-		...added.filter(({ key, cards, edition }) => {
+		...fresh.filter(({ key, cards, edition }) => {
 			return (
 				(cards.length > 0 || edition) && !before.sections.some((section) => section.key === key)
 			);
