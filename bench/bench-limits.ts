@@ -2,7 +2,7 @@ import { Bench } from 'tinybench';
 import { planBoxes } from '../src/lib/core/storage/plan/plan-boxes.ts';
 import { pullList } from '../src/lib/core/storage/slips/put-away.ts';
 import { pairGroups } from '../src/lib/core/binder/pair-groups.ts';
-import { compareReleases } from '../src/lib/core/checklist/compare-releases.ts';
+import { compareReleases } from '../src/lib/core/checklist/compare/compare-releases.ts';
 import { CONDITIONS } from '../src/lib/core/copies/condition.ts';
 import { fillSlots } from '../src/lib/core/goal/fill-slots.ts';
 import { scopeGoal } from '../src/lib/core/goal/scope-goal.ts';

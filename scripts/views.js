@@ -21,7 +21,7 @@ export const VIEWS = [
 	},
 	{
 		name: 'side-by-side',
-		path: '/releases/compare?left=harbour-lights-1994&right=harbour-lights-1995',
+		path: '/releases/compare?side=harbour-lights-1994&side=harbour-lights-1995',
 		act: (page) => page.getByText('Fresnel', { exact: true }).first().scrollIntoViewIfNeeded()
 	},
 	{ name: 'goal', path: '/goals/1' },

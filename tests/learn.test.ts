@@ -45,7 +45,9 @@ test('a release is sketched, filled in, mended and compared', async ({ page, emp
 
 	// A second release with a gap: the doctor's mend, and the two years one above the other.
 	await page.goto(`${empty.url}/releases/outline`);
-	await outline.fill('release Gull Row 1997, M, 1997\nbase Base: 1-5, 8-9\nparallel Ghost: 20-30');
+	await outline.fill(
+		'release Gull Row 1997, M, 1997\nbase Base: 1-5, 8-9\ninsert Ink: K1-K2\nparallel Ghost: 20-30'
+	);
 	await page.getByRole('button', { name: 'Create Gull Row 1997' }).click();
 	await page.getByRole('link', { name: 'Edit', exact: true }).click();
 	const findings = page.getByTestId('findings').getByRole('listitem');
@@ -59,8 +61,34 @@ test('a release is sketched, filled in, mended and compared', async ({ page, emp
 	await expect(page.getByText('Nothing is out of place.')).toBeVisible();
 	await page.getByRole('link', { name: 'Gull Row 1997' }).click();
 	await page.getByRole('link', { name: 'Side by side' }).click();
-	await expect(page.getByText('Base: 9 cards')).toBeVisible();
-	await expect(page.getByText('Base: 12 cards, in Slate')).toBeVisible();
+	const base = page.getByRole('region', { name: 'Base' });
+	await expect(base.getByText('Cards, differs')).toBeVisible();
+	await expect(base).toContainText('12');
+	await expect(base).toContainText('Slate, differs');
+	// A pair made by hand stays; it is parted again with a key.
+	const apart = page.getByLabel('Its counterpart').first();
+	await apart.selectOption({ index: 1 });
+	const part = page.getByRole('button', { name: 'paired by hand: part them' });
+	await expect(part).toHaveCount(1);
+	await page.reload({ waitUntil: 'networkidle' });
+	await part.press('Enter');
+	await expect(part).toHaveCount(0);
+	// Sections of one release, then three sides, then what differs alone; printed as it is shown.
+	await page.getByLabel('And another').selectOption({ index: 1 });
+	await expect(page).toHaveURL(/side=.*side=.*side=/);
+	await page
+		.getByRole('button', { name: /^Take .* away$/ })
+		.last()
+		.click();
+	await page
+		.getByLabel(/^Section of/)
+		.first()
+		.selectOption({ label: 'Base' });
+	await expect(page.getByRole('region')).toHaveCount(1);
+	await page.getByLabel('Only what differs').check();
+	const coming = page.waitForEvent('download');
+	await page.getByRole('link', { name: 'Print as PDF' }).click();
+	expect((await coming).suggestedFilename()).toBe('side-by-side.pdf');
 });
 
 test('the checklist is edited by keys and in bulk; an edit that would orphan a copy is refused', async ({

@@ -5,7 +5,7 @@ import { ChecklistBodySchema } from './checklist.ts';
 import { VariantSchema } from './checklist-finish.ts';
 import { ProblemSchema } from './compute.ts';
 import { GoalRulesSchema } from './goal-rules.ts';
-import { closed, Whole, said } from './vocabulary.ts';
+import { closed, Whole, said, list } from './vocabulary.ts';
 
 const Word = Type.String();
 const MaybeWord = Type.Union([Word, Type.Null()]);
@@ -118,10 +118,34 @@ export const ProductionOutput = Type.Object(
 	closed
 );
 
+const KeyOf = Type.String({ minLength: 1, maxLength: 200 });
+const SectionNameSchema = Type.Object(
+	{ release: said(KeyOf, 'Key of the release.'), section: said(KeyOf, 'Key of its section.') },
+	closed
+);
 export const CompareInput = Type.Object(
 	{
 		left: said(ChecklistBodySchema, 'A release.'),
-		right: said(ChecklistBodySchema, 'Another one.')
+		right: said(ChecklistBodySchema, 'Another one.'),
+		more: said(
+			Type.Optional(list(ChecklistBodySchema, 4)),
+			'Further ones, for the sheet that lays all beside each other.'
+		),
+		counterparts: said(
+			Type.Optional(
+				list(
+					Type.Object(
+						{
+							first: said(SectionNameSchema, 'A section.'),
+							other: said(SectionNameSchema, 'Its counterpart.')
+						},
+						closed
+					),
+					10_000
+				)
+			),
+			'Sections that were paired by hand.'
+		)
 	},
 	closed
 );
@@ -154,6 +178,40 @@ export const CompareOutput = Type.Object(
 				)
 			),
 			'Sections laid beside each other.'
+		),
+		sheet: said(
+			Type.Array(
+				Type.Object(
+					{
+						members: said(
+							Type.Array(MaybeWord),
+							'Keys of the sections that lie beside each other, a place a release; null: it has none.'
+						),
+						byHand: said(Type.Boolean(), 'Whether some of them were paired by hand.'),
+						lines: said(
+							Type.Array(
+								Type.Object(
+									{
+										what: said(Type.String(), 'What the line is about.'),
+										cells: said(
+											Type.Array(Type.String()),
+											'What each release says of it; "" where it says nothing.'
+										),
+										differs: said(
+											Type.Boolean(),
+											'Whether releases that have such a section say different things.'
+										)
+									},
+									closed
+								)
+							),
+							'Cards, numbers, odds, stock, notes and tells of the sections, then each finish with its runs.'
+						)
+					},
+					closed
+				)
+			),
+			'All releases beside each other, section by section and line by line.'
 		)
 	},
 	closed

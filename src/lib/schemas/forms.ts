@@ -108,6 +108,13 @@ export const FinishFormSchema = Type.Object({
 export const FinishKeyFormSchema = Type.Object({ key: Key });
 export const SharedFinishFormSchema = Type.Object({ name: Name });
 
+/* Side by side: "release/section", and whether they are parted */
+export const PairFormSchema = Type.Object({
+	first: Key,
+	other: Key,
+	part: Type.Optional(Type.Literal('yes'))
+});
+
 /* Binders */
 export const NewBinderFormSchema = Type.Object({
 	goal: idOf('goals', 'Choose a goal for the binder.'),

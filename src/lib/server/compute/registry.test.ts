@@ -76,8 +76,11 @@ const EXAMPLES: Readonly<Record<string, { body: unknown; holds: unknown }>> = {
 	},
 	'check-checklist': { body: { checklist }, holds: { findings: [] } },
 	'compare-releases': {
-		body: { left: checklist, right: checklist },
-		holds: { sections: [{ left: 'base', right: 'base' }] }
+		body: { left: checklist, right: checklist, more: [checklist] },
+		holds: {
+			sections: [{ left: 'base', right: 'base' }],
+			sheet: [{ members: ['base', 'base', 'base'], byHand: false }]
+		}
 	},
 	production: {
 		body: { checklist, goal: { preset: 'strict-master' } },

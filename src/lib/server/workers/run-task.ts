@@ -17,6 +17,7 @@ const LONGEST_MS: Readonly<Record<TaskName, number>> = {
 	previewLabels: 60_000,
 	printLabels: 60_000,
 	printChecklist: 60_000,
+	printComparison: 60_000,
 	printBinder: 60_000
 };
 /** What a worker may keep; past it the worker ends, not the server. */

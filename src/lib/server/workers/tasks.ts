@@ -4,6 +4,7 @@ import { readBinder } from '../binders/read-binder.ts';
 import { compute } from '../compute/registry.ts';
 import { withReader } from '../database/open.ts';
 import { readSettings } from '../database/settings.ts';
+import { printComparison } from '../compare/compare-view.ts';
 import { exportHoldings } from '../holdings/export-holdings.ts';
 import { holderView } from '../storage/holders/holder-view.ts';
 import { labelTexts, type LabelChoice } from '../storage/labels/label-texts.ts';
@@ -105,6 +106,16 @@ export const TASKS = {
 			const bytes = await printChecklist(stored.release, owned, paper, now);
 			return { name: `${key}-checklist.pdf`, bytes };
 		}),
+	/** Null where there are no two sides. */
+	printComparison: ({
+		names,
+		paper,
+		now
+	}: {
+		readonly names: readonly string[];
+		readonly paper: Paper;
+		readonly now: string;
+	}) => withReader(readSettings(process.env), (db) => printComparison(db, names, paper, now)),
 	/** Null where there is no such binder. */
 	printBinder: ({
 		binder,

@@ -51,7 +51,7 @@
 		{#if release.note}<p class="mt-2 quiet">{release.note}</p>{/if}
 	</div>
 	<div class="flex flex-wrap gap-2">
-		<a class="btn" href={resolve(`/releases/compare?left=${query}`)}>Side by side</a>
+		<a class="btn" href={resolve(`/releases/compare?side=${query}`)}>Side by side</a>
 		<a class="btn" href={resolve('/releases/[release]/edit', { release: release.key })}>Edit</a>
 		<a class="btn" href={resolve(`/releases/outline?like=${query}`)}>Another like it</a>
 		<a

@@ -31,11 +31,11 @@ export function tellingsOf(release: Release): readonly Telling[] {
 
 function tellNumbering(owner: Chapter, chapters: ReleaseChapters['parts']): readonly Telling[] {
 	const guests = chapters.filter(({ numberedIn }) => numberedIn === owner.name);
-	return owner.finishes.map(({ parallelKey, howToTell, channel, runs }): Telling => {
+	return owner.finishes.map(({ parallelKey, look, howToTell, channel, runs }): Telling => {
 		const made = runs.flatMap(({ printRun, isEstimate }) =>
 			printRun === null ? [] : [isEstimate ? `some ${printRun} of each` : `/${printRun}`]
 		);
-		const finish = [howToTell, channel, [...new Set(made)].join(', ')].filter(isSaid);
+		const finish = [look, howToTell, channel, [...new Set(made)].join(', ')].filter(isSaid);
 		return {
 			section: owner.key,
 			parallel: parallelKey,

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { compareReleases } from '../compare-releases.ts';
+import { compareReleases } from '../compare/compare-releases.ts';
 import type { ReleaseDraft } from '../draft/draft.ts';
 import { productionOf, runsOf } from '../versions/production.ts';
 import { expand } from '../versions/expand.ts';

@@ -5,6 +5,7 @@ export { boxCards } from './box-cards.ts';
 export { boxes } from './boxes.ts';
 export { cards } from './cards.ts';
 export { copies } from './copies.ts';
+export { counterparts } from './counterparts.ts';
 export { discrepancies } from './discrepancies.ts';
 export { dividers } from './dividers.ts';
 export { dividerSums } from './divider-sums.ts';

@@ -1,8 +1,9 @@
-import type { Card } from './card.ts';
-import { wholeSections } from './edition.ts';
-import type { Release } from './release.ts';
-import type { Section } from './section.ts';
-import { plainName } from './slug.ts';
+import type { Card } from '../card.ts';
+import { wholeSections } from '../edition.ts';
+import type { Release } from '../release.ts';
+import type { Section } from '../section.ts';
+import { plainName } from '../slug.ts';
+import { meetSections, type Counterpart } from './meet-sections.ts';
 
 /** Two cards laid one above the other, and what brought them together. */
 export interface CardPair {
@@ -19,36 +20,26 @@ export interface SectionPair {
 }
 
 /**
- * Lays two releases one above the other. Sections meet by name, then by kind in their order. Cards
- * of two sections meet by subject (or title, where no subject is given), each once and the first
- * ones first; those left over meet by their place in the section, the rest stand alone.
+ * Lays two releases one above the other. Sections meet as in `meetSections`: by hand, by name, then by kind
+ * in their order. Cards of two sections meet by subject (or title, where no subject is given), each once and
+ * the first ones first; those left over meet by their place in the section, the rest stand alone.
  */
-export function compareReleases(left: Release, right: Release): readonly SectionPair[] {
-	const lefts = wholeSections(left);
-	const open = [...wholeSections(right)];
-	const take = (matches: (section: Section) => boolean): Section | null => {
-		const at = open.findIndex(matches);
-		return at < 0 ? null : (open.splice(at, 1)[0] ?? null);
-	};
-	const byName = lefts.map((section) =>
-		take((other) => plainName(other.name) === plainName(section.name))
+export function compareReleases(
+	left: Release,
+	right: Release,
+	counterparts: readonly Counterpart[] = []
+): readonly SectionPair[] {
+	const sides = [left, right].map((release) => ({
+		release: release.key,
+		sections: wholeSections(release)
+	}));
+	return meetSections(sides, counterparts).map(({ sections: [above = null, below = null] }) =>
+		pairSections(above, below)
 	);
-	const partners = lefts.map(
-		(section, i) =>
-			byName[i] ?? take((other) => other.kind === section.kind && isAlone(other, lefts))
-	);
-	return [
-		...lefts.map((section, i) => pairSections(section, partners[i] ?? null)),
-		...open.map((section) => pairSections(null, section))
-	];
 }
 
-/** No section of the other side has its name: it may meet another of its kind. */
-function isAlone(section: Section, others: readonly Section[]): boolean {
-	return others.every((other) => plainName(other.name) !== plainName(section.name));
-}
-
-function pairSections(left: Section | null, right: Section | null): SectionPair {
+/** The cards of two sections, laid one above the other. */
+export function pairSections(left: Section | null, right: Section | null): SectionPair {
 	const lefts = left?.cards ?? [];
 	const rights = right?.cards ?? [];
 	const partnerOf = new Map<Card, { card: Card; by: 'subject' | 'place' }>();
