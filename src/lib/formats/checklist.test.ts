@@ -1,4 +1,3 @@
-import { CARD_DETAILS } from '../core/checklist/card-details.ts';
 import { SECTION_DETAILS } from '../core/checklist/section.ts';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { parse } from 'csv-parse/sync';
