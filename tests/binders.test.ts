@@ -232,6 +232,19 @@ test.describe('a binder', () => {
 		await expect(page.getByTestId('show')).toContainText('1 of 34');
 		for (const key of ['ArrowRight', 'Space', 'End']) await page.keyboard.press(key);
 		await expect(page.getByTestId('show')).toContainText("Tallow Jack's Round 2 of 4");
+		// A note of one's own stands before what is known; a card is shown by itself, with what is like it.
+		await page.keyboard.press('Home');
+		await page.keyboard.press('n');
+		await page.keyboard.type('Begin with the lights.');
+		await page.keyboard.press('Control+Enter');
+		const told = page.getByRole('list', { name: 'What there is to tell' }).getByRole('listitem');
+		await expect(told.first()).toHaveText('Begin with the lights.');
+		for (let leaf = 0; leaf < 2; leaf++) await page.keyboard.press('ArrowRight');
+		await page.getByRole('button', { name: /^27, Nan Gannaway/ }).press('Enter');
+		const shown = page.getByRole('dialog', { name: '27 Nan Gannaway' });
+		await expect(shown.getByRole('link', { name: /Harbour Lights 1995/ })).toBeVisible();
+		await page.keyboard.press('Escape');
+		await expect(shown).toBeHidden();
 		await page.keyboard.press('f');
 		await expect.poll(() => page.evaluate(() => document.fullscreenElement !== null)).toBe(true);
 		await page.evaluate(() => document.exitFullscreen());
@@ -287,6 +300,22 @@ test.describe('a binder', () => {
 			if (request.url().includes('/api/media/')) asked.push(request.url());
 		});
 		await page.goto(`${empty.url}/binders/1`, { waitUntil: 'networkidle' });
+		await expect(page.getByTestId('spread').locator('img')).toHaveCount(4);
+		// A photo of the back is none of the front, and is shown beside it.
+		await page.goto(`${empty.url}/releases/small-lights-1994/cards/base-1`, {
+			waitUntil: 'networkidle'
+		});
+		await page.getByRole('button', { name: 'The photo shows the front: turn it over' }).click();
+		await expect(
+			page.getByRole('button', { name: 'The photo shows the back: turn it over' })
+		).toBeVisible();
+		await page.goto(`${empty.url}/binders/1/show`, { waitUntil: 'networkidle' });
+		await page.getByRole('button', { name: /^1, Lamp 1/ }).click();
+		await expect(page.getByRole('dialog').getByAltText('Back')).toBeVisible();
+		await expect(page.getByRole('dialog').getByAltText('Front')).toHaveCount(0);
+		await page.goto(`${empty.url}/binders/1`, { waitUntil: 'networkidle' });
+		await expect(page.getByTestId('spread').locator('img')).toHaveCount(3);
+		await page.getByRole('button', { name: 'Undo' }).click();
 		await expect(page.getByTestId('spread').locator('img')).toHaveCount(4);
 		const before = asked.length;
 		expect(before).toBeGreaterThan(0);

@@ -4,6 +4,7 @@ export const VIEWS = [
 	'/releases/import',
 	'/releases/outline',
 	'/releases/compare',
+	'/releases/palette',
 	'/releases/signal-year-2019/edit',
 	'/releases/the-drowned-bell',
 	'/releases/harbour-lights-1994',

@@ -138,6 +138,8 @@ export const BlocksFormSchema = Type.Object({
 	block: list(Key, 10_000),
 	order: list(Type.Enum(['', ...BLOCK_ORDERS]), 10_000)
 });
+/** What a collector wants to tell of a block while its pages are shown. */
+export const BlockNoteFormSchema = Type.Object({ block: Key, note: asTyped(5000) });
 const Pocket = Type.String({ pattern: '^\\d{1,6}/\\d{1,4}$', description: 'Name two pockets.' });
 export const SwapFormSchema = Type.Object({ first: Pocket, second: Pocket });
 export const CorrectFormSchema = Type.Object({ first: Key, second: Key });

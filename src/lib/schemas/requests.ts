@@ -1,3 +1,4 @@
+import { PHOTO_SIDES } from '../core/copies/photo-side.ts';
 import { Type, type TSchema } from 'typebox';
 import { CARD_MARKS } from '../core/checklist/card.ts';
 import { HOLDER_KEYS } from '../core/storage/kinds/holder-kind.ts';
@@ -74,6 +75,9 @@ export const CardEditsSchema = Type.Object(
 	},
 	closed
 );
+
+/** Which side of its card a photo shows. */
+export const PhotoChangeSchema = Type.Object({ side: Type.Enum([...PHOTO_SIDES]) }, closed);
 
 const SheetRowsSchema = Type.Array(
 	Type.Object(

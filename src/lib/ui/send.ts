@@ -6,7 +6,7 @@ let last: Promise<unknown> = Promise.resolve();
 
 /** Asks the server to change something; problems come back as the server names them. */
 export function send<Value>(
-	method: 'POST' | 'PUT' | 'DELETE',
+	method: 'POST' | 'PUT' | 'PATCH' | 'DELETE',
 	path: string,
 	body?: unknown
 ): Promise<Outcome<Value>> {

@@ -23,8 +23,10 @@ export interface PocketFace {
 	readonly state: PocketState;
 	/** Where the card is that was pulled out. */
 	readonly kept?: string;
-	/** Hash of the copy's photo. */
+	/** Hash of the copy's photo, its front. */
 	readonly photo?: string;
+	/** Hash of the photo of its back. */
+	readonly backPhoto?: string;
 	readonly format?: CardFormat;
 }
 

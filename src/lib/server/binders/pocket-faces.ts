@@ -30,16 +30,19 @@ export async function pocketFaces(
 	);
 	const lying = new Set([...cards.values()].flatMap((card) => card.inPocket ?? []));
 	const ids = [...lying].map((id): CopyId => rowId(Number(id)));
-	const photos = new Map<string, string>();
-	for (const { copyId, hash } of await photosOf(db, ids)) {
-		if (!photos.has(String(copyId))) photos.set(String(copyId), hash);
+	const fronts = new Map<string, string>();
+	const backs = new Map<string, string>();
+	for (const { copyId, hash, side } of await photosOf(db, ids)) {
+		const shown = side === 'back' ? backs : fronts;
+		if (!shown.has(String(copyId))) shown.set(String(copyId), hash);
 	}
 	return slots.map(({ key, release: home, version }) => {
 		const listed = found.get(`${home}/${version.cardKey}`);
 		if (!listed) throw new RangeError(`pocketFaces: no card "${version.cardKey}" in ${home}`);
 		const { card, section, release } = listed;
 		const pocket = cards.get(key);
-		const photo = photos.get(pocket?.inPocket ?? '');
+		const photo = fronts.get(pocket?.inPocket ?? '');
+		const backPhoto = backs.get(pocket?.inPocket ?? '');
 		const format = formatOfCard(section, card);
 		const variant = variants.get(`${release.key} ${version.variantKey}`);
 		return {
@@ -58,6 +61,7 @@ export async function pocketFaces(
 			state: stateOf(pocket),
 			...(pocket?.pulledOut === undefined ? {} : { kept: pocket.pulledOut }),
 			...(photo ? { photo } : {}),
+			...(backPhoto ? { backPhoto } : {}),
 			...(format ? { format } : {})
 		};
 	});

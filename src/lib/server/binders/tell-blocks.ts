@@ -3,6 +3,7 @@ import { tellingsOf } from '../../core/checklist/chapters/telling.ts';
 import { wholeSections } from '../../core/checklist/edition.ts';
 import { blockName } from '../../core/binder/binder-slots.ts';
 import { joinReleases } from '../../core/binder/join-goals.ts';
+import type { Release } from '../../core/checklist/release.ts';
 import type { BinderId } from '../../core/row-id.ts';
 import type { Reader } from '../database/open.ts';
 import { goals } from '../database/tables/index.ts';
@@ -14,18 +15,7 @@ export async function tellBlocks(
 	db: Reader,
 	id: BinderId
 ): Promise<Readonly<Record<string, readonly string[]>>> {
-	const held = (await goalsOfBinders(db, [id])).get(id) ?? [];
-	const rows = await db
-		.select()
-		.from(goals)
-		.where(
-			inArray(
-				goals.id,
-				held.map(({ goalId }) => goalId)
-			)
-		);
-	const loaded = await Promise.all(rows.map((goal) => loadGoalReleases(db, goal)));
-	const releases = joinReleases(loaded);
+	const releases = await releasesInBinder(db, id);
 	const told = releases.flatMap((release) => {
 		const sections = new Map(wholeSections(release).map((section) => [section.key, section]));
 		return tellingsOf(release).flatMap(({ section: key, parallel, lines }) => {
@@ -36,4 +26,19 @@ export async function tellBlocks(
 		});
 	});
 	return Object.fromEntries(told);
+}
+
+/** The releases over which the goals of a binder go. */
+export async function releasesInBinder(db: Reader, id: BinderId): Promise<readonly Release[]> {
+	const held = (await goalsOfBinders(db, [id])).get(id) ?? [];
+	const rows = await db
+		.select()
+		.from(goals)
+		.where(
+			inArray(
+				goals.id,
+				held.map(({ goalId }) => goalId)
+			)
+		);
+	return joinReleases(await Promise.all(rows.map((goal) => loadGoalReleases(db, goal))));
 }

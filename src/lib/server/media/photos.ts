@@ -6,6 +6,7 @@ import { chunks } from '../database/chunks.ts';
 import type { Collection, Reader } from '../database/open.ts';
 import { copies, media, photos } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
+import type { PhotoSide } from '../../core/copies/photo-side.ts';
 import type { CopyId, PhotoId } from '../../core/row-id.ts';
 
 /** The largest file, in bytes, and the most pixels, that are taken in. */
@@ -87,6 +88,16 @@ export async function addPhoto(
 	});
 }
 
+/** Says which side of its card a photo shows. False where there is none. */
+export function turnPhoto(collection: Collection, id: PhotoId, side: PhotoSide): Promise<boolean> {
+	return makeChange(collection, async (record, tx) => {
+		const [photo] = await tx.select().from(photos).where(eq(photos.id, id));
+		if (!photo) return { value: false, label: '' };
+		if (photo.side !== side) await record.update(photos, id, { side });
+		return { value: true, label: `A photo shows the ${side}` };
+	});
+}
+
 /** Takes a photo off its copy; undo brings it back. False where there is none. */
 export function removePhoto(collection: Collection, id: PhotoId): Promise<boolean> {
 	return makeChange(collection, async (record, tx) => {
@@ -99,11 +110,11 @@ export function removePhoto(collection: Collection, id: PhotoId): Promise<boolea
 
 /** The photos of some copies, in order. */
 export async function photosOf(db: Reader, copyIds: readonly CopyId[]) {
-	const found: { id: PhotoId; copyId: CopyId; hash: string }[] = [];
+	const found: { id: PhotoId; copyId: CopyId; hash: string; side: PhotoSide | null }[] = [];
 	for (const some of chunks(copyIds, 5000)) {
 		found.push(
 			...(await db
-				.select({ id: photos.id, copyId: photos.copyId, hash: photos.hash })
+				.select({ id: photos.id, copyId: photos.copyId, hash: photos.hash, side: photos.side })
 				.from(photos)
 				.where(inArray(photos.copyId, [...some]))
 				.orderBy(asc(photos.position), asc(photos.id)))

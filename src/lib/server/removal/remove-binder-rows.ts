@@ -1,6 +1,6 @@
 import { inArray } from 'drizzle-orm';
 import type { Transaction } from '../database/open.ts';
-import { binderGoals, binderPockets, binders } from '../database/tables/index.ts';
+import { binderGoals, binderPockets, binders, blockNotes } from '../database/tables/index.ts';
 import type { Recorder } from '../database/record.ts';
 import { goalsOfBinders } from '../held-goals/goals-of-binders.ts';
 import { holdGoals } from '../held-goals/hold-goals.ts';
@@ -27,6 +27,14 @@ export async function removeBinderRows(
 	await record.remove(
 		binderGoals,
 		held.map(({ id }) => id)
+	);
+	const notes = await tx
+		.select({ id: blockNotes.id })
+		.from(blockNotes)
+		.where(inArray(blockNotes.binderId, [...ids]));
+	await record.remove(
+		blockNotes,
+		notes.map(({ id }) => id)
 	);
 	await record.remove(binders, ids);
 }

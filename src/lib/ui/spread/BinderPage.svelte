@@ -13,9 +13,11 @@
 		faces: ReadonlyMap<string, PocketFace>;
 		/** Left out: the page is only looked at. */
 		hand?: PocketHand;
+		/** Shows a card by itself, where the page is only looked at. */
+		look?: (face: PocketFace) => void;
 		hasVolumes?: boolean;
 	}
-	let { page, kind, side, faces, hand, hasVolumes = false }: Props = $props();
+	let { page, kind, side, faces, hand, look, hasVolumes = false }: Props = $props();
 	const ratio = $derived((kind.columns * kind.pocketWidthMm) / (kind.rows * kind.pocketHeightMm));
 	const marks = $derived(new Map((page?.marks ?? []).map((mark) => [mark.pocket, mark])));
 	const BLANK = { backs: 'the backs of the page before', blank: 'left blank' } as const;
@@ -49,8 +51,10 @@
 			>
 				{#each page.pockets as slot, pocket (pocket)}
 					{@const at = { page: page.page, pocket }}
+					{@const face = slot === null ? null : (faces.get(slot) ?? null)}
 					<BinderPocket
-						face={slot === null ? null : (faces.get(slot) ?? null)}
+						{face}
+						look={look && face ? () => look(face) : undefined}
 						mark={marks.get(pocket) ?? null}
 						{kind}
 						{...use === 'cards' && hand ? hand.of(at) : {}}

@@ -11,12 +11,24 @@
 		/** Whether it can be reached by Tab; arrow keys reach the others. */
 		isStop?: boolean;
 		isPicked?: boolean;
+		/** Shows its card by itself; for pages that are only looked at. */
+		look?: (() => void) | undefined;
 		/** Left out: it is only looked at. */
 		act?: (does: 'open' | 'pick' | 'focus') => void;
 		move?: (key: string) => void;
 		drop?: () => void;
 	}
-	let { face, mark, kind, isStop = false, isPicked = false, act, move, drop }: Props = $props();
+	let {
+		face,
+		mark,
+		kind,
+		isStop = false,
+		isPicked = false,
+		look,
+		act,
+		move,
+		drop
+	}: Props = $props();
 	const marked = $derived(
 		mark && (mark.use === 'title' ? `title: ${mark.text ?? ''}` : `${mark.use} pocket`)
 	);
@@ -105,6 +117,16 @@
 	>
 		{@render inside()}
 	</div>
+{:else if look && face}
+	<button
+		aria-label={name}
+		data-testid="pocket"
+		data-filled={face.state !== 'missing'}
+		class="relative flex h-full min-w-0 items-center justify-center overflow-hidden border border-base-300 bg-base-100"
+		onclick={look}
+	>
+		{@render inside()}
+	</button>
 {:else}
 	<div
 		role="img"

@@ -1,6 +1,7 @@
 export { binderGoals } from './binder-goals.ts';
 export { binderPockets } from './binder-pockets.ts';
 export { binders } from './binders.ts';
+export { blockNotes } from './block-notes.ts';
 export { boxCards } from './box-cards.ts';
 export { boxes } from './boxes.ts';
 export { cards } from './cards.ts';

@@ -1,5 +1,6 @@
 import { sqliteTable, blob, index, integer, text } from 'drizzle-orm/sqlite-core';
 import type { CopyId, PhotoId } from '../../../core/row-id.ts';
+import type { PhotoSide } from '../../../core/copies/photo-side.ts';
 import { copies } from './copies.ts';
 
 /** A picture as it is kept, named by its content: neither changed nor journalled. */
@@ -25,7 +26,9 @@ export const photos = sqliteTable(
 		hash: text()
 			.notNull()
 			.references(() => media.hash),
-		position: integer().notNull()
+		position: integer().notNull(),
+		/** Which side of the card it shows; null: nobody said, the front for all we know. */
+		side: text().$type<PhotoSide>()
 	},
 	(table) => [index('photos_copy').on(table.copyId)]
 );

@@ -2,9 +2,13 @@
 	import ChevronLeft from '@lucide/svelte/icons/chevron-left';
 	import ChevronRight from '@lucide/svelte/icons/chevron-right';
 	import Maximize from '@lucide/svelte/icons/maximize';
+	import Pencil from '@lucide/svelte/icons/pencil';
 	import X from '@lucide/svelte/icons/x';
 	import { goto } from '$app/navigation';
 	import { resolve } from '$app/paths';
+	import type { PocketFace } from '$lib/core/binder/pocket-face';
+	import ShownCard from './ShownCard.svelte';
+	import TellerNote from './TellerNote.svelte';
 	import BinderPage from '$lib/ui/spread/BinderPage.svelte';
 
 	let { data } = $props();
@@ -25,15 +29,41 @@
 		return { name: page?.blocks.join(' · ') ?? '', have, all: slots.length };
 	});
 
-	/** What is told of the blocks of this page; `t` hides it. */
+	/** A block by the key that outlives its name. */
+	const keyOf = (name: string) =>
+		data.plan.blocks.find((block) => block.name === name)?.key ?? name;
+	const noteOf = (name: string) =>
+		Object.hasOwn(data.notes, keyOf(name)) ? (data.notes[keyOf(name)] ?? '') : '';
+	/** What is told of the blocks of this page, the teller's own notes first; `t` hides it. */
 	const told = $derived(
-		(page?.blocks ?? []).flatMap((name) =>
-			(Object.hasOwn(data.telling, name) ? (data.telling[name] ?? []) : []).map((line) => ({
+		(page?.blocks ?? []).flatMap((name) => [
+			...lines(noteOf(name)).map((line) => ({ name, line, isOwn: true })),
+			...(Object.hasOwn(data.telling, name) ? (data.telling[name] ?? []) : []).map((line) => ({
 				name,
-				line
+				line,
+				isOwn: false
 			}))
-		)
+		])
 	);
+	const lines = (text: string) => text.split('\n').filter((line) => line.trim() !== '');
+	/** The block whose note is being written. */
+	let writing = $state<string | null>(null);
+	/** The card that is shown by itself. */
+	let shown = $state<PocketFace | null>(null);
+	const alike = $derived.by(() => {
+		const of = shown ? `${shown.releaseKey}/${shown.cardKey}` : '';
+		return Object.hasOwn(data.alike, of) ? (data.alike[of] ?? []) : [];
+	});
+	/** The place among the shown pages of a card's first pocket; null: it has none. */
+	function pageOf(release: string, card: string): number | null {
+		const slots = new Set(
+			data.faces
+				.filter(({ releaseKey, cardKey }) => releaseKey === release && cardKey === card)
+				.map(({ slot }) => slot)
+		);
+		const found = pages.findIndex(({ pockets }) => pockets.some((slot) => slots.has(slot ?? '')));
+		return found < 0 ? null : found;
+	}
 	let isTold = $state(true);
 	/** Height that the page leaves to what stands above and below it. */
 	const spare = $derived(isTold && told.length > 0 ? '7rem - 18dvh' : '7rem');
@@ -42,6 +72,10 @@
 
 	function onkeydown(event: KeyboardEvent) {
 		if (event.ctrlKey || event.metaKey || event.altKey) return;
+		if (shown) {
+			if (event.key === 'Escape') shown = null;
+			return;
+		}
 		const to = {
 			ArrowLeft: at - 1,
 			PageUp: at - 1,
@@ -55,7 +89,10 @@
 			event.preventDefault();
 			go(to);
 		} else if (event.key === 't') isTold = !isTold;
-		else if (event.key === 'f') void stage.requestFullscreen();
+		else if (event.key === 'n') {
+			event.preventDefault();
+			writing = page?.blocks[0] ?? null;
+		} else if (event.key === 'f') void stage.requestFullscreen();
 		else if (event.key === 'Escape' && !document.fullscreenElement)
 			void goto(resolve('/binders/[binder=id]', back));
 	}
@@ -78,6 +115,13 @@
 		</p>
 		<button
 			class="btn btn-square btn-ghost btn-sm"
+			aria-label="A note of your own"
+			title="A note of your own (n)"
+			onclick={() => (writing = page?.blocks[0] ?? null)}
+			><Pencil class="size-4" aria-hidden="true" /></button
+		>
+		<button
+			class="btn btn-square btn-ghost btn-sm"
 			aria-label="Full screen"
 			title="Full screen (f)"
 			onclick={() => void stage.requestFullscreen()}
@@ -89,10 +133,26 @@
 			aria-label="Leave the show"><X class="size-4" aria-hidden="true" /></a
 		>
 	</header>
+	{#if writing !== null}
+		{#key writing}
+			<TellerNote
+				block={keyOf(writing)}
+				name={writing}
+				note={noteOf(writing)}
+				close={() => (writing = null)}
+			/>
+		{/key}
+	{/if}
 	{#if isTold && told.length > 0}
 		<ul class="pb-2 text-sm quiet sm:columns-2 sm:gap-x-8" aria-label="What there is to tell">
-			{#each told as { name, line }, i (i)}
-				<li class="line-clamp-2 max-sm:nth-[n+4]:hidden" title={line}>
+			{#each told as { name, line, isOwn }, i (i)}
+				<li
+					class={[
+						'line-clamp-2 max-sm:nth-[n+4]:hidden',
+						isOwn && 'font-semibold text-base-content'
+					]}
+					title={line}
+				>
 					{#if (page?.blocks.length ?? 0) > 1}<span class="font-semibold">{name}: </span>{/if}{line}
 				</li>
 			{/each}
@@ -112,7 +172,14 @@
 				style:max-width="calc((100dvh - {spare}) * {(kind.columns * kind.pocketWidthMm) /
 					(kind.rows * kind.pocketHeightMm)})"
 			>
-				<BinderPage {page} {kind} side="right" {faces} hasVolumes={data.plan.volumes.length > 1} />
+				<BinderPage
+					{page}
+					{kind}
+					side="right"
+					{faces}
+					look={(face) => (shown = face)}
+					hasVolumes={data.plan.volumes.length > 1}
+				/>
 			</div>
 			<button
 				class="btn h-full btn-ghost max-sm:hidden"
@@ -132,5 +199,17 @@
 		</div>
 	{:else}
 		<p class="text-lg">Nothing is laid in this binder yet.</p>
+	{/if}
+	{#if shown}
+		<ShownCard
+			face={shown}
+			{alike}
+			{pageOf}
+			go={(to) => {
+				shown = null;
+				go(to);
+			}}
+			close={() => (shown = null)}
+		/>
 	{/if}
 </div>

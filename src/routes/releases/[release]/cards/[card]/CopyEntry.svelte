@@ -2,6 +2,7 @@
 	import { resolve } from '$app/paths';
 	import { HOLDER_KINDS } from '$lib/core/storage/kinds/holder-kind';
 	import { thumbnailOf } from '$lib/ui/card-picture/thumbnail';
+	import type { PhotoSide } from '$lib/core/copies/photo-side';
 	import type { CopyRecord } from '$lib/core/copies/copy-record';
 	import { nameQuality } from '$lib/core/goal/explain-copies';
 	import { formatMoney } from '$lib/ui/numerals';
@@ -16,7 +17,11 @@
 				readonly boxId: number | null;
 				readonly row: number | null;
 			}[];
-			readonly photos: readonly { readonly id: number; readonly hash: string }[];
+			readonly photos: readonly {
+				readonly id: number;
+				readonly hash: string;
+				readonly side: PhotoSide | null;
+			}[];
 		};
 		desk: CopyDesk;
 		deviations: readonly { readonly key: string; readonly name: string }[];
@@ -71,14 +76,20 @@
 	>
 	{#if copy.photos.length > 0}
 		<ul class="flex w-full flex-wrap gap-2">
-			{#each copy.photos as { id, hash } (id)}
+			{#each copy.photos as { id, hash, side } (id)}
 				<li class="relative">
 					<a href={resolve('/api/media/[hash]', { hash })} target="_blank" rel="noopener">
 						<img
 							class="h-24 rounded-sm border border-base-300"
 							src={thumbnailOf(hash)}
-							alt="This copy"
+							alt="This copy, {side ?? 'front'}"
 						/></a
+					>
+					<button
+						class="btn mt-1 w-full btn-ghost btn-xs"
+						aria-label="The photo shows the {side ?? 'front'}: turn it over"
+						onclick={() => desk.turnPhoto(id, side === 'back' ? 'front' : 'back')}
+						>{side ?? 'front'}</button
 					>
 					<button
 						class="btn absolute top-0 right-0 btn-circle btn-xs"

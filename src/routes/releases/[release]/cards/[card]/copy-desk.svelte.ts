@@ -1,3 +1,4 @@
+import type { PhotoSide } from '$lib/core/copies/photo-side';
 import type { Problem } from '$lib/core/problem';
 import { refreshCopies } from '$lib/ui/refresh';
 import { send } from '$lib/ui/send';
@@ -8,7 +9,11 @@ export function createCopyDesk() {
 	let problems = $state.raw<readonly Problem[]>([]);
 	let notes = $state.raw<readonly Problem[]>([]);
 
-	const change = async (method: 'POST' | 'PUT' | 'DELETE', path: string, body?: unknown) => {
+	const change = async (
+		method: 'POST' | 'PUT' | 'PATCH' | 'DELETE',
+		path: string,
+		body?: unknown
+	) => {
 		const outcome = await send<{ id: number; notes?: readonly Problem[] }>(method, path, body);
 		problems = outcome.ok ? [] : outcome.problems;
 		notes = outcome.ok ? (outcome.value.notes ?? []) : [];
@@ -62,6 +67,10 @@ export function createCopyDesk() {
 				? []
 				: (answer.errors ?? [{ message: answer.detail ?? 'the server refused it' }]);
 			await refreshCopies();
+		},
+		/** Says which side of the card a photo shows. */
+		async turnPhoto(id: number, side: PhotoSide) {
+			await change('PATCH', `/api/photos/${id}`, { side });
 		},
 		async removePhoto(id: number) {
 			await change('DELETE', `/api/photos/${id}`);
