@@ -21,8 +21,7 @@ export const VIEWS = [
 	},
 	{
 		name: 'side-by-side',
-		path: '/releases/compare?side=harbour-lights-1994&side=harbour-lights-1995',
-		act: (page) => page.getByText('Fresnel', { exact: true }).first().scrollIntoViewIfNeeded()
+		path: '/releases/compare?side=harbour-lights-1994&side=harbour-lights-1995'
 	},
 	{ name: 'goal', path: '/goals/1' },
 	{
