@@ -14,8 +14,34 @@ export const ScopeInput = Type.Object(
 	},
 	closed
 );
+const SizeRows = Type.Array(
+	Type.Object(
+		{
+			name: said(Type.String(), 'Of which kind.'),
+			count: said(Whole, 'Slots of it.')
+		},
+		closed
+	)
+);
 export const ScopeOutput = Type.Object(
 	{
+		size: said(
+			Type.Object(
+				{
+					releases: said(Whole, 'Releases that it goes over.'),
+					cards: said(Whole, 'Different cards, whatever their finish.'),
+					slots: said(Whole, 'Slots in all.'),
+					finishes: said(SizeRows, 'Slots by finish, the commonest first.'),
+					rarities: said(SizeRows, 'Slots by rarity class, in the order of the classes.'),
+					dear: said(
+						SizeRows,
+						'What is likely to cost its money, for each reason: key cards, short prints, few made, swatches.'
+					)
+				},
+				closed
+			),
+			'How big a job it is.'
+		),
 		slots: said(
 			Type.Array(
 				Type.Object(

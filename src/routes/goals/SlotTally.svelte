@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { GoalRules } from '$lib/core/goal/goal-rules';
 	import type { Problem } from '$lib/core/problem';
-	import { formatCount } from '$lib/ui/numerals';
+	import { countOf, formatCount } from '$lib/ui/numerals';
 	import type { SlotCount } from './rules-book.svelte';
 
 	interface Props {
@@ -28,6 +28,24 @@
 		<p class="text-accent">
 			{formatCount(counted.skipped)} left out, printed fewer than {formatCount(rules.leastRun)} times
 		</p>
+	{/if}
+	{#if counted && counted.slots > 0}
+		<p class="mt-1 text-sm">
+			{countOf(counted.size.cards, 'card')}{counted.size.releases > 1
+				? ` of ${countOf(counted.size.releases, 'release')}`
+				: ''} in {countOf(counted.size.finishes.length, 'finish', 'finishes')}
+		</p>
+		{#each [['Dear', counted.size.dear], ['By class', counted.size.rarities], ['By finish', counted.size.finishes.length > 1 ? counted.size.finishes : []]] as const as [name, list] (name)}
+			{#if list.length > 0}
+				<p class="mt-1 text-sm max-lg:hidden">
+					<span class="quiet">{name}:</span>
+					{list
+						.slice(0, 6)
+						.map((row) => `${formatCount(row.count)} ${row.name}`)
+						.join(', ')}{list.length > 6 ? ` and ${list.length - 6} more` : ''}
+				</p>
+			{/if}
+		{/each}
 	{/if}
 	<ul class="mt-2 text-sm max-lg:hidden">
 		{#each counted?.rows.slice(0, MOST_ROWS) ?? [] as { name, count } (name)}

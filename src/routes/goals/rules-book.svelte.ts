@@ -1,5 +1,6 @@
 import { PRESETS, presetOf, type PresetKey } from '$lib/core/goal/preset';
 import { resolveRules, type GoalChoice, type GoalRules } from '$lib/core/goal/goal-rules';
+import type { JobSize } from '$lib/core/goal/job-size';
 import type { Problem } from '$lib/core/problem';
 import type { GoalOptions } from '$lib/server/goals/goal-options';
 import { ask } from '$lib/ui/send';
@@ -9,6 +10,8 @@ export interface SlotCount {
 	readonly slots: number;
 	readonly skipped: number;
 	readonly rows: readonly { readonly name: string; readonly count: number }[];
+	/** How big a job it is. */
+	readonly size: Omit<JobSize, 'slots'>;
 }
 
 /** Rules being decided, with the slots they would make. */

@@ -123,7 +123,7 @@ const EXAMPLES: Readonly<Record<string, { body: unknown; holds: unknown }>> = {
 			goal: { preset: 'complete', finishes: 'all', leastRun: 11, sets: 2 }
 		},
 		// First Beam /10 on all 240 cards is left out, in both sets.
-		holds: { skipped: 480 }
+		holds: { skipped: 480, size: { releases: 1, cards: 240 } }
 	},
 	'plan-binder': {
 		body: { slots: [card], layout },

@@ -1,5 +1,6 @@
 import { countVersionsAtMost } from '../../core/checklist/versions/count-versions.ts';
 import { checkGoal } from '../../core/goal/check-goal.ts';
+import { jobSize } from '../../core/goal/job-size.ts';
 import { scopeGoals } from '../../core/goal/scope-goal.ts';
 import { bad, good } from '../../core/problem.ts';
 import { ScopeInput, ScopeOutput, type ScopeRequest } from '../../schemas/compute-goal.ts';
@@ -33,6 +34,7 @@ export const scopeGoalComputation = defineComputation({
 				}
 			]);
 		}
-		return good(scopeGoals(releases.value, goal));
+		const scope = scopeGoals(releases.value, goal);
+		return good({ ...scope, size: jobSize(releases.value, scope.slots) });
 	}
 });

@@ -1,4 +1,5 @@
 import { checkGoal } from '../../core/goal/check-goal.ts';
+import { jobSize } from '../../core/goal/job-size.ts';
 import { groupName } from '../../core/goal/missing-list.ts';
 import type { GoalChoice } from '../../core/goal/goal-rules.ts';
 import { scopeGoals } from '../../core/goal/scope-goal.ts';
@@ -31,5 +32,6 @@ export async function countSlots(db: Reader, releaseKey: string, rules: GoalChoi
 			return { name: releases.length > 1 ? `${release.name}, ${name}` : name, count };
 		});
 	});
-	return good({ slots: slots.length, skipped, rows });
+	const { slots: _, ...size } = jobSize(releases, slots);
+	return good({ slots: slots.length, skipped, rows, size });
 }

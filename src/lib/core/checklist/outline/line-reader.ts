@@ -12,13 +12,16 @@ export interface Reader {
 export function readerOf(line: string, start: number, number: number, problems: Problem[]): Reader {
 	/** Where each character of the text stands in the line. */
 	const places: number[] = [];
-	let text = '';
+	const kept: string[] = [];
 	for (let at = 0; at < line.length; at++) {
-		const isBlank = /\s/.test(line[at] ?? '');
-		if (isBlank && text.endsWith(' ')) continue;
-		text += isBlank ? ' ' : (line[at] ?? '');
+		const char = line[at] ?? '';
+		const isBlank = /\s/.test(char);
+		if (isBlank && kept.at(-1) === ' ') continue;
+		kept.push(isBlank ? ' ' : char);
 		places.push(at);
 	}
+	// Joined once: a text that grows and is looked at is copied whole each time.
+	const text = kept.join('');
 	return {
 		text,
 		wrong(part, message, remedy) {
