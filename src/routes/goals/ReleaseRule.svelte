@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { spansAll } from '$lib/core/goal/goal-rules';
 	import ReleaseSelect from '$lib/ui/ReleaseSelect.svelte';
 	import type { GoalOptions } from '$lib/server/goals/goal-options';
 	import RuleRow from './RuleRow.svelte';
@@ -15,7 +16,7 @@
 	const home = $derived(options.release);
 	/** A subject or a group is looked for everywhere, unless releases are named. */
 	const isTheme = $derived(rules.subject !== undefined || rules.group !== undefined);
-	const isEverywhere = $derived(isTheme && rules.releases.length === 0);
+	const isEverywhere = $derived(spansAll(rules));
 	const further = $derived(rules.releases.filter((key) => key !== home.key));
 	const nameOf = (key: string) => options.further.find((other) => other.key === key)?.name ?? key;
 	/** Of a theme the first release is named as well, or else it would be looked for everywhere. */

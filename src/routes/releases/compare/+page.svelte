@@ -60,7 +60,10 @@
 	{#if data.sides.length > 0 && data.sides.length < data.mostSides}
 		<div class="w-64">
 			<Field label={data.sides.length === 1 ? 'Beside it' : 'And another'}>
-				<ReleaseSelect blank="" choose={(chosen) => chosen && show([...names, chosen])} />
+				<!-- Begun anew when a side has joined: its choice is spent. -->
+				{#key data.sides.length}
+					<ReleaseSelect blank="" choose={(chosen) => chosen && show([...names, chosen])} />
+				{/key}
 			</Field>
 		</div>
 	{/if}
