@@ -86,7 +86,7 @@ test.describe('a binder', () => {
 		await makeBinder(page, empty.url, '1 2 3');
 		expect((await pockets(page)).map((name) => name?.split(',')[0])).toEqual(['1', '2', '3', '4']);
 		await pocket(page, /^1, /).dragTo(pocket(page, /^4, /));
-		await expect(page.getByLabel('Order')).toHaveValue('by-hand');
+		await expect(page.getByLabel('Order', { exact: true })).toHaveValue('by-hand');
 		expect((await pockets(page)).map((name) => name?.split(',')[0])).toEqual(['4', '2', '3', '1']);
 		// Keys: to the first pocket, pick up, one to the right, put down; Esc lets go instead.
 		await pocket(page, /^4, /).focus();
@@ -103,7 +103,7 @@ test.describe('a binder', () => {
 		// Pressed faster than a step is taken back, both are.
 		await page.keyboard.press('Control+z');
 		await page.keyboard.press('Control+z');
-		await expect(page.getByLabel('Order')).toHaveValue('number');
+		await expect(page.getByLabel('Order', { exact: true })).toHaveValue('number');
 		// Enter, or a double click, opens the card.
 		await pocket(page, /^3, /).dblclick();
 		await expect(page).toHaveURL(/\/cards\/base-3$/);
