@@ -53,7 +53,7 @@ test.describe('the figures of the demo', () => {
 		demo
 	}) => {
 		await page.goto(`${demo.url}/binders/1`, { waitUntil: 'networkidle' });
-		await page.getByLabel('Order').selectOption('subject');
+		await page.getByLabel('Order', { exact: true }).selectOption('subject');
 		// 281 pockets take at least 32 pages of nine.
 		await expect(page.getByText('32 pages on 16 leaves, the fewest there can be')).toBeVisible();
 		await page.getByLabel('Pages').selectOption('4x3');
@@ -61,7 +61,7 @@ test.describe('the figures of the demo', () => {
 		await page.keyboard.press('ArrowRight');
 		await expect(page.getByText('Pages 2 and 3 of 24')).toBeVisible();
 		for (let i = 0; i < 2; i++) await page.getByRole('button', { name: 'Undo' }).click();
-		await expect(page.getByLabel('Order')).toHaveValue('number');
+		await expect(page.getByLabel('Order', { exact: true })).toHaveValue('number');
 	});
 
 	test('goals are drawn over time, and the desk says what is best done next', async ({
