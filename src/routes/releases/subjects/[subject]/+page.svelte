@@ -49,6 +49,7 @@
 		<li class="min-w-0">
 			<a
 				class={['block', !isHere(card) && 'opacity-60']}
+				aria-label="{[card.number, card.title].filter(Boolean).join(' ')}, {card.releaseName}"
 				href={resolve('/releases/[release]/cards/[card]', {
 					release: card.releaseKey,
 					card: card.cardKey
