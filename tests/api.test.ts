@@ -289,7 +289,7 @@ test('the server lives, wherever in its work a request is broken off', async ({
 			process.kill(Number(child), 'SIGKILL');
 		} catch (error) {
 			// One whose work was broken off may have ended by itself meanwhile.
-			if ((error as NodeJS.ErrnoException).code !== 'ESRCH') throw error;
+			if (!(error instanceof Error && 'code' in error && error.code === 'ESRCH')) throw error;
 		}
 	}
 	const statusOf = async (path: string) => (await request.get(demo.url + path)).status();
