@@ -8,6 +8,7 @@ import { openCollection } from '../src/lib/server/upkeep/open-collection.ts';
 import { makeGoal } from '../src/lib/server/goals/make-goal.ts';
 import { search } from '../src/lib/server/search/search.ts';
 import { readSettings } from '../src/lib/server/database/settings.ts';
+import { benchPile } from './bench-pile.ts';
 import { fillCollection } from './fill-collection.ts';
 import { median } from './median.ts';
 
@@ -44,6 +45,7 @@ export async function benchCollection(): Promise<void> {
 		for (const text of ['keeper 27', 'harbour 500 12', 'long box 7', 'k', 'harbour']) {
 			tell(`search "${text}"`, await median(() => search(db, text)));
 		}
+		await benchPile(collection);
 	} finally {
 		collection.close();
 		rmSync(folder, { recursive: true, force: true });

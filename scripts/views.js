@@ -30,8 +30,8 @@ export const VIEWS = [
 		act: (page) => page.getByLabel('Entry line').fill('72 verdigris 14/120 nm 1-4 133x2 Q7 F8-F10')
 	},
 	{
-		name: 'stack',
-		path: '/log/stack?release=harbour-lights-1994',
+		name: 'pile',
+		path: '/log/pile',
 		act: (page) => takeCards(page, ['5', '6', '13 nm', '104 mint', 'F5', '23'])
 	},
 	{

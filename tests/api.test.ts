@@ -48,6 +48,11 @@ test('every data route answers nonsense with a problem document, and nothing is 
 		['POST', 'goals', { release: RELEASE, rules: { preset: 'base', series: ['nix'] } }, 400],
 		['POST', 'goals', { release: RELEASE, rules: { preset: 'base', versions: ['x/y'] } }, 400],
 		['POST', 'goals', { release: RELEASE, rules: { preset: 'base', graded: { least: 11 } } }, 400],
+		['POST', 'pile', { version: 'x' }, 400],
+		['POST', 'pile', { version: `${RELEASE}/base-99` }, 400],
+		['POST', 'pile', { version, serial: '' }, 400],
+		['POST', 'pile', { version, condition: 'fine', extra: 1 }, 400],
+		['POST', 'goals', { release: RELEASE, rules: { preset: 'base', collectibles: ['hat'] } }, 400],
 		['PUT', 'synonyms', { word: '12', means: 'x' }, 400],
 		['PUT', 'synonyms', { word: 'a' }, 400],
 		['DELETE', 'synonyms/999', undefined, 404],
@@ -240,6 +245,60 @@ test('errors under /api/ are problem documents, whoever refuses; broken forms ar
 	expect(JSON.stringify(await far.json())).toContain('reaches to');
 });
 
+test('things may be called like those of the language: every page carries them', async ({
+	empty,
+	page,
+	request
+}) => {
+	const odd = '__proto__';
+	const file = JSON.parse(`{
+		"format": "jade-checklist", "formatVersion": 2,
+		"release": { "name": "Odd", "maker": "constructor", "year": "1994" },
+		"sections": [{
+			"name": "${odd}", "note": "told of it",
+			"cards": [{ "number": "1", "title": "${odd}", "subjects": ["${odd}"], "tags": { "${odd}": ["x"], "constructor": ["y"] } }]
+		}]
+	}`) as object;
+	const imported = await request.post(`${empty.url}/api/releases`, { data: file });
+	expect(imported.status()).toBe(201);
+	const rules = JSON.parse(`{ "preset": "complete", "tags": { "${odd}": ["x"] } }`) as object;
+	const made = await request.post(`${empty.url}/api/goals`, {
+		data: { release: 'odd-1994', rules }
+	});
+	expect(made.status()).toBe(201);
+	await page.goto(`${empty.url}/binders`, { waitUntil: 'networkidle' });
+	await page.getByRole('button', { name: 'Plan it' }).click();
+	await expect(page.getByText('1 page on 1 leaf')).toBeVisible();
+	const { sections } = (await (
+		await request.get(`${empty.url}/api/releases/odd-1994/checklist.json`)
+	).json()) as { sections: { cards: { key: string }[] }[] };
+	const card = sections[0]?.cards[0]?.key ?? '';
+	for (const path of [
+		'releases/odd-1994',
+		'releases/odd-1994/edit',
+		`releases/odd-1994/cards/${card}`,
+		`releases/subjects/${odd}`,
+		'releases/year/1994',
+		'releases/compare?side=odd-1994&side=odd-1994',
+		'releases/palette',
+		'goals/1',
+		'goals/1/rules',
+		'binders/1/show',
+		'search?q=proto'
+	]) {
+		expect((await request.get(`${empty.url}/${path}`)).status(), path).toBe(200);
+	}
+	// From page to page, without loading them anew, as well.
+	await page.getByRole('link', { name: 'Show', exact: true }).click();
+	await expect(page.getByText('told of it')).toBeVisible();
+	await page.goto(`${empty.url}/releases/odd-1994`, { waitUntil: 'networkidle' });
+	await page
+		.getByRole('link', { name: new RegExp(odd) })
+		.first()
+		.click();
+	await expect(page.getByText(`${odd}: x`)).toBeVisible();
+});
+
 test('pages are packed on the way', async ({ demo, request }) => {
 	const answer = await request.get(`${demo.url}/releases/harbour-lights-1994`, {
 		headers: { 'accept-encoding': 'gzip' }
@@ -269,7 +328,7 @@ test('the server lives, wherever in its work a request is broken off', async ({
 	request,
 	demo
 }) => {
-	for (let ms = 2; ms < 200; ms += 16) {
+	for (let ms = 2; ms < 200; ms += 28) {
 		await Promise.all(
 			Array.from({ length: 12 }, (_, i) =>
 				fetch(demo.url + (SLOW[i % SLOW.length] ?? ''), { signal: AbortSignal.timeout(ms + i) })
@@ -281,16 +340,26 @@ test('the server lives, wherever in its work a request is broken off', async ({
 	}
 	expect(demo.output().split('ready http')[1]?.trim()).not.toMatch(/\s/);
 
-	// Workers that end while they have nothing to do are made anew.
-	const children = await readFile(`/proc/${demo.pid}/task/${demo.pid}/children`, 'utf8');
-	expect(children.trim()).not.toBe('');
-	for (const child of children.trim().split(' ')) {
-		try {
-			process.kill(Number(child), 'SIGKILL');
-		} catch (error) {
-			// One whose work was broken off may have ended by itself meanwhile.
-			if (!(error instanceof Error && 'code' in error && error.code === 'ESRCH')) throw error;
+	// Workers that end, whatever they do or while they start, are made anew, and nobody waits in vain.
+	const endWorkers = async () => {
+		const children = await readFile(`/proc/${demo.pid}/task/${demo.pid}/children`, 'utf8');
+		for (const child of children.split(' ').filter(Number)) {
+			try {
+				process.kill(Number(child), 'SIGKILL');
+			} catch (error) {
+				// A worker whose work was broken off may have ended by itself meanwhile.
+				if (!(error instanceof Error && 'code' in error && error.code === 'ESRCH')) throw error;
+			}
 		}
+	};
+	for (const ms of [0, 120]) {
+		const wanted = SLOW.slice(0, 3).map((path) =>
+			fetch(demo.url + path, { signal: AbortSignal.timeout(40_000) })
+		);
+		await endWorkers();
+		await new Promise((resolve) => setTimeout(resolve, ms));
+		await endWorkers();
+		for (const answer of await Promise.all(wanted)) expect([200, 503]).toContain(answer.status);
 	}
 	const statusOf = async (path: string) => (await request.get(demo.url + path)).status();
 	await expect.poll(() => statusOf(SLOW[0] ?? '')).toBe(200);

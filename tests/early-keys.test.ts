@@ -23,7 +23,7 @@ test('what is pressed, typed, chosen or clicked before a view is ready is done w
 	const at = (path: string) => ownDemo.url + path;
 	const { keyboard } = page;
 
-	await early(page, at(`/log/stack?release=${RELEASE}`), async () => {
+	await early(page, at(`/log/pile?release=${RELEASE}`), async () => {
 		await page.getByLabel('Next card').focus();
 		for (const key of ['7', 'Enter', '1', '9', 'Backspace', '8', 'Enter'])
 			await keyboard.press(key);

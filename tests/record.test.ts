@@ -140,3 +140,74 @@ test('a goal of single versions, done and on to its next ring; a hunt that is fo
 	await page.getByRole('button', { name: 'Close' }).click();
 	await expect(page.getByText('printing not looked at')).toBeVisible();
 });
+
+test('a poster is put on the list, owned, asked for by a goal and recorded like a card; a hunt begins and ends', async ({
+	empty,
+	page,
+	request
+}) => {
+	await request.post(`${empty.url}/api/releases?${QUERY}`, { data: CHECKLIST, headers: csv });
+	await page.goto(`${empty.url}/releases/${RELEASE}`, { waitUntil: 'networkidle' });
+	await page.getByText('Add a wrapper, box, poster').click();
+	const beside = page.getByRole('region', { name: 'Beside the cards' });
+	await beside.getByLabel('Kind').selectOption('poster');
+	await beside.getByLabel('Name').fill('The long pier');
+	await beside.getByRole('button', { name: 'Add it' }).click();
+	await expect(beside).toContainText('0 of 1 here');
+	await beside.getByLabel('Kind').selectOption('poster');
+	await beside.getByLabel('Name').fill('The long pier');
+	await beside.getByRole('button', { name: 'Add it' }).click();
+	await expect(beside.getByRole('alert')).toContainText('is there already');
+	await beside.getByRole('button', { name: 'One more: The long pier' }).press('Enter');
+	await expect(beside).toContainText('1 of 1 here');
+	await beside.getByRole('button', { name: 'Take The long pier off the list' }).click();
+	await expect(beside.getByRole('alert')).toContainText('take these copies out first');
+
+	await page.goto(`${empty.url}/goals/new?release=${RELEASE}`, { waitUntil: 'networkidle' });
+	await page.getByLabel('posters').check();
+	await expect(page.getByRole('complementary')).toContainText('Beside the cards');
+	await page.getByRole('button', { name: 'Make the goal' }).click();
+	await expect(page).toHaveURL(/\/goals\/\d+$/);
+	const wall = page.getByRole('region', { name: 'Beside the cards' });
+	await expect(wall).toContainText('The long pier');
+
+	await page.goto(`${empty.url}/releases/${RELEASE}`, { waitUntil: 'networkidle' });
+	await page.getByRole('link', { name: 'The long pier' }).click();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('The long pier');
+	await expect(page.getByText('✓ filled')).toBeVisible();
+
+	await page.goto(`${empty.url}/releases/${RELEASE}`, { waitUntil: 'networkidle' });
+	await page.getByText('Look for something suspected to exist').click();
+	await page.getByLabel('What is looked for').fill('31 without a lamp');
+	await page.getByLabel('Who says so').fill('a dealer');
+	await page.getByRole('button', { name: 'Put it on the list' }).click();
+	await page.getByText('Found, or looked for again').click();
+	await page.getByRole('button', { name: 'Look for it no more' }).click();
+	await expect(page.getByRole('listitem').filter({ hasText: '31 without a lamp' })).toHaveCount(0);
+});
+
+test('which version lies in the hand: asked by the cheapest look, answered by keys', async ({
+	demo,
+	page
+}) => {
+	await page.goto(`${demo.url}/releases/harbour-lights-1994/cards/base-23`, {
+		waitUntil: 'networkidle'
+	});
+	await page.getByText('Which one is it?').press('Enter');
+	const telling = page.locator('details').filter({ hasText: 'Which one is it?' });
+	await expect(telling).toContainText('look at the front');
+	await telling.getByRole('button', { name: 'I cannot tell' }).press('Enter');
+	await telling.getByRole('button', { name: 'Take the last answer back' }).press('Enter');
+	/** Answers as the usual card shows it, but for what is seen of the line. */
+	const answerAll = async (line: 'red' | 'blue') => {
+		const seen = new RegExp(`^(black|white|whole|${line})$`);
+		for (let i = 0; i < 5 && (await telling.getByText('It is ').count()) === 0; i++) {
+			await telling.getByRole('button', { name: seen }).first().click();
+		}
+	};
+	await answerAll('blue');
+	await expect(telling.getByText('It is ')).toContainText('Base finish, blue line');
+	await telling.getByRole('button', { name: 'Begin again' }).click();
+	await answerAll('red');
+	await expect(telling.getByText('It is ')).toContainText('Base finish, red line');
+});

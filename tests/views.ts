@@ -19,7 +19,7 @@ export const VIEWS = [
 	'/goals/1/rules',
 	'/goals/1/wants',
 	'/log',
-	'/log/stack',
+	'/log/pile',
 	'/log/holdings',
 	'/releases/harbour-lights-1994/cards/base-27',
 	'/search?q=harbour',

@@ -1,5 +1,6 @@
 import { formatListCell } from '../core/checklist/list-cell.ts';
 import { cardsOf, type Release } from '../core/checklist/release.ts';
+import { withCollectibles } from '../core/checklist/with-collectibles.ts';
 import { formatMinor } from '../core/worth/minor-units.ts';
 import { parseVersionKey } from '../core/checklist/versions/version-key.ts';
 import type { CopyRecord } from '../core/copies/copy-record.ts';
@@ -12,7 +13,9 @@ export function holdingsTable(
 	parts: readonly { readonly release: Release; readonly copies: readonly CopyRecord[] }[]
 ): readonly (readonly string[])[] {
 	const rows = parts.flatMap(({ release, copies }) => {
-		const cards = new Map(cardsOf(release).map((found) => [found.card.key, found]));
+		const cards = new Map(
+			cardsOf(withCollectibles(release)).map((found) => [found.card.key, found])
+		);
 		return copies.map((copy) => {
 			const name = parseVersionKey(copy.version);
 			const found = cards.get(name?.card ?? '');

@@ -11,6 +11,7 @@ import {
 	SectionKeys,
 	selector
 } from './checklist-words.ts';
+import { TellSchema } from './telling.ts';
 import { closed, Count, modes, said } from './vocabulary.ts';
 
 export const ParallelSchema = Type.Object(
@@ -20,6 +21,10 @@ export const ParallelSchema = Type.Object(
 		channel: said(Type.Optional(line(100)), 'Where alone it comes from.'),
 		look: said(Type.Optional(line(300)), 'What it looks like.'),
 		howToTell: said(Type.Optional(Type.String({ maxLength: 2000 })), 'How it is known.'),
+		tells: said(
+			Type.Optional(Type.Array(TellSchema, { minItems: 1, maxItems: 100 })),
+			'What its cards show, instead of what those of their section do.'
+		),
 		palette: said(
 			Type.Optional(KeySchema),
 			'Key of the finish of the palette that it is, entered once for all releases that have it.'
@@ -76,6 +81,10 @@ export const VariantSchema = Type.Object(
 			'What the regular card is called beside it: "blue line".'
 		),
 		howToTell: said(Type.Optional(Type.String({ maxLength: 2000 })), 'How it is known.'),
+		tells: said(
+			Type.Optional(Type.Array(TellSchema, { minItems: 1, maxItems: 100 })),
+			'What it shows, instead of what the regular card does.'
+		),
 		printRun: said(Type.Optional(PrintRunSchema), 'Copies of each, where they are numbered.'),
 		odds: said(Type.Optional(OddsByPack), 'How often a pack has one.'),
 		inParallels: said(

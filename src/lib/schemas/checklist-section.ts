@@ -17,6 +17,7 @@ import {
 	PrintRunSchema,
 	SectionKeys
 } from './checklist-words.ts';
+import { TellSchema } from './telling.ts';
 import { closed, said } from './vocabulary.ts';
 
 export const SectionSchema = Type.Object(
@@ -144,6 +145,10 @@ export const SectionSchema = Type.Object(
 			'There is no plain version: its cards exist in their parallels only.'
 		),
 		baseLook: said(Type.Optional(line(200)), 'What its base finish looks like.'),
+		tells: said(
+			Type.Optional(Type.Array(TellSchema, { minItems: 1, maxItems: 100 })),
+			'What its cards show in their base finish: features by which they are told from others.'
+		),
 		lettering: said(
 			Type.Optional(
 				Type.Array(Type.Union([Type.String({ maxLength: 100 }), Type.Null()]), {

@@ -70,12 +70,27 @@ export const PlanSortingOutput = Type.Object(
 	closed
 );
 
+const SortedAs = Type.String({ maxLength: 300 });
+const TitledSchema = Type.Union([
+	Type.String({ maxLength: 300, description: 'A title.' }),
+	Type.Object(
+		{
+			title: said(Type.String({ maxLength: 300 }), 'What it is called.'),
+			sortAs: said(Type.Optional(SortedAs), 'What it is sorted as; left out: its title.')
+		},
+		closed
+	)
+]);
 const StackSchema = Type.Object(
 	{
 		key: said(Word, 'Names the card in the answer.'),
 		set: said(Word, 'Key of the set it is of.'),
 		number: said(orNull(Type.String({ maxLength: 60 })), 'As printed; null: none.'),
-		title: said(Type.String({ maxLength: 300 }), 'What it is called.')
+		title: said(Type.String({ maxLength: 300 }), 'What it is called.'),
+		sortAs: said(
+			Type.Optional(SortedAs),
+			'What it is sorted as, where it has no number: a surname. Left out: its title.'
+		)
 	},
 	closed
 );
@@ -95,8 +110,8 @@ export const PutAwayInput = Type.Object(
 							'Numbers that stand there, in order; null: a card without one.'
 						),
 						titles: said(
-							Type.Optional(list(Type.String({ maxLength: 300 }), 100_000)),
-							'Titles of the same cards; left out: not known.'
+							Type.Optional(list(TitledSchema, 100_000)),
+							'What stands there without a number, by title; left out: not known.'
 						)
 					},
 					closed

@@ -1,4 +1,6 @@
 import { Type, type Static } from 'typebox';
+import { COLLECTIBLE_KINDS } from '../core/checklist/beside-cards.ts';
+import { CARD_SHAPES } from '../core/checklist/card-format.ts';
 import { BOX_USES } from '../core/storage/kinds/box-use.ts';
 import { SLIP_STATES } from '../core/storage/slips/slip-line.ts';
 import { LONGEST_OUTLINE } from '../core/checklist/outline/parse-outline.ts';
@@ -77,6 +79,21 @@ export const StepFormSchema = Type.Object({ step: idOf('journal', 'Reload the pa
 export const MendFormSchema = Type.Object({ message: asTyped(10_000) });
 export const TitlesFormSchema = Type.Object({ numbering: Key, text: asTyped(5_000_000) });
 export const FoundFormSchema = Type.Object({ hunt: Key, lines: asTyped(10_000) });
+export const CollectibleFormSchema = Type.Object({
+	kind: Type.Enum([...COLLECTIBLE_KINDS]),
+	name: Name,
+	note: asTyped(1000)
+});
+export const HuntFormSchema = Type.Object({
+	name: Name,
+	section: Type.Optional(orNull(Key)),
+	source: asTyped(300),
+	note: asTyped(1000)
+});
+/** Something of a list, to be taken off it. */
+export const DropFormSchema = Type.Object({ key: Key });
+/** Storage classes, a line each. */
+export const ClassLinesFormSchema = Type.Object({ lines: asTyped(20_000) });
 export const LookedFormSchema = Type.Object({ hunt: Key, where: Name });
 export const AddLinesFormSchema = Type.Object({ lines: asTyped(LONGEST_OUTLINE) });
 export const SubjectsFormSchema = Type.Object({
@@ -103,7 +120,7 @@ export const FinishFormSchema = Type.Object({
 			Type.Number({ exclusiveMinimum: 0, maximum: 1000, description: 'A thickness in points.' })
 		)
 	),
-	shape: Said(60)
+	shape: Type.Optional(orNull(Type.Enum([...CARD_SHAPES])))
 });
 export const FinishKeyFormSchema = Type.Object({ key: Key });
 export const SharedFinishFormSchema = Type.Object({ name: Name });

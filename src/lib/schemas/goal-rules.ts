@@ -1,5 +1,6 @@
 import { Type } from 'typebox';
 import { SECTION_KINDS } from '../core/checklist/section.ts';
+import { COLLECTIBLE_KINDS } from '../core/checklist/beside-cards.ts';
 import { CONFIDENCES } from '../core/checklist/confidence.ts';
 import { CONDITIONS } from '../core/copies/condition.ts';
 import {
@@ -98,6 +99,15 @@ export const GoalRulesSchema = Type.Object(
 		versions: said(
 			Words(50_000),
 			'These versions, each a slot, beside what the other rules ask for.'
+		),
+		collectibles: said(
+			Type.Optional(
+				Type.Array(Type.Enum([...COLLECTIBLE_KINDS]), {
+					maxItems: COLLECTIBLE_KINDS.length,
+					uniqueItems: true
+				})
+			),
+			'What counts of what is collected beside the cards, by kind; left out: nothing. Asked of the collectible as it is: no condition, cut or grade.'
 		),
 		picked: said(Words(50_000), 'Only these cards: release/card.'),
 		releases: said(

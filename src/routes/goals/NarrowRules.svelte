@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { COLLECTIBLES } from '$lib/core/checklist/beside-cards';
 	import { CONFIDENCES, type Confidence } from '$lib/core/checklist/confidence';
 	import { GRADES } from '$lib/core/copies/condition';
 	import type { GoalOptions } from '$lib/server/goals/goal-options';
@@ -24,6 +25,30 @@
 	}
 </script>
 
+{#if options.collectibles.length > 0}
+	<RuleRow
+		name="Beside the cards"
+		meaning="Each is a slot as well, in no pocket of a binder; none ticked: only cards count."
+	>
+		<div class="flex flex-wrap gap-x-5 gap-y-1">
+			{#each options.collectibles as kind (kind)}
+				<label class="flex items-center gap-2"
+					><input
+						type="checkbox"
+						class="checkbox checkbox-sm"
+						checked={rules.collectibles.includes(kind)}
+						onchange={() =>
+							book.set({
+								collectibles: options.collectibles.filter(
+									(word) => rules.collectibles.includes(word) !== (word === kind)
+								)
+							})}
+					/>{COLLECTIBLES[kind]}</label
+				>
+			{/each}
+		</div>
+	</RuleRow>
+{/if}
 {#if options.series.length > 0}
 	<RuleRow name="Series" meaning="Only cards of these series; none ticked: of all.">
 		<div class="flex flex-wrap gap-x-5 gap-y-1">

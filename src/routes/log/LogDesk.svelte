@@ -43,8 +43,8 @@
 <header class="mt-4 mb-5 flex flex-wrap items-center justify-between gap-3">
 	<h1>Log</h1>
 	<div class="flex flex-wrap gap-2">
-		<a class="btn" href={resolve(`/log/stack?release=${encodeURIComponent(release.key)}`)}
-			>Go through a stack</a
+		<a class="btn" href={resolve(`/log/pile?release=${encodeURIComponent(release.key)}`)}
+			>Go through a pile</a
 		>
 		<a class="btn" href={resolve('/log/holdings')}>Import holdings</a>
 	</div>
@@ -86,7 +86,7 @@
 <ProblemAlert problems={book.problems} class="mb-6" />
 
 <div class="mb-8 grid gap-x-10 gap-y-4 md:grid-cols-2">
-	<Trays piles={trays} releaseKey={release.key} {problems} />
+	<Trays piles={trays} {problems} />
 	<Synonyms {synonyms} />
 </div>
 

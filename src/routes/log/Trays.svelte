@@ -15,10 +15,9 @@
 			readonly since: string;
 			readonly days: number;
 		}[];
-		releaseKey: string;
 		problems: readonly Problem[];
 	}
-	let { piles, releaseKey, problems }: Props = $props();
+	let { piles, problems }: Props = $props();
 	const trays = $derived(
 		(['to log', 'to sort'] as const).map((tray) => {
 			const inTray = piles.filter((pile) => pile.tray === tray);
@@ -44,11 +43,7 @@
 						>{countOf(days, 'day')}</span
 					>
 					{#if tray === 'to log'}
-						<a
-							class="btn btn-xs"
-							href={resolve(`/log/stack?release=${encodeURIComponent(releaseKey)}&pile=${id}`)}
-							>Log it</a
-						>
+						<a class="btn btn-xs" href={resolve(`/log/pile?pile=${id}`)}>Log it</a>
 					{/if}
 					<form method="POST" action="?/clear" use:enhance>
 						<input type="hidden" name="pile" value={id} />

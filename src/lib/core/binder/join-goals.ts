@@ -1,3 +1,4 @@
+import { isCollectible } from '../checklist/with-collectibles.ts';
 import { cardsOf, type Release } from '../checklist/release.ts';
 import { conditionRank } from '../copies/condition.ts';
 import type { Copy } from '../copies/copy.ts';
@@ -31,17 +32,19 @@ export interface JoinedGoals {
  * of their own. Keys of the first goal (or of all that share, where it shares) are kept as they are; those
  * of others bear "@" and the goal's key, so that no two pockets have the same.
  *
- * `keepers` are all goals that keep their own copies, in the binder or not, in the order in which they
- * are served; `lying` says in which of the binder's slots copies lie.
+ * `keeping` are all goals that keep their own copies, in the binder or not, in the order in which they
+ * are served; what is collected beside the cards lies in no pocket; `lying` says in which of the binder's slots copies lie.
  *
  * @throws RangeError for no goals
  */
 export function joinGoals(
-	goals: readonly HeldGoal[],
-	keepers: readonly GoalSlots[],
+	held: readonly HeldGoal[],
+	keeping: readonly GoalSlots[],
 	copies: readonly Copy[],
 	lying: ReadonlyMap<string, string> = new Map()
 ): JoinedGoals {
+	const goals = held.map(withoutCollectibles);
+	const keepers = keeping.map(withoutCollectibles);
 	const [first] = goals;
 	if (!first) throw new RangeError('joinGoals: a binder holds at least one goal');
 	const sharing = goals.filter(({ keepsOwn }) => !keepsOwn);
@@ -102,6 +105,14 @@ export function joinGoals(
 				filled.get(joinedKey)
 			)
 		}
+	};
+}
+
+/** What is collected beside the cards lies in no pocket. */
+function withoutCollectibles<Goal extends GoalSlots>(goal: Goal): Goal {
+	return {
+		...goal,
+		slots: goal.slots.filter(({ versions }) => !versions.some(isCollectible))
 	};
 }
 

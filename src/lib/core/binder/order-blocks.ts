@@ -1,3 +1,4 @@
+import { compareFiled } from '../checklist/filed-title.ts';
 import { compareTitles, sortByCardNumber } from '../checklist/numbers/compare-card-numbers.ts';
 import type { BinderLayout, BlockOrder } from './binder-layout.ts';
 import type { BinderSlot } from './binder-slot.ts';
@@ -173,8 +174,7 @@ const byNumbers: Sorter = (slots) => sortByCardNumber(slots, ({ number }) => num
 const byTitles: Sorter = (slots) => [...slots].sort(byTitle);
 
 function byTitle(a: BinderSlot, b: BinderSlot): number {
-	const byTitle = compareTitles(a.sortAs ?? a.title, b.sortAs ?? b.title);
-	return byTitle || (a.key < b.key ? -1 : a.key > b.key ? 1 : 0);
+	return compareFiled(a, b) || (a.key < b.key ? -1 : a.key > b.key ? 1 : 0);
 }
 
 /** Later days first; no day at all last. */

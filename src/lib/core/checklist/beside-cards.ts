@@ -1,6 +1,14 @@
-/** What is collected of a release beside its cards. */
-export const COLLECTIBLE_KINDS = ['wrapper', 'box', 'poster', 'album', 'book', 'other'] as const;
-export type CollectibleKind = (typeof COLLECTIBLE_KINDS)[number];
+/** What is collected of a release beside its cards, and what several of them are called. */
+export const COLLECTIBLES = {
+	wrapper: 'wrappers',
+	box: 'boxes',
+	poster: 'posters',
+	album: 'albums',
+	book: 'books',
+	other: 'other things'
+} as const;
+export type CollectibleKind = keyof typeof COLLECTIBLES;
+export const COLLECTIBLE_KINDS = Object.keys(COLLECTIBLES) as readonly CollectibleKind[];
 
 export interface Collectible {
 	/** Stable within the release. */

@@ -65,6 +65,15 @@ export const CARD_DETAILS = [
 	'found'
 ] as const satisfies readonly (keyof CardDetails)[];
 
+/** A card without what is known of it beside its line. */
+export function withoutDetails<Card extends CardDetails>(
+	card: Card
+): Omit<Card, keyof CardDetails> {
+	const line: Partial<Card> = { ...card };
+	for (const name of CARD_DETAILS) Reflect.deleteProperty(line, name);
+	return line as Omit<Card, keyof CardDetails>;
+}
+
 /** The fields of one kind that a thing has: what is stored apart from the rest of it. */
 export function pickDetails<Thing extends object, Name extends keyof Thing>(
 	thing: Thing,

@@ -110,6 +110,25 @@ describe('cards that an edition repeats', () => {
 		expect(outcome.value.sections[0]?.cards[0]).not.toHaveProperty('tags');
 	});
 
+	test('an empty text of an edition is that of the card it repeats; a change of nothing is none', () => {
+		const titled = edit({
+			change: [{ card: 'foil-1', title: 'Ada in foil', group: 'G', number: '101' }]
+		});
+		if (!titled.ok) throw new RangeError(JSON.stringify(titled.problems));
+		const cleared = (change: Partial<CardEdits['change'][number]>) => {
+			const outcome = editCards(titled.value, { ...none, change: [{ card: 'foil-1', ...change }] });
+			return outcome.ok ? outcome.value.sections[2]?.edition?.changes : outcome.problems;
+		};
+		expect(cleared({ group: ' ', number: '' })).toEqual([{ card: '1', title: 'Ada in foil' }]);
+		expect(cleared({ group: '', number: '', title: '' })).toEqual([]);
+		expect(cleared({ number: ' 7 ' })).toEqual([
+			{ card: '1', title: 'Ada in foil', group: 'G', number: '7' }
+		]);
+		// What is stored is a file that can be read again.
+		const [again] = wholeSections(titled.value).slice(-1);
+		expect(again?.cards[0]).toMatchObject({ number: '101', title: 'Ada in foil', group: 'G' });
+	});
+
 	test('two of one number, and fields that an edition takes over, are refused with their remedy', () => {
 		const outcome = edit({
 			change: [

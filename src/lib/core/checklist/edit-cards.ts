@@ -1,9 +1,9 @@
 import { bad, good, type Outcome, type Problem } from '../problem.ts';
 import { normalCardNumber } from './numbers/card-number.ts';
 import type { Card, CardMark } from './card.ts';
-import type { CardDetails } from './card-details.ts';
+import { withoutDetails, type CardDetails } from './card-details.ts';
 import { changeNames, repeatedBy, withChange, type Edition } from './edition.ts';
-import { readCardRecord, withoutRecord } from './rule-sheet/card-columns.ts';
+import { readCardRecord } from './rule-sheet/card-columns.ts';
 import { sheetNamesOf } from './rule-sheet/rule-sheet.ts';
 import type { Section } from './section.ts';
 import type { Release } from './release.ts';
@@ -37,8 +37,8 @@ export interface CardEdits {
 
 /**
  * Changes, removes and adds cards. Keys of changed cards stay, so that copies stay attached. Of a card that
- * an edition repeats, number, title and group become a change of the edition, and a card taken away is left
- * out of it; the card it repeats stays. Cards and sections that are not there, and cells that are not
+ * an edition repeats, number, title and group become a change of the edition (an empty text: as on the card it
+ * repeats), and a card taken away is left out of it; the card it repeats stays. Cards and sections that are not there, and cells that are not
  * understood, are problems, all at once; whether the result fits together is checked where it is saved.
  */
 export function editCards(release: Release, edits: CardEdits): Outcome<Release> {
@@ -56,9 +56,7 @@ export function editCards(release: Release, edits: CardEdits): Outcome<Release> 
 		...edits.add
 			.filter(({ number, title }) => number.trim() === '' && title.trim() === '')
 			.map(() => ({ field: 'number', message: 'a new card has neither a number nor a title' })),
-		...edits.change.flatMap((edit) =>
-			emptied(edit, known.get(edit.card) ?? repeated.get(edit.card)?.card)
-		),
+		...edits.change.flatMap((edit) => emptied(edit, known.get(edit.card))),
 		...[...edits.change.map(({ card }) => card), ...edits.remove].flatMap((key) =>
 			repeated.get(key)?.name === null
 				? [
@@ -155,13 +153,7 @@ function editedEdition(
 	const left = edits.remove.flatMap((card) => nameOf(card) ?? []);
 	const changed = edits.change.reduce((before, { card, number, title, group }) => {
 		const name = nameOf(card);
-		if (name === null) return before;
-		return withChange(before, {
-			card: name,
-			...(number === undefined ? {} : { number: number.trim() }),
-			...(title === undefined ? {} : { title: title.trim() }),
-			...(group === undefined ? {} : { group: group.trim() })
-		});
+		return name === null ? before : withChange(before, { card: name, number, title, group });
 	}, edition);
 	return {
 		edition: left.length > 0 ? { ...changed, without: [...changed.without, ...left] } : changed
@@ -178,7 +170,7 @@ function emptied(edit: CardEdit, card: Card | undefined): Problem[] {
 
 function applyEdit(card: Card, edit: CardEdit | undefined, record: CardDetails | undefined): Card {
 	if (!edit) return card;
-	const known = record ? { ...withoutRecord(card), ...record } : card;
+	const known = record ? { ...withoutDetails(card), ...record } : card;
 	const { group: oldGroup, rarity: oldRarity, ...rest } = known;
 	const group = (edit.group ?? oldGroup ?? '').trim();
 	const rarity = (edit.rarity ?? oldRarity ?? '').trim();

@@ -1,5 +1,5 @@
 import type { Card } from './card.ts';
-import { CARD_DETAILS } from './card-details.ts';
+import { pickDetails, withoutDetails } from './card-details.ts';
 import { isNamed, namesOf } from './card-selector.ts';
 import type { Release } from './release.ts';
 import type { Section } from './section.ts';
@@ -92,10 +92,7 @@ export function repeatedBy(
 
 /** What a card has in every edition; how it was made, found and sold is told of one of them. */
 function ofEdition(original: Card): Card {
-	const { tags, sortAs, ...rest } = original;
-	const card: Partial<Card> = { ...rest };
-	for (const name of CARD_DETAILS) Reflect.deleteProperty(card, name);
-	return { ...(card as Card), ...(tags ? { tags } : {}), ...(sortAs ? { sortAs } : {}) };
+	return { ...withoutDetails(original), ...pickDetails(original, ['tags', 'sortAs']) };
 }
 
 /**
@@ -119,13 +116,31 @@ export function changeNames(
 	);
 }
 
+/** What a person writes of a card of an edition; an empty text: as on the card it repeats. */
+export interface WrittenChange {
+	readonly card: string;
+	readonly number?: string | undefined;
+	readonly title?: string | undefined;
+	readonly group?: string | undefined;
+}
+
 /** An edition with another change of the card that a name means: a field that is left out stays as it was. */
-export function withChange(edition: Edition, change: CardChange): Edition {
-	const known = edition.changes.find(({ card }) => card === change.card);
+export function withChange(edition: Edition, { card, ...written }: WrittenChange): Edition {
+	const known = edition.changes.find((change) => change.card === card);
+	const { card: _, ...said } = known ?? { card };
+	const fields = { ...said };
+	for (const field of ['number', 'title', 'group'] as const) {
+		const text = written[field]?.trim();
+		if (text) Object.assign(fields, { [field]: text });
+		else if (text === '') Reflect.deleteProperty(fields, field);
+	}
+	const others = edition.changes.filter((change) => change !== known);
+	if (Object.keys(fields).length === 0) return { ...edition, changes: others };
+	const change: CardChange = { card, ...fields };
 	return {
 		...edition,
 		changes: known
-			? edition.changes.map((each) => (each === known ? { ...known, ...change } : each))
-			: [...edition.changes, change]
+			? edition.changes.map((each) => (each === known ? change : each))
+			: [...others, change]
 	};
 }

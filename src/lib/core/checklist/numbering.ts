@@ -1,9 +1,6 @@
 import type { Card } from './card.ts';
-import {
-	compareCardNumbers,
-	compareTitles,
-	sortByCardNumber
-} from './numbers/compare-card-numbers.ts';
+import { compareCardNumbers, sortByCardNumber } from './numbers/compare-card-numbers.ts';
+import { compareFiled } from './filed-title.ts';
 import { wholeSections } from './edition.ts';
 import type { Release } from './release.ts';
 import type { Section, Series } from './section.ts';
@@ -42,7 +39,7 @@ export function numberingsOf(release: Release): readonly Numbering[] {
 			cards: sortByCardNumber(
 				members.get(owner.key) ?? [],
 				({ card }) => card.number,
-				(a, b) => compareTitles(filedBy(a.card), filedBy(b.card))
+				(a, b) => compareFiled(a.card, b.card)
 			)
 		}));
 }
@@ -55,9 +52,6 @@ export function seriesFinder(
 	return (section, { number }) =>
 		seriesOf(owners.get(section.numberedIn ?? section.key) ?? section, number);
 }
-
-/** What a card without a number is filed by: a surname where it has one, else its title. */
-export const filedBy = ({ sortAs, title }: Card): string => sortAs ?? title;
 
 /** The series in which a number was sold; undefined where the numbering has none there. */
 export function seriesOf(owner: Section, number: string | null): Series | undefined {

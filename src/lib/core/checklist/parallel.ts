@@ -4,6 +4,7 @@ import type { Evidence } from './confidence.ts';
 import type { Section } from './section.ts';
 import type { Odds } from './odds.ts';
 import type { Swatch } from './swatch.ts';
+import type { Tell } from './tell.ts';
 
 /** Of which cards a parallel was made, how many of each, and how they came. */
 export interface RunRule extends CardSelector, Evidence {
@@ -24,6 +25,8 @@ export interface Parallel {
 	/** What it looks like: "green foil, matte edge". */
 	readonly look?: string;
 	readonly howToTell?: string;
+	/** What its cards show, instead of what those of their section do. */
+	readonly tells?: readonly Tell[];
 	/** Key of the finish of the palette that it is: entered once for all releases that have it. */
 	readonly palette?: string;
 	/** A second base finish (shop stock beside dealer stock), not a rarer one. */

@@ -5,6 +5,7 @@ import type { Odds } from './odds.ts';
 import type { Evidence } from './confidence.ts';
 import type { Edition } from './edition.ts';
 import type { Swatch } from './swatch.ts';
+import type { Tell } from './tell.ts';
 
 export const SECTION_KINDS = ['base', 'subset', 'insert', 'extra'] as const;
 /** `extra`: promo, sticker, give-away, re-issue, over-size card: what packs or the list do not tell. */
@@ -37,6 +38,8 @@ export interface SectionDetails extends Evidence {
 	readonly noBaseFinish?: true;
 	/** What its base finish looks like: "dull stock, no colour". */
 	readonly baseLook?: string;
+	/** What its cards show in their base finish: features by which they are told from others. */
+	readonly tells?: readonly Tell[];
 	/** Letters along the edge by place in the strip, from the first: a text, "" where it is not known, null where that place has none. */
 	readonly lettering?: readonly (string | null)[];
 }
@@ -50,6 +53,7 @@ export const SECTION_DETAILS = [
 	'noBaseFinish',
 	'baseLook',
 	'lettering',
+	'tells',
 	'confidence',
 	'source',
 	'lookedAt',

@@ -1,3 +1,4 @@
+import type { Tell } from './tell.ts';
 import { normalCardNumber } from './numbers/card-number.ts';
 import type { Card } from './card.ts';
 import { selects, type CardSelector } from './card-selector.ts';
@@ -54,6 +55,8 @@ export interface Variant extends CardSelector, Evidence {
 	/** What the regular card is called beside it: "blue line", where this is the red. */
 	readonly regularName?: string;
 	readonly howToTell?: string;
+	/** What it shows, instead of what the regular card does. */
+	readonly tells?: readonly Tell[];
 	readonly printRun?: number;
 	readonly odds?: readonly Odds[];
 	/** Parallels in which it exists as well, by key; left out: in base only. */

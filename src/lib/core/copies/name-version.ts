@@ -1,4 +1,5 @@
 import { cardsOf, type Release } from '../checklist/release.ts';
+import { withCollectibles } from '../checklist/with-collectibles.ts';
 import { parseVersionKey } from '../checklist/versions/version-key.ts';
 
 /** A version as people call it: "27, Verdigris, home town". */
@@ -10,7 +11,7 @@ export function nameVersion(release: Release, version: string): string {
 export function versionNamer(
 	release: Release
 ): (version: string) => { readonly name: string; readonly title: string } {
-	const cards = new Map(cardsOf(release).map(({ card }) => [card.key, card]));
+	const cards = new Map(cardsOf(withCollectibles(release)).map(({ card }) => [card.key, card]));
 	const parallels = new Map(release.parallels.map(({ key, name }) => [key, name]));
 	const variants = new Map(release.variants.map(({ key, name }) => [key, name]));
 	return (version) => {

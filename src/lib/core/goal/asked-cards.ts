@@ -4,12 +4,21 @@ import type { Card } from '../checklist/card.ts';
 import { seriesFinder } from '../checklist/numbering.ts';
 import { cardsOf, type Release } from '../checklist/release.ts';
 import type { Section } from '../checklist/section.ts';
+import { isBeside } from '../checklist/with-collectibles.ts';
 import type { GoalRules } from './goal-rules.ts';
 
-/** Keys of the cards that the rules ask for, by section, subject, group, tag, series, hand, and panels or singles. */
+/**
+ * Keys of the cards that the rules ask for, by section, subject, group, tag, series, hand, and panels or singles;
+ * what is collected beside them by its kind alone.
+ */
 export function askedCards(release: Release, rules: GoalRules): ReadonlySet<string> {
 	const picked = rules.picked && new Set(rules.picked);
-	const cards = cardsOf(release);
+	const all = cardsOf(release);
+	const cards = all.filter(({ section }) => !isBeside(section));
+	const beside = all.filter(
+		({ section, card }) =>
+			isBeside(section) && rules.collectibles.some((kind) => kind === card.group)
+	);
 	const seriesOf = seriesFinder(release);
 	// Where a numbering has no series, its cards are of none.
 	const isInSeries = (section: Section, card: Card) =>
@@ -27,6 +36,7 @@ export function askedCards(release: Release, rules: GoalRules): ReadonlySet<stri
 			)
 			.map(({ card }) => [card.key, card])
 	);
+	for (const { card } of beside) asked.set(card.key, card);
 	const panels = [...asked.values()].filter(({ panelOf }) => panelOf.length > 0);
 	if (panels.length === 0 || rules.panels === 'both') return new Set(asked.keys());
 	const nameOf = cardFinder(release);

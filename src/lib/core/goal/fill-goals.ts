@@ -70,9 +70,12 @@ function lyingIn(
 	copies: readonly Copy[],
 	slotOf: (copy: string) => string | undefined
 ): readonly Copy[] {
-	return copies.map(({ heldIn: _, ...copy }) => {
+	return copies.map((copy) => {
 		const slot = slotOf(copy.key);
-		return slot === undefined ? copy : { ...copy, heldIn: slot };
+		if (slot !== undefined) return { ...copy, heldIn: slot };
+		if (copy.heldIn === undefined) return copy;
+		const { heldIn: _, ...elsewhere } = copy;
+		return elsewhere;
 	});
 }
 

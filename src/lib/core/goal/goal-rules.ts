@@ -1,4 +1,5 @@
 import { SECTION_KINDS, type SectionKind } from '../checklist/section.ts';
+import type { CollectibleKind } from '../checklist/beside-cards.ts';
 import type { Confidence } from '../checklist/confidence.ts';
 import type { Condition } from '../copies/condition.ts';
 import { presetOf, type PresetKey } from './preset.ts';
@@ -128,6 +129,8 @@ export interface GoalRules {
 	readonly graded?: GradeNeed;
 	/** These versions, each a slot of its own, beside the cards that the other rules ask for. */
 	readonly versions: readonly string[];
+	/** What is collected beside the cards, by kind: a slot each, whatever the cards that are asked for. */
+	readonly collectibles: readonly CollectibleKind[];
 	/** Only these cards: `release/card`. */
 	readonly picked?: readonly string[];
 	/** Keys of further releases; a subject or group without any goes over all. */
@@ -164,6 +167,7 @@ export function resolveRules({ preset, parallel, ...decided }: GoalChoice): Goal
 		tags: {},
 		series: [],
 		versions: [],
+		collectibles: [],
 		...presetOf(preset).rules,
 		...given
 	};

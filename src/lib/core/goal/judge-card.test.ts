@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { CONDITIONS, conditionRank, qualityRank } from '../copies/condition.ts';
 import { fillSlots } from './fill-slots.ts';
-import { judgeCard, seatCard, type StackSlot } from './judge-card.ts';
+import { judgeCard, type StackSlot } from './judge-card.ts';
 
 const slot = (key: string, heldRank: number | null, leastRank = 0): StackSlot => ({
 	key,
@@ -41,7 +41,11 @@ test('for all piles, what is judged card by card is what the matching comes to',
 				const keys = Array.from({ length: count }, (_, i) => `s${i}`);
 				let slots: readonly StackSlot[] = keys.map((key) => slot(key, null, conditionRank(least)));
 				conditions.forEach((condition, i) => {
-					slots = seatCard(slots, judgeCard('a', { condition }, slots, i), { condition });
+					const verdict = judgeCard('a', { condition }, slots, i);
+					const seat = 'slot' in verdict ? verdict.slot : null;
+					slots = slots.map((slot) =>
+						slot.key === seat ? { ...slot, heldRank: qualityRank({ condition }) } : slot
+					);
 				});
 				const held = slots.flatMap(({ heldRank }) => heldRank ?? []).sort((a, b) => b - a);
 				const { placements } = fillSlots(

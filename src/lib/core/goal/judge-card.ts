@@ -3,6 +3,8 @@ import { qualityRank, type Quality } from '../copies/condition.ts';
 /** A slot as it stands while a pile is gone through. */
 export interface StackSlot {
 	readonly key: string;
+	/** Which set it is of, from 1; left out: the first. */
+	readonly set?: number;
 	/** The goal it belongs to. */
 	readonly goal: string;
 	readonly versions: readonly string[];
@@ -13,7 +15,12 @@ export interface StackSlot {
 
 /** What a card that comes off a pile is: which outcome pile it goes on. */
 export type Verdict =
-	| { readonly kind: 'needed'; readonly goal: string; readonly slot: string }
+	| {
+			readonly kind: 'needed';
+			readonly goal: string;
+			readonly slot: string;
+			readonly set?: number;
+	  }
 	| {
 			readonly kind: 'upgrade';
 			readonly goal: string;
@@ -41,7 +48,10 @@ export function judgeCard(
 	if (wanting.length === 0) return { kind: 'outside', copies: owned + 1 };
 	const fits = wanting.filter(({ leastRank }) => rank >= leastRank);
 	const open = fits.find(({ heldRank }) => heldRank === null);
-	if (open) return { kind: 'needed', goal: open.goal, slot: open.key };
+	if (open) {
+		const { goal, key: slot, set } = open;
+		return { kind: 'needed', goal, slot, ...(set === undefined ? {} : { set }) };
+	}
 	const worst = fits
 		.filter(({ heldRank }) => heldRank !== null && heldRank < rank)
 		.sort((a, b) => (a.heldRank ?? 0) - (b.heldRank ?? 0))[0];
@@ -49,18 +59,4 @@ export function judgeCard(
 		return { kind: 'upgrade', goal: worst.goal, slot: worst.key, from: worst.heldRank ?? 0 };
 	}
 	return { kind: 'spare', copies: owned + 1 };
-}
-
-/** The slots after a card went where its verdict says. */
-export function seatCard(
-	slots: readonly StackSlot[],
-	verdict: Verdict,
-	quality: Quality
-): readonly StackSlot[] {
-	if (verdict.kind !== 'needed' && verdict.kind !== 'upgrade') return slots;
-	return slots.map((slot) =>
-		slot.key === verdict.slot && slot.goal === verdict.goal
-			? { ...slot, heldRank: qualityRank(quality) }
-			: slot
-	);
 }

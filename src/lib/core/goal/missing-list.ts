@@ -3,6 +3,7 @@ import { foldCards } from '../checklist/fold-runs.ts';
 import { numberingsOf } from '../checklist/numbering.ts';
 import type { Release } from '../checklist/release.ts';
 import type { Section } from '../checklist/section.ts';
+import { withCollectibles } from '../checklist/with-collectibles.ts';
 import type { Filling } from './fill-slots.ts';
 import type { ScopedSlot } from './scope-goal.ts';
 
@@ -31,10 +32,11 @@ export interface MissingGroup {
 
 /** What of one release is missing, by section and parallel, in checklist order; groups that lack nothing included. */
 export function missingList(
-	release: Release,
+	plain: Release,
 	slots: readonly ScopedSlot[],
 	filling: Filling
 ): readonly MissingGroup[] {
+	const release = withCollectibles(plain);
 	const lacking = new Set(filling.missing.map(({ slot }) => slot));
 	const cards = new Map<string, { card: Card; section: Section }>();
 	for (const numbering of numberingsOf(release)) {

@@ -3,9 +3,11 @@ import { versionMaker, type Version, type VersionMaker } from '../checklist/vers
 import { numberingsOf } from '../checklist/numbering.ts';
 import type { Release } from '../checklist/release.ts';
 import type { Section } from '../checklist/section.ts';
+import { isBeside } from '../checklist/with-collectibles.ts';
 import type { VariantKindName } from '../checklist/variant.ts';
 import { askedCards, cardFinder } from './asked-cards.ts';
 import { resolveRules, type GoalChoice, type GoalRules } from './goal-rules.ts';
+import { withAskedCollectibles } from './with-asked-collectibles.ts';
 import type { Slot } from './slot.ts';
 import { sureness } from './sureness.ts';
 
@@ -42,7 +44,8 @@ export function scopeGoals(releases: readonly Release[], choice: GoalChoice): Sc
 	const rules = resolveRules(choice);
 	const namedCards = new Set(rules.versions.map((key) => key.replace(/[~!].*$/, '')));
 	let skipped = 0;
-	const single = releases.flatMap((release): readonly AskedSlot[] => {
+	const single = releases.flatMap((plain): readonly AskedSlot[] => {
+		const release = withAskedCollectibles(plain, rules);
 		const asked = askedCards(release, rules);
 		const isSure = sureness(release, rules.leastConfidence);
 		const versionsAsked = new Set(rules.versions);
@@ -56,7 +59,11 @@ export function scopeGoals(releases: readonly Release[], choice: GoalChoice): Sc
 					const all = versionsOf(numbering.key, section, card).filter((version) =>
 						isSure(version, section, card)
 					);
-					const byRule = asked.has(card.key) ? slotsOf(all, rules, kinds) : [];
+					const byRule = !asked.has(card.key)
+						? []
+						: isBeside(section)
+							? [all]
+							: slotsOf(all, rules, kinds);
 					const slots = withNamed(byRule, all, versionsAsked).flatMap((versions) => {
 						const made = versions.filter(
 							({ printRun, estimatedRun }) =>
@@ -81,15 +88,13 @@ export function scopeGoals(releases: readonly Release[], choice: GoalChoice): Sc
 		const ofSection = Object.hasOwn(rules.sectionConditions, place)
 			? rules.sectionConditions[place]
 			: undefined;
+		const thing = { key: version.key, set: 1, versions, version, release, quantity: 1 };
+		// A poster is asked for as it is: what is said of cards is not said of it.
+		if (isBeside(section)) return thing;
 		const least = ofSection ?? rules.leastCondition;
 		return {
-			key: version.key,
-			set: 1,
-			versions,
+			...thing,
 			...(panels ? { panels } : {}),
-			version,
-			release,
-			quantity: 1,
 			...(least ? { leastCondition: least } : {}),
 			...(rules.cut === 'any' ? {} : { needs: [rules.cut] }),
 			...(rules.graded ? { graded: rules.graded } : {})

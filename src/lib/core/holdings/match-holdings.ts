@@ -1,6 +1,7 @@
 import { at } from '../at.ts';
 import { rollup } from 'd3-array';
 import { normalCardNumber } from '../checklist/numbers/card-number.ts';
+import { BESIDE_NAME, isBeside, withCollectibles } from '../checklist/with-collectibles.ts';
 import { versionMaker } from '../checklist/versions/expand.ts';
 import type { Release } from '../checklist/release.ts';
 import { formatVersionKey } from '../checklist/versions/version-key.ts';
@@ -111,13 +112,18 @@ function indexSubjects(
 type Found = Omit<MatchedHolding, 'line'> | { readonly reason: string };
 
 function cardFinder(release: Release): (row: HoldingRow) => Found {
-	const index = indexCards(release);
+	const index = indexCards(withCollectibles(release));
 	const versionsOf = versionMaker(release);
 	const { meanings } = vocabularyOf(release);
 	let subjects: ReadonlyMap<string, readonly IndexedCard[]> | undefined;
 	const bySubject = () => (subjects ??= indexSubjects(index));
 	return (row) => {
-		const cards = narrow(candidatesOf(row), row);
+		// A poster has the name of a card: it is meant where its section is said.
+		const isBesideMeant = normalPhrase(row.section) === normalPhrase(BESIDE_NAME);
+		const candidates = candidatesOf(row).filter(
+			({ section }) => isBeside(section) === isBesideMeant
+		);
+		const cards = narrow(candidates, row);
 		const [card] = cards;
 		if (!card) {
 			const what = row.number || row.subject || 'a card without number and subject';

@@ -16,7 +16,7 @@ export interface NamedLookAlike extends LookAlike {
 export async function alikeInBinder(
 	db: Reader,
 	id: BinderId
-): Promise<Readonly<Record<string, readonly NamedLookAlike[]>>> {
+): Promise<ReadonlyMap<string, readonly NamedLookAlike[]>> {
 	const held = await releasesInBinder(db, id);
 	const alike = lookAlikes(held);
 	const names = new Map(
@@ -60,7 +60,7 @@ export async function alikeInBinder(
 			releaseName
 		});
 	}
-	return Object.fromEntries(
+	return new Map(
 		[...alike].map(([of, list]) => [
 			of,
 			list.flatMap((each): readonly NamedLookAlike[] => {

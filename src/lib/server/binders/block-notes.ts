@@ -9,12 +9,12 @@ import { makeChange, refused } from '../journal/change.ts';
 export async function readBlockNotes(
 	db: Reader,
 	id: BinderId
-): Promise<Readonly<Record<string, string>>> {
+): Promise<ReadonlyMap<string, string>> {
 	const rows = await db
 		.select({ block: blockNotes.block, note: blockNotes.note })
 		.from(blockNotes)
 		.where(eq(blockNotes.binderId, id));
-	return Object.fromEntries(rows.map(({ block, note }) => [block, note]));
+	return new Map(rows.map(({ block, note }) => [block, note]));
 }
 
 /** Writes the teller's note on a block; a blank one takes it away. */

@@ -14,7 +14,7 @@ import { loadGoalReleases } from '../goals/goal-scope.ts';
 export async function tellBlocks(
 	db: Reader,
 	id: BinderId
-): Promise<Readonly<Record<string, readonly string[]>>> {
+): Promise<ReadonlyMap<string, readonly string[]>> {
 	const releases = await releasesInBinder(db, id);
 	const told = releases.flatMap((release) => {
 		const sections = new Map(wholeSections(release).map((section) => [section.key, section]));
@@ -25,7 +25,7 @@ export async function tellBlocks(
 				: [];
 		});
 	});
-	return Object.fromEntries(told);
+	return new Map(told);
 }
 
 /** The releases over which the goals of a binder go. */

@@ -29,8 +29,8 @@ export async function refreshEditionCards(
 					? []
 					: section.cards
 							.filter(({ key }) => !listed.has(key))
-							.map(({ key, number, title, subjects, group = null }) => ({
-								...{ releaseId, sectionId, key, number, title, subjects, group }
+							.map(({ key, number, title, subjects, group = null, sortAs = null }) => ({
+								...{ releaseId, sectionId, key, number, title, subjects, group, sortAs }
 							}));
 			});
 			for (const some of chunks(rows, 500)) await tx.insert(editionCards).values(some);

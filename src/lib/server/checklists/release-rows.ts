@@ -37,6 +37,7 @@ export function releaseRows(release: Release) {
 			look: parallel.look ?? null,
 			palette: parallel.palette ?? null,
 			howToTell: parallel.howToTell ?? null,
+			tells: parallel.tells ?? null,
 			isBaseFinish: parallel.isBaseFinish ?? false,
 			stockPt: parallel.stockPt ?? null,
 			shape: parallel.shape ?? null,

@@ -1,5 +1,5 @@
 import { checkRelease } from '../../core/checklist/draft/check-release.ts';
-import { expand } from '../../core/checklist/versions/expand.ts';
+import { cardFinder } from '../../core/checklist/versions/find-version.ts';
 import type { Release } from '../../core/checklist/release.ts';
 import { good, type Outcome, type Problem } from '../../core/problem.ts';
 import { countOwned, readCopies } from '../copies/read-copies.ts';
@@ -40,9 +40,9 @@ export async function findOrphans(
 	edited: Release
 ): Promise<readonly Problem[]> {
 	const owned = countOwned(await readCopies(db, releaseId));
-	const made = new Set(expand(edited).map(({ key }) => key));
+	const find = cardFinder(edited);
 	return [...owned]
-		.filter(([version]) => !made.has(version))
+		.filter(([version]) => !find(version))
 		.map(([version, count]) => ({
 			field: version,
 			message: `${count} ${count === 1 ? 'copy' : 'copies'} of ${version} would belong to nothing`,

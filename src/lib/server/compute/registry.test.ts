@@ -14,6 +14,53 @@ const layout = { pageKind: '3x3', order: 'number', blockStart: 'new-page' };
 /** A body for every computation, and what its answer must hold. */
 const EXAMPLES: Readonly<Record<string, { body: unknown; holds: unknown }>> = {
 	'expand-checklist': { body: { checklist }, holds: { release: 'harbour-lights-1994' } },
+	'next-question': {
+		body: {
+			candidates: [
+				{ key: 'base', weight: 3, tells: [] },
+				{
+					key: 'brass',
+					tells: [{ feature: 'back', value: 'BRASS', otherwise: 'none', where: 'back' }]
+				}
+			]
+		},
+		holds: { isSettled: false, seconds: 2, question: { feature: 'back' }, settles: ['back'] }
+	},
+	'tell-apart-table': {
+		body: {
+			candidates: [
+				{ key: 'a', tells: [{ feature: 'mark', value: 'lamp' }] },
+				{ key: 'b', tells: [{ feature: 'mark', value: 'none' }] }
+			]
+		},
+		holds: { rows: [{ feature: 'mark', values: ['lamp', 'none'], isDifferent: true }], twins: [] }
+	},
+	'judge-pile-card': {
+		body: {
+			checklists: [checklist],
+			line: '27',
+			goals: [{ name: 'Base', goal: { preset: 'base' } }]
+		},
+		holds: {
+			choices: [{ version: 'harbour-lights-1994/base-27', verdict: 'needed', goal: 'Base', set: 1 }]
+		}
+	},
+	'storage-class': {
+		body: {
+			cards: [{ key: 'a', subjects: ['Ada'] }, { key: 'b' }],
+			rules: [{ name: 'Ada', where: { subjects: ['ada'] } }]
+		},
+		holds: {
+			cards: [
+				{ key: 'a', name: 'Ada', rule: 0 },
+				{ key: 'b', name: null }
+			]
+		}
+	},
+	'pack-finishes': {
+		body: { checklist, lacking: ['harbour-lights-1994/fresnel-f1'] },
+		holds: { lacking: [{ version: 'harbour-lights-1994/fresnel-f1' }] }
+	},
 	'whole-sets': {
 		body: {
 			slots: [

@@ -9,6 +9,12 @@ import { takeStockComputation } from './take-stock.ts';
 import { copyThicknessComputation } from './copy-thickness.ts';
 import { rarityScaleComputation } from './rarity-scale.ts';
 import { whatFitsComputation } from './what-fits.ts';
+import {
+	judgePileCardComputation,
+	packFinishesComputation,
+	storageClassComputation
+} from './pile.ts';
+import { nextQuestionComputation, tellApartComputation } from './telling.ts';
 import { tuneSortingComputation } from './tune-sorting.ts';
 import { boxWeightComputation } from './box-weight.ts';
 import { chooseBoxComputation } from './choose-box.ts';
@@ -60,7 +66,12 @@ export const COMPUTATIONS: readonly Computation[] = [
 	tuneSortingComputation,
 	rarityScaleComputation,
 	copyThicknessComputation,
-	whatFitsComputation
+	whatFitsComputation,
+	nextQuestionComputation,
+	tellApartComputation,
+	judgePileCardComputation,
+	storageClassComputation,
+	packFinishesComputation
 ];
 
 export type Answer =

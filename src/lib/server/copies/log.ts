@@ -1,4 +1,4 @@
-import { expand } from '../../core/checklist/versions/expand.ts';
+import { cardFinder } from '../../core/checklist/versions/find-version.ts';
 import type { Condition } from '../../core/copies/condition.ts';
 import { readShorthand } from '../../core/shorthand/read-shorthand.ts';
 import { good, type Outcome, type Problem } from '../../core/problem.ts';
@@ -87,9 +87,9 @@ export function logOwned(
 	return makeChange(collection, async (record, tx) => {
 		const stored = await loadRelease(tx, releaseKey);
 		if (!stored) return refused([noRelease]);
-		const known = new Set(expand(stored.release).map(({ key }) => key));
+		const find = cardFinder(stored.release);
 		const problems = wanted.flatMap(({ version }, i): Problem[] =>
-			known.has(version)
+			find(version)
 				? []
 				: [
 						{

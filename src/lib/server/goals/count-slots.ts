@@ -17,6 +17,7 @@ export async function countSlots(db: Reader, releaseKey: string, rules: GoalChoi
 	const problems = checkGoal(releases, rules);
 	if (problems.length > 0) return bad(problems);
 	const { slots, skipped } = scopeGoals(releases, rules);
+	const isNamed = new Set(slots.map(({ release }) => release)).size > 1;
 	const rows = releases.flatMap((release) => {
 		const counts = new Map<string, number>();
 		for (const { version, release: home } of slots) {
@@ -29,7 +30,7 @@ export async function countSlots(db: Reader, releaseKey: string, rules: GoalChoi
 			const [sectionKey = '', parallel = ''] = place.split('~');
 			const section = sections.get(sectionKey);
 			const name = section ? groupName(release, section, parallel || null) : sectionKey;
-			return { name: releases.length > 1 ? `${release.name}, ${name}` : name, count };
+			return { name: isNamed ? `${release.name}, ${name}` : name, count };
 		});
 	});
 	const { slots: _, ...size } = jobSize(releases, slots);

@@ -1,4 +1,5 @@
 import { asc, isNotNull, sql } from 'drizzle-orm';
+import { COLLECTIBLE_KINDS } from '../../core/checklist/beside-cards.ts';
 import { wholeSections } from '../../core/checklist/edition.ts';
 import type { Card } from '../../core/checklist/card.ts';
 import type { Evidence } from '../../core/checklist/confidence.ts';
@@ -73,6 +74,10 @@ export async function goalOptions(db: Reader, releaseKey: string, further: reado
 		],
 		tags: tagsOf(listed.map(({ card }) => card)),
 		houses: houses.flatMap(({ house }) => house ?? []),
+		/** Kinds of things that are collected beside the cards. */
+		collectibles: COLLECTIBLE_KINDS.filter((kind) =>
+			all.some(({ collectibles = [] }) => collectibles.some((thing) => thing.kind === kind))
+		),
 		hasDoubts: all.some(
 			({ sections, parallels: finishes, variants: deviations }) =>
 				sections.some(isDoubted) ||

@@ -1,5 +1,6 @@
 import { and, inArray, ne, sql, type SQL } from 'drizzle-orm';
 import type { Release } from '../../core/checklist/release.ts';
+import { withAskedCollectibles } from '../../core/goal/with-asked-collectibles.ts';
 import { resolveRules, spansAll, type GoalChoice } from '../../core/goal/goal-rules.ts';
 import type { Reader } from '../database/open.ts';
 import { cards, releases, sections } from '../database/tables/index.ts';
@@ -63,7 +64,10 @@ async function sharedWith(
 	return shared;
 }
 
-/** The releases that a goal goes over; one that only shares a section with them is cut down to that. */
+/**
+ * The releases that a goal goes over, with what it asks for beside the cards; one that only shares a section with
+ * them is cut down to that.
+ */
 export interface GoalReleases {
 	readonly releases: readonly Release[];
 	readonly ids: readonly ReleaseId[];
@@ -77,13 +81,14 @@ export async function loadGoalReleases(
 		loadReleases(db, ids)
 ): Promise<GoalReleases> {
 	const ids = await releasesOf(db, place);
+	const rules = resolveRules(place.rules);
 	const loaded = await load(ids);
 	const shared = await sharedWith(db, loaded);
 	const guests = (await load([...shared.keys()])).map(({ id, release }) =>
 		onlySections(release, shared.get(id) ?? [])
 	);
 	return {
-		releases: [...loaded.map(({ release }) => release), ...guests],
+		releases: [...loaded.map(({ release }) => withAskedCollectibles(release, rules)), ...guests],
 		ids: [...ids, ...shared.keys()]
 	};
 }

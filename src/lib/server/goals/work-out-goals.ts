@@ -61,7 +61,10 @@ export async function workOutContent(
 	);
 	return {
 		...joinGoals(
-			wanted.map((goal) => ({ ...goal, releases: goal.state.releases })),
+			wanted.map((goal) => ({
+				...goal,
+				releases: goal.state.releases
+			})),
 			taking.filter(({ keepsOwn }) => keepsOwn),
 			atHand,
 			lying

@@ -14,6 +14,8 @@ export const WITH_FILED_CARD = sql`
 export const FILED_CARD = {
 	number: sql<string | null>`coalesce(k.number, e.number)`,
 	title: sql<string>`coalesce(k.title, e.title, "copies"."card_key")`,
+	/** What it is sorted as where it has no number, and not by its title; null: by its title. */
+	sortAs: sql<string | null>`coalesce(json_extract(k.details, '$.sortAs'), e.sort_as)`,
 	/** What it is made like, as the text of JSON (joined to '', or a list of values would take it apart); its own format over that of its section. */
 	format: sql<string | null>`case when json_extract(k.details, '$.format') is null then s.format
 		else json_patch(coalesce(s.format, '{}'), json_extract(k.details, '$.format')) || '' end`,

@@ -1,4 +1,5 @@
 import { and, inArray, isNull, sql, type SQL } from 'drizzle-orm';
+import { COLLECTIBLE_PREFIX } from '../../core/checklist/with-collectibles.ts';
 import type { BoxUse } from '../../core/storage/kinds/box-use.ts';
 import type { CardBulk } from '../../core/storage/room/card-bulk.ts';
 import { chunks } from '../database/chunks.ts';
@@ -12,8 +13,11 @@ import { keptAs, keptColumns } from './kept-columns.ts';
 import { readSwatches } from './read-swatches.ts';
 import type { CopyId, ReleaseId } from '../../core/row-id.ts';
 
-/** Copies that are here: what is on its way stands nowhere. */
-export const isHere = inArray(copies.status, ['kept', 'spare', 'to sell']);
+/** Cards that are here: what is on its way stands nowhere, and a poster goes into no box of cards. */
+export const isHere = and(
+	inArray(copies.status, ['kept', 'spare', 'to sell']),
+	sql`${copies.cardKey} not glob ${`${COLLECTIBLE_PREFIX}*`}`
+);
 
 /** Cards of a copy that lie in no pocket, stand in no box, and have no place in words. */
 export interface HomelessCopy extends CardBulk {
@@ -24,6 +28,8 @@ export interface HomelessCopy extends CardBulk {
 	readonly variantKey: string | null;
 	readonly number: string | null;
 	readonly title: string;
+	/** What it is sorted as where it has no number; null: its title. */
+	readonly sortAs: string | null;
 	/** The section in whose numbering its card is filed; null: the checklist has it no more. */
 	readonly sectionKey: string | null;
 	/** How good it is (`qualityRank`). */
@@ -110,6 +116,7 @@ async function readHomeless(
 			sectionKey: row.sectionKey,
 			number: row.number,
 			title: row.title,
+			sortAs: row.sortAs,
 			free: row.free,
 			rank: rankOf(row),
 			use,

@@ -153,6 +153,7 @@ export function toParallel(row: typeof parallels.$inferSelect): Parallel {
 		...optional('look', row.look),
 		...optional('palette', row.palette),
 		...optional('howToTell', row.howToTell),
+		...optional('tells', row.tells),
 		...(row.isBaseFinish ? { isBaseFinish: true } : {}),
 		...optional('stockPt', row.stockPt),
 		...optional('shape', row.shape),

@@ -7,6 +7,7 @@ import type { TaskCall } from './worker.ts';
 
 /** How long a task may take, its wait for a free worker included; files are larger than other bodies. */
 const LONGEST_MS: Readonly<Record<TaskName, number>> = {
+	wake: 10_000,
 	compute: 10_000,
 	planStorage: 120_000,
 	readChecklist: 60_000,
@@ -55,8 +56,19 @@ function thePool(): Tinypool {
 		maxQueue: MOST_WAITING
 	});
 	// A worker that ends while it has nothing to do is made anew; nobody else is to notice.
-	pool.on('error', (error) => console.error('a worker ended:', error));
+	pool.on('error', (error) => {
+		console.error('a worker ended:', error);
+		wakeWaiting();
+	});
 	return pool;
+}
+
+/**
+ * Starts a worker for the tasks that wait: once a worker has ended before it was ready, the pool makes none
+ * anew (tinypool 2.2.0) until it is called again.
+ */
+function wakeWaiting(): void {
+	if (pool && pool.queueSize > 0) void runTask('wake', undefined).catch(() => undefined);
 }
 
 /**
@@ -83,7 +95,10 @@ export async function runTask<Name extends TaskName>(
 		if (limit.aborted) throw new TooMuch('time', { cause: error });
 		if (signal?.aborted) throw new TooMuch('gone', { cause: error });
 		const { message } = error as Error;
-		if (/exited unexpectedly/i.test(message)) throw new TooMuch('memory', { cause: error });
+		if (/exited unexpectedly/i.test(message)) {
+			wakeWaiting();
+			throw new TooMuch('memory', { cause: error });
+		}
 		if (/queue is at limit/i.test(message)) throw new TooMuch('busy', { cause: error });
 		throw error;
 	}

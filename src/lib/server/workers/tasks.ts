@@ -39,6 +39,8 @@ export interface Progress {
  * Bodies are read and answers written here as well: both take as long as many a computation.
  */
 export const TASKS = {
+	/** Nothing, so that the pool looks after what waits. */
+	wake: () => null,
 	compute({ name, bytes }: { readonly name: string; readonly bytes: Uint8Array }): Computed {
 		const body = parseJson(bytes);
 		if (!body.ok) return { kind: 'unreadable', reason: body.reason };

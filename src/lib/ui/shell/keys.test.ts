@@ -7,7 +7,7 @@ describe('the keys of a view', () => {
 
 	test.each([
 		['/log', 'Enter'],
-		['/log/stack', 'Backspace'],
+		['/log/pile', 'Backspace'],
 		['/goals/3', 'Space'],
 		['/releases/harbour-lights-1994', 'Space'],
 		['/releases/harbour-lights-1994/edit', 'Ctrl S'],
@@ -50,6 +50,6 @@ test('the menu follows the work, and marks the view that is open', () => {
 		MENU.filter(({ path }) => isCurrent(path, pathname)).map(({ name }) => name);
 	expect(current('/')).toEqual(['Desk']);
 	expect(current('/goals/3')).toEqual(['Goals']);
-	expect(current('/log/stack')).toEqual(['Log']);
+	expect(current('/log/pile')).toEqual(['Log']);
 	expect(current('/logbook')).toEqual([]);
 });

@@ -28,8 +28,11 @@ const SHEET: readonly KeyHint[] = [
 	{ keys: 'Ctrl S', does: 'save' }
 ];
 
-const STACK: readonly KeyHint[] = [
+const PILE: readonly KeyHint[] = [
 	{ keys: 'Enter', does: 'take the card off the pile' },
+	{ keys: '↓ ↑', does: 'choose what it is' },
+	{ keys: 'Alt 2 … 9', does: 'take that choice' },
+	{ keys: '↓', does: 'in the empty line: it was another one' },
 	{ keys: 'Backspace', does: 'in the empty line: take the last one back' }
 ];
 
@@ -72,7 +75,7 @@ export function keysOf(pathname: string): readonly KeyHint[] {
 	if (/^\/releases\/[^/]+\/cards\//.test(pathname)) {
 		return [{ keys: 'x', does: 'take one card off a pile' }, ...EVERYWHERE];
 	}
-	if (/^\/log\/stack/.test(pathname)) return [...STACK, ...EVERYWHERE];
+	if (/^\/log\/pile/.test(pathname)) return [...PILE, ...EVERYWHERE];
 	if (/^\/binders\/\d+\/show$/.test(pathname)) return [...SHOW, ...EVERYWHERE];
 	if (/^\/binders\/(\d+|side-by-side)$/.test(pathname)) return [...SPREAD, ...EVERYWHERE];
 	if (/^\/boxes\/slips\/\d+$/.test(pathname)) return [...SLIP, ...EVERYWHERE];

@@ -33,6 +33,8 @@
 				.map(({ parallelKey }) => parallelKey)
 		)
 	];
+	/** Those that the goal asks something of: one may only share a section that it does not want. */
+	const walls = $derived(releases.filter(({ key }) => finishesOf(key).length > 0));
 	const goalId = $derived(String(data.goal.id));
 </script>
 
@@ -43,10 +45,10 @@
 		<div class="min-w-0">
 			<h1 class="wrap-break-word">{data.goal.name}</h1>
 			<p class="mt-1 quiet">
-				{#each releases.slice(0, 3) as { key, name }, i (key)}{i > 0 ? ', ' : ''}<a
+				{#each walls.slice(0, 3) as { key, name }, i (key)}{i > 0 ? ', ' : ''}<a
 						class="prose-link"
 						href={resolve('/releases/[release]', { release: key })}>{name}</a
-					>{/each}{releases.length > 3 ? ` and ${releases.length - 3} more` : ''}
+					>{/each}{walls.length > 3 ? ` and ${walls.length - 3} more` : ''}
 				· {preset.name}: {preset.meaning}
 				<a class="prose-link" href={resolve('/goals/[goal=id]/rules', { goal: goalId })}>Rules</a>
 			</p>
@@ -99,12 +101,12 @@
 <ProgressChart history={data.history} />
 
 <ProblemAlert problems={book.problems} class="mt-6" />
-{#each releases as release (release.key)}
+{#each walls as release (release.key)}
 	<section class="mt-10">
 		<GoalWalls
 			{release}
 			finishes={finishesOf(release.key)}
-			isNamed={releases.length > 1}
+			isNamed={walls.length > 1}
 			{holdings}
 			onlyNeeded={['card', 'cards', 'subject', 'group'].includes(preset.asks)}
 			change={(wanted) => book.setOwned(wanted)}

@@ -1,10 +1,21 @@
-import { error, fail, redirect } from '@sveltejs/kit';
+import { error, fail, redirect, type RequestEvent } from '@sveltejs/kit';
+import type { Static, TObject } from 'typebox';
 import { fillTitles, readTitles } from '$lib/core/checklist/fill-titles';
+import {
+	addCollectible,
+	addHunt,
+	dropCollectible,
+	dropHunt
+} from '$lib/core/checklist/edit-beside';
 import { addVariantLine } from '$lib/core/checklist/outline/add-variant-line';
-import { bad, good } from '$lib/core/problem';
+import { bad, good, type Outcome, type Problem } from '$lib/core/problem';
+import type { Release } from '$lib/core/checklist/release';
 import { lookAgain, settleHunt } from '$lib/core/checklist/outline/settle-hunt';
 import {
+	CollectibleFormSchema,
+	DropFormSchema,
 	FoundFormSchema,
+	HuntFormSchema,
 	LookedFormSchema,
 	TitlesFormSchema,
 	VariantLineFormSchema
@@ -28,65 +39,89 @@ export const load = async ({ params, depends }) => {
 	};
 };
 
+type Edit<Form> = (release: Release, form: Form, today: string) => Outcome<Release>;
+
+/** An action that edits the release by a form; `where` names the problems that its part of the page shows. */
+function edits<Schema extends TObject, Where extends string>(
+	where: Where,
+	schema: Schema,
+	label: (form: Static<Schema>) => string,
+	edit: Edit<Static<Schema>>
+) {
+	const told = (problems: readonly Problem[]) =>
+		({ [where]: problems }) as Record<Where, readonly Problem[]>;
+	return async ({ params, request }: RequestEvent<{ release: string }>) => {
+		const form = await readFormOf(request, schema);
+		if (!form.ok) return fail(400, told(form.problems));
+		const collection = await theCollection();
+		const outcome = await saveRelease(collection, params.release, label(form.value), (release) =>
+			edit(release, form.value, collection.now().slice(0, 10))
+		);
+		return outcome.ok ? told([]) : fail(400, told(outcome.problems));
+	};
+}
+
 export const actions = {
 	/** Records a variant or an error by one line. */
-	variant: async ({ params, request }) => {
-		const form = await readFormOf(request, VariantLineFormSchema);
-		if (!form.ok) return fail(400, { variantProblems: form.problems });
-		const { line } = form.value;
-		const outcome = await saveRelease(
-			await theCollection(),
-			params.release,
-			`record ${line}`,
-			(release) => addVariantLine(release, line)
-		);
-		return outcome.ok ? { variantProblems: [] } : fail(400, { variantProblems: outcome.problems });
-	},
-	/** Fills in titles from a pasted list; lines that name no card keep all of it out. */
+	variant: edits(
+		'variantProblems',
+		VariantLineFormSchema,
+		({ line }) => `record ${line}`,
+		(release, { line }) => addVariantLine(release, line)
+	),
+	/** Something suspected to exist is put on the list. */
+	hunt: edits(
+		'huntProblems',
+		HuntFormSchema,
+		({ name }) => `look for ${name}`,
+		(release, { section, ...said }) => addHunt(release, { ...said, section: section ?? undefined })
+	),
 	/** Something hunted was found: its cards and variants are added, and it is hunted no more, in one step. */
-	found: async ({ params, request }) => {
-		const form = await readFormOf(request, FoundFormSchema);
-		if (!form.ok) return fail(400, { huntProblems: form.problems });
-		const { hunt, lines } = form.value;
-		const outcome = await saveRelease(
-			await theCollection(),
-			params.release,
-			'found what was looked for',
-			(release) => settleHunt(release, hunt, lines)
-		);
-		return outcome.ok ? { huntProblems: [] } : fail(400, { huntProblems: outcome.problems });
-	},
+	found: edits(
+		'huntProblems',
+		FoundFormSchema,
+		() => 'found what was looked for',
+		(release, { hunt, lines }) => settleHunt(release, hunt, lines)
+	),
 	/** It was looked for once more, and not found. */
-	looked: async ({ params, request }) => {
-		const form = await readFormOf(request, LookedFormSchema);
-		if (!form.ok) return fail(400, { huntProblems: form.problems });
-		const { hunt, where } = form.value;
-		const collection = await theCollection();
-		const outcome = await saveRelease(
-			collection,
-			params.release,
-			'looked for it again',
-			(release) => lookAgain(release, hunt, collection.now().slice(0, 10), where)
-		);
-		return outcome.ok ? { huntProblems: [] } : fail(400, { huntProblems: outcome.problems });
-	},
-	titles: async ({ params, request }) => {
-		const form = await readFormOf(request, TitlesFormSchema);
-		if (!form.ok) return fail(400, { titleProblems: form.problems });
-		const { numbering, text } = form.value;
-		const { lines, problems } = readTitles(text);
-		const outcome = await saveRelease(
-			await theCollection(),
-			params.release,
-			'fill in titles',
-			(release) => {
-				const result = fillTitles(release, numbering, lines);
-				const all = [...problems, ...result.problems];
-				return all.length > 0 ? bad(all) : good(result.release);
-			}
-		);
-		return outcome.ok ? { titleProblems: [] } : fail(400, { titleProblems: outcome.problems });
-	},
+	looked: edits(
+		'huntProblems',
+		LookedFormSchema,
+		() => 'looked for it again',
+		(release, { hunt, where }, today) => lookAgain(release, hunt, today, where)
+	),
+	/** It is looked for no more. */
+	dropHunt: edits(
+		'huntProblems',
+		DropFormSchema,
+		() => 'look for it no more',
+		(release, { key }) => dropHunt(release, key)
+	),
+	/** Something collected beside the cards is put on the list. */
+	collectible: edits(
+		'besideProblems',
+		CollectibleFormSchema,
+		({ name }) => `beside the cards, ${name}`,
+		addCollectible
+	),
+	dropCollectible: edits(
+		'besideProblems',
+		DropFormSchema,
+		() => 'take something beside the cards off the list',
+		(release, { key }) => dropCollectible(release, key)
+	),
+	/** Fills in titles from a pasted list; lines that name no card keep all of it out. */
+	titles: edits(
+		'titleProblems',
+		TitlesFormSchema,
+		() => 'fill in titles',
+		(release, { numbering, text }) => {
+			const { lines, problems } = readTitles(text);
+			const result = fillTitles(release, numbering, lines);
+			const all = [...problems, ...result.problems];
+			return all.length > 0 ? bad(all) : good(result.release);
+		}
+	),
 	remove: async ({ params }) => {
 		if (!(await removeRelease(await theCollection(), params.release))) {
 			error(404, 'This release is not in the collection.');

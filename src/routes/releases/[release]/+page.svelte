@@ -7,6 +7,7 @@
 	import { countOf } from '$lib/ui/numerals';
 	import ReleaseWalls from '$lib/ui/number-wall/ReleaseWalls.svelte';
 	import { createOwnedBook } from '$lib/ui/owned-book.svelte';
+	import BesidePart from './BesidePart.svelte';
 	import CardTable from './CardTable.svelte';
 	import RunMatrix from '../RunMatrix.svelte';
 	import ChapterPart from './ChapterPart.svelte';
@@ -97,6 +98,12 @@
 <CountPart {release} />
 <VariantLine problems={form?.variantProblems ?? []} />
 <DoubtList {release} doubts={story.doubts} problems={form?.huntProblems ?? []} />
+<BesidePart
+	{release}
+	owned={book.owned}
+	change={(wanted) => book.setOwned(wanted)}
+	problems={form?.besideProblems ?? []}
+/>
 {#if release.parallels.length > 0}
 	<details class="mt-8">
 		<summary class="cursor-pointer font-serif text-xl">Sections and finishes at a glance</summary>

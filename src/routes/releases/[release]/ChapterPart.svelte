@@ -131,6 +131,8 @@
 					<span class="sm:text-right">{runsText(finish)}</span>
 					<span class="col-span-full quiet sm:col-span-1"
 						>{[
+							finish.stockPt !== undefined && `${finish.stockPt} pt`,
+							finish.shape,
 							finish.look,
 							finish.howToTell,
 							finish.channel && `only in ${finish.channel}`,

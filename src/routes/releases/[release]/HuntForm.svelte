@@ -40,4 +40,8 @@
 		</Field>
 		<button class="btn btn-sm">Not found today</button>
 	</form>
+	<form method="POST" action="?/dropHunt" class="mt-2" use:enhance>
+		<input type="hidden" name="key" value={hunt} />
+		<button class="btn btn-ghost btn-sm">Look for it no more</button>
+	</form>
 </details>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import { CARD_SHAPES } from '$lib/core/checklist/card-format';
 	import type { PaletteFinish } from '$lib/core/checklist/palette';
 	import Field from '$lib/ui/Field.svelte';
 
@@ -13,8 +14,7 @@
 		{ name: 'look', label: 'Looks', width: 'w-64' },
 		{ name: 'howToTell', label: 'How to tell', width: 'w-80' },
 		{ name: 'channel', label: 'Comes only in', width: 'w-52' },
-		{ name: 'stockPt', label: 'Stock, pt', width: 'w-24' },
-		{ name: 'shape', label: 'Shape', width: 'w-32' }
+		{ name: 'stockPt', label: 'Stock, pt', width: 'w-24' }
 	] as const;
 </script>
 
@@ -38,5 +38,11 @@
 			/>
 		</Field>
 	{/each}
+	<Field label="Shape" class="w-36">
+		<select class="select w-full select-sm" name="shape" value={finish?.shape ?? ''}>
+			<option value="">as its section</option>
+			{#each CARD_SHAPES as shape (shape)}<option value={shape}>{shape}</option>{/each}
+		</select>
+	</Field>
 	<button class="btn btn-sm">{submit}</button>
 </form>

@@ -23,6 +23,9 @@ export interface ChapterFinish {
 	readonly look?: string;
 	readonly howToTell?: string;
 	readonly channel?: string;
+	/** Thickness in points and shape, where they are others than the section's. */
+	readonly stockPt?: number;
+	readonly shape?: string;
 	/** Cards that were made in it. */
 	readonly cards: number;
 	readonly runs: readonly ChapterRun[];

@@ -33,7 +33,7 @@ export function finishesOf(
 				parallelKey: parallel?.key ?? null,
 				name: parallel?.name ?? 'Base finish',
 				...(parallel
-					? pickDetails(parallel, ['look', 'howToTell', 'channel'])
+					? pickDetails(parallel, ['look', 'howToTell', 'channel', 'stockPt', 'shape'])
 					: section.baseLook === undefined
 						? {}
 						: { look: section.baseLook }),

@@ -122,7 +122,7 @@ function finishLines(chapters: readonly (Chapter | null)[]): readonly SheetLine[
 }
 
 function finishText(finish: ChapterFinish, { cards }: Chapter): string {
-	const { runs, look, howToTell, channel } = finish;
+	const { runs, look, howToTell, channel, stockPt, shape } = finish;
 	const made = runs.flatMap(({ printRun, isEstimate, cards: of }) => {
 		if (printRun === null) return [];
 		const run = isEstimate ? `some ${printRun}` : `/${printRun}`;
@@ -132,6 +132,8 @@ function finishText(finish: ChapterFinish, { cards }: Chapter): string {
 		[
 			finish.cards === cards ? '' : `${finish.cards} of ${cards}`,
 			made.join(', '),
+			stockPt === undefined ? '' : `${stockPt} pt`,
+			shape ?? '',
 			look ?? '',
 			howToTell ?? '',
 			channel ? `only in ${channel}` : ''

@@ -136,6 +136,8 @@ describe('compareSheet', () => {
 					{
 						name: 'Brass',
 						look: 'yellow',
+						stockPt: 35,
+						shape: 'die cut',
 						runs: [{ sections: ['base'], cards: ['1'], printRun: run }]
 					},
 					{ name: key === 'b' ? 'Zinc' : 'Slate', runs: [{ sections: ['ink'] }] }
@@ -159,7 +161,7 @@ describe('compareSheet', () => {
 				'Stock and size:  | 63.5 × 88.9 mm, 20 pt ≠',
 				'To know it: Lamp on the back. | Lamp on the back.',
 				'Base finish: made | made',
-				'Brass: 1 of 2 · /120 · yellow | 1 of 2 · /60 · yellow ≠'
+				'Brass: 1 of 2 · /120 · 35 pt · die cut · yellow | 1 of 2 · /60 · 35 pt · die cut · yellow ≠'
 			],
 			[
 				'Ink | Ink',

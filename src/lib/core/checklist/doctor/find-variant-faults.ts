@@ -1,16 +1,21 @@
 import { isNamed } from '../card-selector.ts';
 import { cardsOf, type Release } from '../release.ts';
-import { variantsOf } from '../variant.ts';
+import { variantFinder, type Variant } from '../variant.ts';
 import type { Finding } from './finding.ts';
 
 /** Variants that cover nothing, and mirrored errors of which only one half is recorded. */
 export function findVariantFaults(release: Release): readonly Finding[] {
 	const cards = cardsOf(release);
+	const find = variantFinder(release.variants);
+	const meantBy = new Map<Variant, (typeof cards)[number][]>(
+		release.variants.map((variant) => [variant, []])
+	);
+	for (const found of cards) {
+		for (const variant of find(found.section, found.card)) meantBy.get(variant)?.push(found);
+	}
 	return release.variants.flatMap((variant, v): Finding[] => {
 		const pointer = `/variants/${v}`;
-		const meant = cards.filter(
-			({ section, card }) => variantsOf([variant], section, card).length > 0
-		);
+		const meant = meantBy.get(variant) ?? [];
 		if (meant.length === 0) {
 			return [
 				{
@@ -30,7 +35,7 @@ export function findVariantFaults(release: Release): readonly Finding[] {
 		if (mirrors === undefined || !half) return [];
 		const otherHalf =
 			other &&
-			variantsOf(release.variants, other.section, other.card).some(
+			find(other.section, other.card).some(
 				(candidate) => candidate.mirrors !== undefined && isNamed(half.card, candidate.mirrors)
 			);
 		if (otherHalf) return [];

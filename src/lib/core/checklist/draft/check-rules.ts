@@ -11,22 +11,37 @@ import { parallelsOf } from '../variant.ts';
 /** What rules of a release name wrongly: parallels, variants, editions, panels. */
 export function checkRules(release: Release): readonly Problem[] {
 	const sections = wholeSections(release);
+	const callIn = callFinders(sections);
 	return [
-		...checkParallels(release, sections),
-		...checkVariants(release, sections),
+		...checkParallels(release, sections, callIn),
+		...checkVariants(release, sections, callIn),
 		...checkEditions(release),
 		...checkPanels(release, sections)
 	];
 }
 
-function checkParallels(release: Release, sections: readonly Section[]): Problem[] {
+type CallIn = (keys: readonly string[] | undefined) => (name: string) => boolean;
+
+/** Tells whether cards of some sections are called so; rules name the same sections over and over. */
+function callFinders(sections: readonly Section[]): CallIn {
+	const finders = new Map<string, (name: string) => boolean>();
+	return (keys) => {
+		const within = sections.filter(({ key }) => keys === undefined || keys.includes(key));
+		const name = within.map(({ key }) => key).join(' ');
+		const known = finders.get(name) ?? callFinder(within.flatMap(({ cards }) => cards));
+		finders.set(name, known);
+		return known;
+	};
+}
+
+function checkParallels(release: Release, sections: readonly Section[], callIn: CallIn): Problem[] {
 	return [
 		...repeatedKeys('parallels', release.parallels),
 		...release.parallels.flatMap((parallel, p) => {
 			const covered = new Set<string>();
 			return parallel.runs.flatMap((rule, r) => {
 				const pointer = `/parallels/${p}/runs/${r}`;
-				const problems = checkSelector(rule, pointer, sections);
+				const problems = checkSelector(rule, pointer, sections, callIn);
 				if (narrowness(rule) > 0) return problems;
 				(rule.sections ?? sections.map(({ key }) => key)).forEach((key, i) => {
 					if (covered.has(key)) {
@@ -45,7 +60,7 @@ function checkParallels(release: Release, sections: readonly Section[]): Problem
 	];
 }
 
-function checkVariants(release: Release, sections: readonly Section[]): Problem[] {
+function checkVariants(release: Release, sections: readonly Section[], callIn: CallIn): Problem[] {
 	const parallels = new Set(release.parallels.map(({ key }) => key));
 	const cards = sections.flatMap((section) => section.cards);
 	return [
@@ -53,7 +68,7 @@ function checkVariants(release: Release, sections: readonly Section[]): Problem[
 		...release.variants.flatMap((variant, v) => {
 			const pointer = `/variants/${v}`;
 			const unknown = parallelsOf(variant).filter((key) => !parallels.has(key));
-			const problems = checkSelector(variant, pointer, sections);
+			const problems = checkSelector(variant, pointer, sections, callIn);
 			const { earns } = variant;
 			if (earns !== undefined && !cards.some((card) => isNamed(card, earns))) {
 				problems.push({
@@ -81,7 +96,8 @@ function checkVariants(release: Release, sections: readonly Section[]): Problem[
 function checkSelector(
 	selector: CardSelector,
 	pointer: string,
-	sections: readonly Section[]
+	sections: readonly Section[],
+	callIn: CallIn
 ): Problem[] {
 	const problems = (selector.sections ?? []).flatMap((key, i): Problem[] =>
 		sections.some((section) => section.key === key)
@@ -107,7 +123,7 @@ function checkSelector(
 	const within = sections.filter(
 		({ key }) => selector.sections === undefined || selector.sections.includes(key)
 	);
-	const isCalled = selector.cards ? callFinder(within.flatMap(({ cards }) => cards)) : () => true;
+	const isCalled = selector.cards ? callIn(selector.sections) : () => true;
 	(selector.cards ?? []).forEach((name, i) => {
 		if (isCalled(name)) return;
 		problems.push({

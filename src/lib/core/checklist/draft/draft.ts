@@ -1,3 +1,4 @@
+import type { Tell } from '../tell.ts';
 import type { CardMark } from '../card.ts';
 import type { CardSelector } from '../card-selector.ts';
 import type { Evidence } from '../confidence.ts';
@@ -96,6 +97,7 @@ export interface ParallelDraft {
 	readonly channel?: string;
 	readonly look?: string;
 	readonly palette?: string;
+	readonly tells?: readonly Tell[];
 	readonly howToTell?: string;
 	readonly isBaseFinish?: true;
 	readonly stockPt?: number;
@@ -113,6 +115,7 @@ export interface VariantDraft extends CardSelector, Evidence {
 	readonly kind: VariantKindName;
 	readonly name: string;
 	readonly regularName?: string;
+	readonly tells?: readonly Tell[];
 	readonly howToTell?: string;
 	readonly printRun?: number;
 	readonly odds?: OddsDraft;

@@ -4,6 +4,7 @@ import { ORIGIN_KINDS } from '../card-details.ts';
 import { CONFIDENCES } from '../confidence.ts';
 import { DIFFICULTY_LEVELS } from '../difficulty.ts';
 import { slug } from '../slug.ts';
+import { LOOK_NAMES, RELIABILITY_NAMES } from '../tell.ts';
 import { SWATCHES } from '../swatch.ts';
 import { VARIANT_KIND_NAMES } from '../variant.ts';
 
@@ -144,6 +145,23 @@ const cardDetails = fc
 	)
 	.map(({ evidence: counts, ...details }) => ({ ...details, ...counts }));
 
+/** Features by which something is known. */
+const tells = fc.array(
+	fc.record(
+		{
+			feature: textLine,
+			value: textLine,
+			otherwise: textLine,
+			where: fc.constantFrom(...LOOK_NAMES),
+			reliability: fc.constantFrom(...RELIABILITY_NAMES),
+			groups: fc.constant(['North']),
+			places: fc.constant([1, 3])
+		},
+		{ requiredKeys: ['feature', 'value'] }
+	),
+	{ minLength: 1, maxLength: 3 }
+);
+
 const sectionDetails = fc.record(
 	{
 		howToTell: textLine,
@@ -153,6 +171,7 @@ const sectionDetails = fc.record(
 		noBaseFinish: fc.constant(true as const),
 		baseLook: textLine,
 		lettering: fc.array(fc.option(textLine), { minLength: 1, maxLength: 4 }),
+		tells,
 		confidence: fc.constantFrom(...CONFIDENCES),
 		source: textLine
 	},
@@ -209,9 +228,10 @@ export const recordedReleaseDraft: fc.Arbitrary<ReleaseDraft> = fc
 		cards: fc.array(cardDetails, { minLength: 3, maxLength: 3 }),
 		sections: fc.array(sectionDetails, { minLength: 3, maxLength: 3 }),
 		evidence,
+		finishTells: tells,
 		title: textLine
 	})
-	.chain(({ cards, sections, evidence: counts, title }) =>
+	.chain(({ cards, sections, evidence: counts, finishTells, title }) =>
 		oddReleaseDraft.map((draft): ReleaseDraft => {
 			const parallel = draft.parallels?.[0];
 			return {
@@ -239,6 +259,7 @@ export const recordedReleaseDraft: fc.Arbitrary<ReleaseDraft> = fc
 				parallels: (draft.parallels ?? []).map((known) => ({
 					...known,
 					look: title,
+					tells: finishTells,
 					palette: 'entered-once'
 				})),
 				variants: (draft.variants ?? []).map((variant) => ({

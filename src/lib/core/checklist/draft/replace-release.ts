@@ -1,5 +1,5 @@
 import type { Card } from '../card.ts';
-import { CARD_DETAILS, pickDetails } from '../card-details.ts';
+import { CARD_DETAILS, pickDetails, withoutDetails } from '../card-details.ts';
 import { wholeSections } from '../edition.ts';
 import { runRuleFor, type Parallel } from '../parallel.ts';
 import { cardsOf, type Release } from '../release.ts';
@@ -103,12 +103,8 @@ export function keepUnsaid(before: Release, after: Release): Release {
 }
 
 function sameCards(before: readonly Card[], after: readonly Card[]): boolean {
-	const told = (card: Card) => {
-		const line: Partial<Card> = { ...card };
-		for (const name of CARD_DETAILS) Reflect.deleteProperty(line, name);
-		return inOrder(line);
-	};
-	const text = (cards: readonly Card[]) => JSON.stringify(cards.map(told));
+	const text = (cards: readonly Card[]) =>
+		JSON.stringify(cards.map((card) => inOrder(withoutDetails(card))));
 	return before.length === after.length && text(before) === text(after);
 }
 

@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { draftOfRelease } from '../draft/draft-of-release.ts';
 import type { Release } from '../release.ts';
 import { made, told } from './almanac.fixture.ts';
+import { addVariantLine } from './add-variant-line.ts';
 import { readOutline } from './read-outline.ts';
 import { lookAgain, settleHunt } from './settle-hunt.ts';
 
@@ -118,4 +119,17 @@ describe('a hunt', () => {
 		});
 		expect(lookAgain(hunted, 'gone', '1996-10-06', 'fair').ok).toBe(false);
 	});
+});
+
+test('an error beside a correction that was recorded alone is refused; both at once, or the correction later, are not', () => {
+	const begun = readOutline('release R, M, 1994\nbase Base: 1-3\ncorrected 2: blue\nerror 3: red');
+	expect(begun.problems).toEqual([]);
+	const told = { message: '2 has the correction "blue": its regular card is the error already' };
+	expect(readOutline('error 2: upside down', begun.release).problems).toMatchObject([told]);
+	expect(addVariantLine(begun.release, 'error 1-2: upside down')).toMatchObject({
+		ok: false,
+		problems: [told]
+	});
+	expect(readOutline('corrected 3: green', begun.release).problems).toEqual([]);
+	expect(readOutline('error 1: red\ncorrected 1: green', begun.release).problems).toEqual([]);
 });

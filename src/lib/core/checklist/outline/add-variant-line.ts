@@ -1,4 +1,5 @@
 import { bad, good, type Outcome } from '../../problem.ts';
+import { checkCorrections } from '../draft/check-corrections.ts';
 import { checkRules } from '../draft/check-rules.ts';
 import type { Release } from '../release.ts';
 import { freeKey, slug } from '../slug.ts';
@@ -43,6 +44,6 @@ export function addVariantLine(release: Release, text: string): Outcome<Release>
 		key: freeKey(slug(variant.name), taken)
 	}));
 	const edited = { ...release, variants: [...release.variants, ...variants] };
-	const misfits = checkRules(edited);
+	const misfits = [...checkRules(edited), ...checkCorrections(release, edited)];
 	return misfits.length > 0 ? bad(misfits) : good(edited);
 }

@@ -1,4 +1,5 @@
 import type { Problem } from '../../problem.ts';
+import { checkCorrections } from '../draft/check-corrections.ts';
 import { checkRelease } from '../draft/check-release.ts';
 import { expand } from '../versions/expand.ts';
 import { cardsOf, type Release } from '../release.ts';
@@ -23,7 +24,10 @@ export function readOutline(text: string, onto?: Release): OutlineReading {
 	const { lines, problems } = parseOutline(text);
 	const { draft, problems: faults } = draftOfOutline(lines, onto);
 	const { release, problems: gaps } = completeDraft(draft);
-	const misfits = faults.length > 0 ? [] : [...gaps, ...checkRelease(release)];
+	const misfits =
+		faults.length > 0
+			? []
+			: [...gaps, ...checkRelease(release), ...(onto ? checkCorrections(onto, release) : [])];
 	return {
 		release,
 		cards: cardsOf(release).length,

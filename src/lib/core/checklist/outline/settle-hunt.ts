@@ -1,5 +1,5 @@
 import { bad, good, type Outcome } from '../../problem.ts';
-import type { Hunt } from '../beside-cards.ts';
+import { dropHunt, withHunts } from '../edit-beside.ts';
 import type { Release } from '../release.ts';
 import { readOutline } from './read-outline.ts';
 
@@ -19,12 +19,7 @@ export function settleHunt(release: Release, key: string, lines: string): Outcom
 		const remedy = 'Write the card with its section, or the variant: 27: red back.';
 		return bad([{ message: 'these lines add no card, finish or variant', remedy }]);
 	}
-	return good(
-		withHunts(
-			grown,
-			hunts.filter((hunt) => hunt.key !== key)
-		)
-	);
+	return dropHunt(grown, key);
 }
 
 /** It was looked for on a day (ISO 8601) somewhere, and not found; "" leaves the place as it was. */
@@ -49,8 +44,3 @@ export function lookAgain(
 }
 
 const gone = { message: 'this is no longer looked for', remedy: 'Reload the page.' };
-
-/** A release with other hunts; without any it has no such list. */
-function withHunts({ hunts: _, ...release }: Release, hunts: readonly Hunt[]): Release {
-	return hunts.length > 0 ? { ...release, hunts } : release;
-}

@@ -1,5 +1,5 @@
 import { bad, good, type Outcome, type Problem } from '../../problem.ts';
-import { CARD_DETAILS, ORIGIN_KINDS, type CardDetails, type Origin } from '../card-details.ts';
+import { ORIGIN_KINDS, type CardDetails, type Origin } from '../card-details.ts';
 import { formatListCell, parseListCell } from '../list-cell.ts';
 import { textColumn, type Column, type SheetNames } from './column.ts';
 import {
@@ -163,11 +163,4 @@ export function readCardRecord(
 		else problems.push(...outcome.problems.map((problem) => ({ ...problem, field: column.name })));
 	}
 	return problems.length > 0 ? bad(problems) : good(details);
-}
-
-/** A card without what is known beside its line. */
-export function withoutRecord<Card extends CardDetails>(card: Card): Omit<Card, keyof CardDetails> {
-	const line: Partial<Card> = { ...card };
-	for (const name of CARD_DETAILS) Reflect.deleteProperty(line, name);
-	return line as Omit<Card, keyof CardDetails>;
 }

@@ -1,9 +1,9 @@
 import { good } from '../../problem.ts';
 import { slug } from '../slug.ts';
-import { CARD_SHAPES } from '../card-format.ts';
 import type { Parallel, RunRule } from '../parallel.ts';
 import { SWATCHES } from '../swatch.ts';
 import { choiceColumn, countColumn, namesColumn, textColumn, type Column } from './column.ts';
+import { tellsColumn } from './tell-cell.ts';
 import { cardsColumn, evidenceColumns, oddsColumn, sectionsColumn } from './shared-columns.ts';
 
 /** A parallel without its rules: what a row of the sheet holds. */
@@ -32,6 +32,7 @@ export const PARALLEL_COLUMNS: readonly Column<ParallelRules>[] = [
 		({ howToTell }) => howToTell,
 		(howToTell) => ({ howToTell })
 	),
+	tellsColumn(),
 	choiceColumn<ParallelRules, 'yes'>(
 		{ key: 'isBaseFinish', name: 'Second base finish', hint: 'no', width: 7 },
 		['yes'],
@@ -43,9 +44,8 @@ export const PARALLEL_COLUMNS: readonly Column<ParallelRules>[] = [
 		({ stockPt }) => stockPt,
 		(stockPt) => ({ stockPt })
 	),
-	choiceColumn<ParallelRules, string>(
-		{ key: 'shape', name: 'Shape', hint: 'as its section', width: 8 },
-		CARD_SHAPES,
+	textColumn(
+		{ key: 'shape', name: 'Shape', hint: 'as its section; die cut', width: 8 },
 		({ shape }) => shape,
 		(shape) => ({ shape })
 	),

@@ -10,6 +10,7 @@ import {
 	textColumn,
 	type Column
 } from './column.ts';
+import { tellsColumn } from './tell-cell.ts';
 import {
 	difficultyColumn,
 	evidenceColumns,
@@ -182,6 +183,7 @@ export const SECTION_COLUMNS: readonly Column<SectionRules>[] = [
 		({ howToTell }) => howToTell,
 		(howToTell) => ({ howToTell })
 	),
+	tellsColumn(),
 	textColumn(
 		{ key: 'baseLook', name: 'Base finish looks', hint: 'dull, no colour', width: 12 },
 		({ baseLook }) => baseLook,

@@ -11,6 +11,7 @@ import {
 	textColumn,
 	type Column
 } from './column.ts';
+import { tellsColumn } from './tell-cell.ts';
 import { cardsColumn, evidenceColumns, oddsColumn, sectionsColumn } from './shared-columns.ts';
 
 /** Its run and odds in parallels: "Brass /25 (hobby 1:96); First Beam /5". */
@@ -92,6 +93,7 @@ export const VARIANT_COLUMNS: readonly Column<Variant>[] = [
 		({ howToTell }) => howToTell,
 		(howToTell) => ({ howToTell })
 	),
+	tellsColumn(),
 	countColumn(
 		{ key: 'printRun', name: 'Print run', hint: 'not known', width: 6 },
 		({ printRun }) => printRun,

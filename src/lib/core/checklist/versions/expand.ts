@@ -7,6 +7,7 @@ import type { Swatch } from '../swatch.ts';
 import type { Release } from '../release.ts';
 import type { Section } from '../section.ts';
 import { addedVariants, variantFinder, type Variant } from '../variant.ts';
+import { isBeside } from '../with-collectibles.ts';
 import { formatVersionKey } from './version-key.ts';
 
 /** One collectible thing: a card in one finish, regular or as one of its variants. */
@@ -59,6 +60,7 @@ function runIn(variant: Variant | null, { parallel, run }: Finish): Run {
 
 /** The finishes of a card: base first, then the parallels that were made of it, in their order. */
 function finishesOf(release: Release, section: Section, card: Card): readonly Finish[] {
+	if (isBeside(section)) return [{ parallel: null, run: NO_RUN, swatch: null }];
 	const finishes: Finish[] = section.noBaseFinish
 		? []
 		: [
@@ -98,7 +100,7 @@ export function versionMaker(release: Release): VersionMaker {
 	};
 	const findVariants = variantFinder(release.variants);
 	return (numberingKey, section, card) => {
-		const deviations = findVariants(section, card);
+		const deviations = isBeside(section) ? [] : findVariants(section, card);
 		const versions: Version[] = [];
 		for (const finish of finishesIn(section, card)) {
 			const parallelKey = finish.parallel?.key ?? null;

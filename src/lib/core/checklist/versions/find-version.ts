@@ -2,6 +2,7 @@ import type { Card } from '../card.ts';
 import { numberingsOf } from '../numbering.ts';
 import type { Release } from '../release.ts';
 import type { Section } from '../section.ts';
+import { withCollectibles } from '../with-collectibles.ts';
 import { versionMaker, type Version } from './expand.ts';
 import { parseVersionKey } from './version-key.ts';
 
@@ -12,11 +13,14 @@ export interface FoundVersion {
 	readonly card: Card;
 }
 
-/** Finds versions of a release by their keys, with their cards; null where the rules make none. Only cards asked for are expanded. */
+/**
+ * Finds versions of a release by their keys, with their cards, what is collected beside them too; null where the
+ * rules make none. Only cards asked for are expanded.
+ */
 export function cardFinder(release: Release): (key: string) => FoundVersion | null {
 	const versionsOf = versionMaker(release);
 	const cards = new Map(
-		numberingsOf(release).flatMap((numbering) =>
+		numberingsOf(withCollectibles(release)).flatMap((numbering) =>
 			numbering.cards.map((placed) => [placed.card.key, { ...placed, numbering: numbering.key }])
 		)
 	);

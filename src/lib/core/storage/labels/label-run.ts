@@ -1,10 +1,10 @@
-import { compareTitles, sortByCardNumber } from '../../checklist/numbers/compare-card-numbers.ts';
+import { compareFiled, type Titled } from '../../checklist/filed-title.ts';
+import { sortByCardNumber } from '../../checklist/numbers/compare-card-numbers.ts';
 import type { LabelledSet } from './label-text.ts';
 
 /** A card of a run, and where its copies in that finish are. */
-export interface RunCard {
+export interface RunCard extends Titled {
 	readonly number: string | null;
-	readonly title: string;
 	/** Name of the place of each copy, those without one (empty) last. Any variant counts. */
 	readonly places: readonly string[];
 	/** Whether one of them is in the labelled box. */
@@ -19,11 +19,7 @@ export interface RunCard {
  * @param set its number, from 1; 0: doubles, which have nothing to be complete of
  */
 export function labelRun(name: string, cards: readonly RunCard[], set: number): LabelledSet {
-	const ordered = sortByCardNumber(
-		cards,
-		({ number }) => number,
-		(a, b) => compareTitles(a.title, b.title)
-	);
+	const ordered = sortByCardNumber(cards, ({ number }) => number, compareFiled);
 	const missing: string[] = [];
 	const elsewhere = new Map<string, string[]>();
 	for (const { number, title, places, isHere } of set > 0 ? ordered : []) {

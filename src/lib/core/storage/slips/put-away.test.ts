@@ -138,6 +138,32 @@ test('titles and letters decide between dividers as numbers do', () => {
 	expect(letters).toMatchObject([{ after: 'C', before: 'E' }]);
 });
 
+test('what is sorted as a surname stands there, and is called by its title', () => {
+	const filed = (title: string, sortAs: string) => ({ title, sortAs });
+	const row = {
+		...place('1', 1, 'k', []),
+		titles: ['Fog', filed('Cole Hale', 'Hale'), filed('Zoe Ayre', 'Ayre')]
+	};
+	const stack = [
+		{ ...card('k', null, 'Bea Hale'), sortAs: 'Hale' },
+		{ ...card('k', null, 'Ada Wren'), sortAs: 'Wren' },
+		card('k', null, 'Cod')
+	];
+	expect(
+		putAway(stack, [row]).lines.map(({ card: key, after, before }) => [key, after, before])
+	).toEqual([
+		['k Cod', 'Zoe Ayre', 'Fog'],
+		['k Bea Hale', 'Fog', 'Cole Hale'],
+		['k Ada Wren', 'Cole Hale', null]
+	]);
+	const pulled = pullList([{ ...card('k', null, 'Cole Hale'), sortAs: 'Hale' }], [row]);
+	expect(pulled.lines).toMatchObject([{ after: 'Fog', before: null }]);
+	// Of two of one surname the right one is pulled.
+	expect(pullList([{ ...card('k', null, 'Dan Hale'), sortAs: 'Hale' }], [row]).absent).toEqual([
+		'k Dan Hale'
+	]);
+});
+
 test('pulling: what is not there is told, doubles come out once each, and what is gone is no neighbour', () => {
 	const places = [place('1', 1, 'a', ['1', '2', '2', '3', '4'])];
 	const stack = ['2', '2', '2', '3', '9'].map((number, i) => ({

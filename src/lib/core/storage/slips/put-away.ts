@@ -1,9 +1,6 @@
 import { bisector } from 'd3-array';
-import {
-	cardNumberOrder,
-	compareTitles,
-	type Comparison
-} from '../../checklist/numbers/compare-card-numbers.ts';
+import { compareFiled, type Titled } from '../../checklist/filed-title.ts';
+import { cardNumberOrder, type Comparison } from '../../checklist/numbers/compare-card-numbers.ts';
 
 /** Where a divider stands: shelf by shelf, box by box, row by row is the order in which one walks. */
 export interface DividerPlace {
@@ -16,16 +13,15 @@ export interface DividerPlace {
 	readonly set: string;
 	/** Numbers that stand there, in any order; doubles count. */
 	readonly numbers: readonly (string | null)[];
-	/** Titles of cards without a number. */
-	readonly titles?: readonly string[];
+	/** Titles of cards without a number, with what they are sorted as where that is something else. */
+	readonly titles?: readonly (string | Titled)[];
 }
 
 /** A card to put away, or to pull. */
-export interface StackCard {
+export interface StackCard extends Titled {
 	readonly key: string;
 	readonly set: string;
 	readonly number: string | null;
-	readonly title: string;
 }
 
 /** A line of a slip: where a card goes, between which neighbours as they stand then. */
@@ -48,9 +44,8 @@ export interface Slip {
 }
 
 /** A card as it is known in a row: by its number, or by its title where it has none. */
-interface Standing {
+interface Standing extends Titled {
 	readonly number: string | null;
-	readonly title: string;
 }
 
 /** A set as it stands, perhaps behind several dividers. */
@@ -166,13 +161,16 @@ function standingSet(
 		const { numbers, titles = [] } = places[place] as DividerPlace;
 		return [
 			...numbers.map((number) => ({ number, title: '' })),
-			...titles.map((title) => ({ number: null, title }))
+			...titles.map((titled) => ({
+				number: null,
+				...(typeof titled === 'string' ? { title: titled } : titled)
+			}))
 		];
 	});
 	const numbers = [...behind.flat(), ...stack].map(({ number }) => number);
 	const byNumber = cardNumberOrder(numbers);
 	const compare: Comparison<Standing> = (a, b) =>
-		byNumber(a.number, b.number) || (a.number === null ? compareTitles(a.title, b.title) : 0);
+		byNumber(a.number, b.number) || (a.number === null ? compareFiled(a, b) : 0);
 	const rows = new Map(setPlaces.map((place, i) => [place, (behind[i] ?? []).sort(compare)]));
 	const all =
 		setPlaces.length < 2

@@ -20,7 +20,9 @@ export const editionCards = sqliteTable(
 		number: text(),
 		title: text().notNull(),
 		subjects: text({ mode: 'json' }).$type<readonly string[]>().notNull().default([]),
-		group: text('card_group')
+		group: text('card_group'),
+		/** What it is sorted as where it has no number; null: its title. */
+		sortAs: text()
 	},
 	(table) => [
 		uniqueIndex('edition_cards_key').on(table.releaseId, table.key),

@@ -1,6 +1,7 @@
 import { sqliteTable, index, integer, real, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { ReleaseId } from '../../../core/row-id.ts';
 import type { RunRule } from '../../../core/checklist/parallel.ts';
+import type { Tell } from '../../../core/checklist/tell.ts';
 import { releases } from './releases.ts';
 
 export const parallels = sqliteTable(
@@ -17,6 +18,8 @@ export const parallels = sqliteTable(
 		channel: text(),
 		look: text(),
 		howToTell: text(),
+		/** Features by which its cards are known; null: none are told. */
+		tells: text({ mode: 'json' }).$type<readonly Tell[]>(),
 		/** Key of the finish of the palette that it is. */
 		palette: text(),
 		isBaseFinish: integer({ mode: 'boolean' }).notNull().default(false),

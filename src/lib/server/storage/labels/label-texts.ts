@@ -144,6 +144,7 @@ async function runLabeller(
 			return {
 				number: card.number,
 				title: card.title,
+				...(card.sortAs === undefined ? {} : { sortAs: card.sortAs }),
 				// A card is there as often as there are cards of it.
 				places: places
 					.flatMap(({ name: place, quantity }) => Array<string>(quantity).fill(place))

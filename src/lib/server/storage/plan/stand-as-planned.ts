@@ -164,10 +164,11 @@ async function openStander(record: Recorder, tx: Transaction, plan: StoragePlan)
 }
 
 function byNumber(a: HomelessCopy, b: HomelessCopy): number {
-	const marks = ({ number, title, cardKey, parallelKey, variantKey }: HomelessCopy) => ({
+	const marks = ({ number, title, sortAs, cardKey, parallelKey, variantKey }: HomelessCopy) => ({
 		release: '',
 		number,
 		title,
+		sortAs,
 		version: `${cardKey} ${parallelKey ?? ''} ${variantKey ?? ''}`
 	});
 	return inRow(marks(a), marks(b));

@@ -1,5 +1,6 @@
 import { group, sum } from 'd3-array';
 import { asc, inArray, sql } from 'drizzle-orm';
+import { compareFiled, titled } from '../../../core/checklist/filed-title.ts';
 import {
 	compareCardNumbers,
 	compareTitles
@@ -23,6 +24,8 @@ export interface StandingCopy {
 	readonly cardKey: string;
 	readonly number: string | null;
 	readonly title: string;
+	/** What it is sorted as where it has no number; null: its title. */
+	readonly sortAs: string | null;
 	readonly quantity: number;
 	readonly um: number;
 }
@@ -112,7 +115,8 @@ async function readStanding(db: Reader, ids: readonly DividerId[]) {
 			parallel: sql`"copies"."parallel_key"`,
 			variant: sql`"copies"."variant_key"`,
 			number: FILED_CARD.number,
-			title: FILED_CARD.title
+			title: FILED_CARD.title,
+			sortAs: FILED_CARD.sortAs
 		},
 		sql`box_cards b join "copies" on "copies"."id" = b.copy_id
 			join releases r on r.id = "copies"."release_id" ${WITH_FILED_CARD}
@@ -126,13 +130,13 @@ async function readStanding(db: Reader, ids: readonly DividerId[]) {
 
 /** Release by release, by number, what has none by title; versions of a card beside each other. */
 export function inRow(
-	a: Pick<StandingCopy, 'release' | 'number' | 'title' | 'version'>,
-	b: Pick<StandingCopy, 'release' | 'number' | 'title' | 'version'>
+	a: Pick<StandingCopy, 'release' | 'number' | 'title' | 'sortAs' | 'version'>,
+	b: Pick<StandingCopy, 'release' | 'number' | 'title' | 'sortAs' | 'version'>
 ): number {
 	return (
 		compareTitles(a.release, b.release) ||
 		compareCardNumbers(a.number, b.number) ||
-		compareTitles(a.title, b.title) ||
+		compareFiled(titled(a.title, a.sortAs), titled(b.title, b.sortAs)) ||
 		(a.version < b.version ? -1 : a.version > b.version ? 1 : 0)
 	);
 }

@@ -131,6 +131,46 @@ test('cards of an edition stand with their own numbers and titles', async () => 
 	expect((await storage.dividerOf('Lights 1994, Abroad')).standing[0]?.title).toBe('Card F1');
 });
 
+test('cards without numbers stand as they are sorted, those of an edition too; a slip finds the gap', async () => {
+	const keeper = (title: string, sortAs?: string) => ({ title, ...(sortAs ? { sortAs } : {}) });
+	const outcome = resolveRelease({
+		release: { key: 'r', name: 'Lights', maker: 'M', year: '1994' },
+		sections: [
+			{
+				name: 'Keepers',
+				cards: [
+					keeper('Zoe Ayre', 'Ayre'),
+					keeper('Ada Wren', 'Wren'),
+					keeper('Fog'),
+					keeper('Ben Hale', 'Hale')
+				]
+			},
+			{ name: 'Abroad', kind: 'extra', cards: [], edition: { of: ['keepers'] } }
+		]
+	});
+	if (!outcome.ok) throw new RangeError(JSON.stringify(outcome.problems));
+	await importRelease(storage.collection, outcome.value);
+	for (const line of [
+		'keepers "Ada Wren", keepers "Fog", keepers "Zoe Ayre"',
+		'abroad "Ada Wren", abroad "Fog", abroad "Zoe Ayre"'
+	]) {
+		await storage.log('r', line);
+	}
+	await standAsPlanned(storage.collection);
+	const standing = async (label: string) =>
+		(await storage.dividerOf(label)).standing.map(({ title }) => title);
+	for (const label of ['Lights 1994', 'Lights 1994, Abroad']) {
+		expect(await standing(label)).toEqual(['Zoe Ayre', 'Fog', 'Ada Wren']);
+	}
+	await storage.log('r', 'keepers "Ben Hale", abroad "Ben Hale"');
+	await makeSlip(storage.collection, 'put away', '', { of: 'homeless' });
+	const lines = (await readSlip(storage.collection.db, rowId(1)))?.lines ?? [];
+	expect(lines.map(({ place }) => [place?.after, place?.before])).toEqual([
+		['Fog', 'Ada Wren'],
+		['Fog', 'Ada Wren']
+	]);
+});
+
 test('binder and box know a card by the same thickness: parallel stock, and a swatch', async () => {
 	const outcome = resolveRelease({
 		release: { key: 'r', name: 'Lights', maker: 'M', year: '1994' },

@@ -7,6 +7,7 @@ import {
 	type Slip,
 	type StackCard
 } from '../../../core/storage/slips/put-away.ts';
+import { titled } from '../../../core/checklist/filed-title.ts';
 import type { Reader } from '../../database/open.ts';
 import { boxCards, dividers } from '../../database/tables/index.ts';
 import { readValuable } from '../../places/holder-tiers.ts';
@@ -16,7 +17,7 @@ import { homeFinder } from '../../../core/storage/runs/find-home.ts';
 import { runForUse } from '../../../core/storage/runs/run-for-use.ts';
 import { runKey } from '../../../core/storage/runs/run.ts';
 import { readAmong, runOfDivider } from '../runs/read-homes.ts';
-import { readBehind } from '../room/read-behind.ts';
+import { readBehind, type Behind } from '../room/read-behind.ts';
 import { readBoxHeads, type BoxHead } from '../room/read-storage.ts';
 import {
 	type BoxId,
@@ -41,6 +42,7 @@ export interface SlipCard {
 	readonly year: string;
 	readonly number: string | null;
 	readonly title: string | null;
+	readonly sortAs: string | null;
 	readonly cardKey: string;
 }
 
@@ -214,18 +216,15 @@ async function withNeighbours(
 	);
 }
 
-const asStack = ({ id, number, title, cardKey }: SlipCard, set: string): StackCard => ({
+const asStack = ({ id, number, title, sortAs, cardKey }: SlipCard, set: string): StackCard => ({
 	key: String(id),
 	set,
 	number,
-	title: title ?? cardKey
+	...titled(title ?? cardKey, sortAs)
 });
 
 const asPlace = (
 	{ id, row }: Divider,
 	set: string,
-	behind: { readonly numbers: readonly string[]; readonly titles: readonly string[] } = {
-		numbers: [],
-		titles: []
-	}
+	behind: Behind = { numbers: [], titles: [] }
 ): DividerPlace => ({ box: '', row, divider: String(id), set, ...behind });

@@ -1,6 +1,7 @@
 import { asc, count, eq, inArray, sql } from 'drizzle-orm';
 import type { SlipSort, SlipState } from '../../../core/storage/slips/slip-line.ts';
 import type { Reader } from '../../database/open.ts';
+import { FILED_CARD } from '../../places/filed-card.ts';
 import { readJoined } from '../../database/read-joined.ts';
 import { parallels, slipLines, slips, variants } from '../../database/tables/index.ts';
 import { placesToPull, placesToPut, type SlipCard, type SlipPlace } from './slip-places.ts';
@@ -66,6 +67,7 @@ export async function readSlip(db: Reader, id: SlipId, near?: number): Promise<O
 			setNumber: sql`l.set_number`,
 			number: sql`coalesce(k.number, e.number)`,
 			title: sql`coalesce(k.title, e.title)`,
+			sortAs: FILED_CARD.sortAs,
 			section: sql`coalesce(s.numbered_in, s.key)`
 		},
 		sql`slip_lines l join copies c on c.id = l.copy_id join releases r on r.id = c.release_id

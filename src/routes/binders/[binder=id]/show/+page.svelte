@@ -32,13 +32,12 @@
 	/** A block by the key that outlives its name. */
 	const keyOf = (name: string) =>
 		data.plan.blocks.find((block) => block.name === name)?.key ?? name;
-	const noteOf = (name: string) =>
-		Object.hasOwn(data.notes, keyOf(name)) ? (data.notes[keyOf(name)] ?? '') : '';
+	const noteOf = (name: string) => data.notes.get(keyOf(name)) ?? '';
 	/** What is told of the blocks of this page, the teller's own notes first; `t` hides it. */
 	const told = $derived(
 		(page?.blocks ?? []).flatMap((name) => [
 			...lines(noteOf(name)).map((line) => ({ name, line, isOwn: true })),
-			...(Object.hasOwn(data.telling, name) ? (data.telling[name] ?? []) : []).map((line) => ({
+			...(data.telling.get(name) ?? []).map((line) => ({
 				name,
 				line,
 				isOwn: false
@@ -50,10 +49,7 @@
 	let writing = $state<string | null>(null);
 	/** The card that is shown by itself. */
 	let shown = $state<PocketFace | null>(null);
-	const alike = $derived.by(() => {
-		const of = shown ? `${shown.releaseKey}/${shown.cardKey}` : '';
-		return Object.hasOwn(data.alike, of) ? (data.alike[of] ?? []) : [];
-	});
+	const alike = $derived((shown && data.alike.get(`${shown.releaseKey}/${shown.cardKey}`)) ?? []);
 	/** The place among the shown pages of a card's first pocket; null: it has none. */
 	function pageOf(release: string, card: string): number | null {
 		const slots = new Set(

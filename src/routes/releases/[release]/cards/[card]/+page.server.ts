@@ -1,9 +1,12 @@
 import { error } from '@sveltejs/kit';
 import { versionMaker } from '$lib/core/checklist/versions/expand';
 import { numberingsOf } from '$lib/core/checklist/numbering';
+import { expectedLettering } from '$lib/core/checklist/strip-lettering';
+import { isBeside, withCollectibles } from '$lib/core/checklist/with-collectibles';
 import { variantsOf } from '$lib/core/checklist/variant';
 import { parseVersionKey } from '$lib/core/checklist/versions/version-key';
 import { repeatedSerials } from '$lib/core/copies/check-copy';
+import { candidatesOf } from '$lib/core/telling/candidates-of';
 import { nameVersion } from '$lib/core/copies/name-version';
 import { placesOfCopies } from '$lib/server/places/places-of';
 import { stackSlots } from '$lib/server/goals/stack-slots';
@@ -17,7 +20,7 @@ export const load = async ({ params, depends }) => {
 	depends('jade:copies');
 	const { db } = await theCollection();
 	const stored = await loadRelease(db, params.release);
-	const places = stored ? numberingsOf(stored.release) : [];
+	const places = stored ? numberingsOf(withCollectibles(stored.release)) : [];
 	const numbering = places.find(({ cards }) => cards.some(({ card }) => card.key === params.card));
 	const at = numbering?.cards.findIndex(({ card }) => card.key === params.card) ?? -1;
 	const found = numbering?.cards[at];
@@ -35,12 +38,20 @@ export const load = async ({ params, depends }) => {
 		db,
 		ofCard.map(({ id }) => id)
 	);
-	const deviations = variantsOf(release.variants, section, card);
+	const deviations = isBeside(section) ? [] : variantsOf(release.variants, section, card);
+	const made = versionMaker(release)(numbering.key, section, card);
 	const neighbour = (step: 1 | -1) => numbering.cards[at + step]?.card ?? null;
 	return {
 		card,
-		section: { key: section.key, name: section.name, howToTell: section.howToTell },
-		versions: versionMaker(release)(numbering.key, section, card).map((version) => ({
+		section: {
+			key: section.key,
+			name: section.name,
+			howToTell: section.howToTell,
+			lettering: expectedLettering(section, card)
+		},
+		/** What each version shows, where anything tells them apart. */
+		candidates: candidatesOf(made.map((version) => ({ release, section, card, version }))),
+		versions: made.map((version) => ({
 			...version,
 			finish:
 				release.parallels.find(({ key }) => key === version.parallelKey)?.name ?? 'Base finish',
@@ -66,7 +77,7 @@ export const load = async ({ params, depends }) => {
 		})),
 		repeated: repeatedSerials(ofCard),
 		/** What goals make of it, slot by slot. */
-		wanted: (await stackSlots(db, stored.id))
+		wanted: (await stackSlots(db, [stored.id]))
 			.filter(({ versions }) =>
 				versions.some((version) => parseVersionKey(version)?.card === card.key)
 			)

@@ -3,6 +3,7 @@
 	import CardPicture from '$lib/ui/card-picture/CardPicture.svelte';
 	import { formatCount } from '$lib/ui/numerals';
 	import CardFacts from './CardFacts.svelte';
+	import WhichVersion from './WhichVersion.svelte';
 	import CopyEntry from './CopyEntry.svelte';
 	import { createCopyDesk } from './copy-desk.svelte';
 
@@ -60,6 +61,7 @@
 			{card}
 			packTypes={release.packTypes}
 			howToTell={data.section.howToTell}
+			lettering={data.section.lettering}
 			names={data.alike}
 		/>
 		{#each data.variants as { key, kind, name, howToTell } (key)}
@@ -98,6 +100,14 @@
 		{/each}
 	</ul>
 {/if}
+<WhichVersion
+	candidates={data.candidates}
+	nameOf={(key) => {
+		const version = data.versions.find((each) => each.key === key);
+		return [version?.finish, version?.variant].filter(Boolean).join(', ');
+	}}
+	record={(key) => desk.add(key)}
+/>
 <h2 class="mb-1">Versions and copies</h2>
 <ul>
 	{#each data.versions as version (version.key)}

@@ -11,14 +11,22 @@
 		packTypes: readonly PackType[];
 		/** How the cards of its section are told. */
 		howToTell: string | undefined;
+		/** The letters to expect along its edge; null: none. */
+		lettering: string | null | undefined;
 		/** Names of cards, by "release/card"; of those that are not in the collection nothing. */
 		names: Readonly<Record<string, string>>;
 	}
-	let { card, packTypes, howToTell, names }: Props = $props();
+	let { card, packTypes, howToTell, lettering, names }: Props = $props();
 	const packOf = (key: string) => packTypes.find((known) => known.key === key)?.name ?? key;
 	const facts = $derived(
 		[
 			['To know it', howToTell ?? ''],
+			[
+				'Letters',
+				lettering === undefined
+					? ''
+					: `${lettering === null ? 'none' : `“${lettering}”`} along the edge, at place ${card.place ?? '?'} of its strip`
+			],
 			[
 				'Came from',
 				[card.origin?.kind, card.origin?.name, card.origin?.date].filter(Boolean).join(', ')

@@ -1,0 +1,1 @@
+ALTER TABLE `parallels` ADD `tells` text;

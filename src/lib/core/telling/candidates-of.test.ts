@@ -1,0 +1,97 @@
+import { expect, test } from 'vitest';
+import { resolveRelease } from '../checklist/draft/resolve-release.ts';
+import { numberingsOf } from '../checklist/numbering.ts';
+import { versionMaker } from '../checklist/versions/expand.ts';
+import { candidatesOf, type VersionOfCard } from './candidates-of.ts';
+import { nextQuestion } from './next-question.ts';
+
+function made() {
+	const outcome = resolveRelease({
+		release: { key: 'r', name: 'R', maker: 'M', year: '1926' },
+		sections: [
+			{
+				name: 'Base',
+				tells: [
+					{ feature: 'name on the back', value: 'none', where: 'back' },
+					{ feature: 'border', value: 'white' },
+					{ feature: 'border', value: 'grey', groups: ['North'] },
+					{ feature: 'corner', value: 'cut', places: [2] }
+				],
+				lettering: ['Salt', null],
+				arrangement: { kind: 'strip', columns: 2, rows: 1 },
+				cards: [
+					{ number: '1', title: 'A', place: 1 },
+					{ number: '2', title: 'B', place: 2, group: 'North' }
+				]
+			}
+		],
+		parallels: [
+			{
+				name: 'Brass',
+				tells: [{ feature: 'Name on  the back', value: 'BRASS', where: 'back' }],
+				runs: [{ printRun: 50 }]
+			}
+		],
+		variants: [
+			{
+				kind: 'error',
+				name: 'red',
+				cards: ['2'],
+				tells: [{ feature: 'line', value: 'red', otherwise: 'blue' }]
+			}
+		]
+	});
+	if (!outcome.ok) throw new RangeError(JSON.stringify(outcome.problems));
+	return outcome.value;
+}
+
+function versionsOf(number: string): readonly VersionOfCard[] {
+	const release = made();
+	const make = versionMaker(release);
+	return numberingsOf(release).flatMap(({ key, cards }) =>
+		cards
+			.filter(({ card }) => card.number === number)
+			.flatMap(({ section, card }) =>
+				make(key, section, card).map((version) => ({ release, section, card, version }))
+			)
+	);
+}
+const told = (number: string) =>
+	candidatesOf(versionsOf(number)).map(({ key, weight, tells }) => [
+		key,
+		weight,
+		...tells.map(({ feature, value }) => `${feature}: ${value}`)
+	]);
+
+test('a variant before its finish, that before its section; groups and places; letters of the strip', () => {
+	expect(told('1')).toEqual([
+		['r/base-1', 1000, 'name on the back: none', 'border: white', 'letters along the edge: Salt'],
+		[
+			'r/base-1~brass',
+			50,
+			'Name on  the back: BRASS',
+			'border: white',
+			'letters along the edge: Salt'
+		]
+	]);
+	// Of a card of the North the border is grey; what is narrow is told first.
+	const both = ['border: grey', 'corner: cut'];
+	const letters = 'letters along the edge: none';
+	expect(told('2')).toEqual([
+		['r/base-2', 1000, ...both, 'name on the back: none', letters],
+		['r/base-2!red', 100, 'line: red', ...both, 'name on the back: none', letters],
+		['r/base-2~brass', 50, 'Name on  the back: BRASS', ...both, letters]
+	]);
+});
+
+test('the versions of a card are told apart by them, the likeliest first', () => {
+	const outcome = nextQuestion(candidatesOf(versionsOf('2')));
+	if (!outcome.ok) throw new RangeError(JSON.stringify(outcome.problems));
+	expect(outcome.value.candidates[0]?.key).toBe('r/base-2');
+	expect(outcome.value.question).toMatchObject({ feature: 'line', where: 'front' });
+	const seen = nextQuestion(candidatesOf(versionsOf('2')), [{ feature: 'line', value: 'red' }]);
+	expect(seen.ok && [seen.value.isSettled, seen.value.candidates[0]]).toEqual([
+		true,
+		{ key: 'r/base-2!red', chance: 1 }
+	]);
+});

@@ -1,0 +1,117 @@
+import { desc, inArray, like, sql, type SQL } from 'drizzle-orm';
+import type { Release } from '../../core/checklist/release.ts';
+import type { StackSlot } from '../../core/goal/judge-card.ts';
+import type { ReleaseId } from '../../core/row-id.ts';
+import { countOwned, readCopies } from '../copies/read-copies.ts';
+import type { Reader } from '../database/open.ts';
+import { copies, goals, releases } from '../database/tables/index.ts';
+import { stackSlots } from '../goals/stack-slots.ts';
+import { findRelease, loadReleases } from '../releases/load-release.ts';
+import { search } from '../search/search.ts';
+
+/** Releases that cards of a pile may be of, with what they are judged by. */
+export interface PileView {
+	readonly releases: readonly Release[];
+	/** Version key → copies. */
+	readonly owned: readonly (readonly [string, number])[];
+	readonly slots: readonly StackSlot[];
+}
+
+/** Releases that are tried at first; what is found later joins them. */
+const MOST_BEGUN = 8;
+/** Releases that one search adds. */
+const MOST_FOUND = 4;
+/** Of copies logged last: whose releases are likely to come again. */
+const LAST_COPIES = 2000;
+
+/** What is known of a whole pile before its first card. */
+export interface PileHint {
+	readonly year?: string;
+	readonly maker?: string;
+}
+
+/** The releases a pile begins with: those logged last, then those of goals, then the newest. */
+export async function beginPile(
+	db: Reader,
+	first: string | null,
+	hint: PileHint
+): Promise<PileView> {
+	const id = first === null ? null : await findRelease(db, first);
+	if (id !== null) return readPile(db, [id]);
+	const within = hintOf(hint);
+	const last = await db.all<{ id: ReleaseId }>(
+		sql`select release_id as id from (select release_id, id from ${copies} order by id desc limit ${LAST_COPIES})
+			group by release_id order by max(id) desc`
+	);
+	const homes = await db.select({ id: goals.releaseId }).from(goals);
+	const newest = await db
+		.select({ id: releases.id })
+		.from(releases)
+		.where(within)
+		.orderBy(desc(releases.id))
+		.limit(MOST_BEGUN);
+	const all = [...new Set([...last, ...homes, ...newest].map((row) => row.id))];
+	const fitting =
+		within === undefined
+			? all
+			: await keepOrder(
+					all,
+					db
+						.select({ id: releases.id })
+						.from(releases)
+						.where(sql`${within} and ${inArray(releases.id, all)}`)
+				);
+	return readPile(db, fitting.slice(0, MOST_BEGUN));
+}
+
+/** Releases with cards that a line may mean, of those that the pile does not know yet. */
+export async function findForPile(
+	db: Reader,
+	line: string,
+	hint: PileHint,
+	known: readonly string[]
+): Promise<PileView> {
+	const text = [line, hint.year, hint.maker].filter(Boolean).join(' ');
+	const found = await search(db, text);
+	const keys = [...new Set(found.map(({ releaseKey }) => releaseKey))].filter(
+		(key) => !known.includes(key)
+	);
+	const rows = await db
+		.select({ id: releases.id })
+		.from(releases)
+		.where(inArray(releases.key, keys.slice(0, MOST_FOUND)));
+	return readPile(
+		db,
+		rows.map(({ id }) => id)
+	);
+}
+
+async function readPile(db: Reader, ids: readonly ReleaseId[]): Promise<PileView> {
+	const stored = await loadReleases(db, ids);
+	const owned = new Map<string, number>();
+	for (const { id } of stored) {
+		for (const [version, count] of countOwned(await readCopies(db, id))) owned.set(version, count);
+	}
+	return {
+		releases: stored.map(({ release }) => release),
+		owned: [...owned],
+		slots: ids.length === 0 ? [] : await stackSlots(db, ids)
+	};
+}
+
+/** A year, or the season that begins in it; a part of the maker's name. */
+function hintOf({ year, maker }: PileHint): SQL | undefined {
+	const parts = [
+		...(year ? [like(releases.year, `${year.replace(/[%_]/g, '')}%`)] : []),
+		...(maker ? [like(releases.maker, `%${maker.replace(/[%_]/g, '')}%`)] : [])
+	];
+	return parts.length === 0 ? undefined : sql.join(parts, sql` and `);
+}
+
+async function keepOrder(
+	ids: readonly ReleaseId[],
+	query: Promise<readonly { readonly id: ReleaseId }[]>
+): Promise<readonly ReleaseId[]> {
+	const kept = new Set((await query).map(({ id }) => id));
+	return ids.filter((id) => kept.has(id));
+}

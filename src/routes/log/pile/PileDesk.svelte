@@ -1,0 +1,151 @@
+<script lang="ts">
+	import { CONDITIONS, type Condition } from '$lib/core/copies/condition';
+	import type { ClassRule } from '$lib/core/storage/classes/storage-class';
+	import type { PileHint, PileView } from '$lib/server/pile/read-pile';
+	import Field from '$lib/ui/Field.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
+	import PileChoices from './PileChoices.svelte';
+	import PileVerdict from './PileVerdict.svelte';
+	import TakenList from './TakenList.svelte';
+	import { createPileBook } from './pile-book.svelte';
+	import { playTone, VERDICT_LOOK } from './verdict-look';
+
+	interface Props {
+		view: PileView;
+		hint: PileHint;
+		synonyms: readonly { readonly word: string; readonly means: string }[];
+		classes: readonly ClassRule[];
+		pile: { readonly id: number; readonly name: string; readonly cards: number } | null;
+	}
+	let { view, hint, synonyms, classes, pile }: Props = $props();
+	// svelte-ignore state_referenced_locally
+	let year = $state(hint.year ?? '');
+	// svelte-ignore state_referenced_locally
+	let maker = $state(hint.maker ?? '');
+	let finish = $state('');
+	let condition = $state<Condition | ''>('');
+	let isLoud = $state(false);
+	/** The choice that Enter takes. */
+	let chosen = $state(0);
+	let input: HTMLInputElement;
+	// svelte-ignore state_referenced_locally
+	const book = createPileBook({
+		view,
+		synonyms: new Map(synonyms.map(({ word, means }) => [word, means])),
+		classes: () => classes,
+		pile: pile?.id,
+		narrowing: () => ({ year, maker, finish }),
+		condition: () => condition || undefined
+	});
+	const choices = $derived(book.judgement.choices);
+	const last = $derived(book.taken[0]);
+	const finishes = $derived([
+		...new Set(book.releases.flatMap(({ parallels }) => parallels.map(({ name }) => name)))
+	]);
+
+	function take(place: number) {
+		if (book.take(place) && isLoud && book.taken[0])
+			playTone(VERDICT_LOOK[book.taken[0].choice.verdict.kind].hertz);
+		chosen = 0;
+		input.focus();
+	}
+
+	function submit(event: SubmitEvent) {
+		event.preventDefault();
+		if (book.line.trim() === '') return;
+		take(Math.min(chosen, Math.max(0, choices.length - 1)));
+	}
+
+	/** Arrows choose before Enter; in the empty line they change the last card, and Backspace takes it back. */
+	function onkeydown(event: KeyboardEvent) {
+		const isEmpty = book.line === '';
+		const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+		if (event.altKey && /^[1-9]$/.test(event.key)) {
+			event.preventDefault();
+			if (choices[Number(event.key) - 1]) take(Number(event.key) - 1);
+		} else if (step !== 0 && !isEmpty && choices.length > 0) {
+			event.preventDefault();
+			chosen = (chosen + step + choices.length) % choices.length;
+		} else if (step === 1 && isEmpty) {
+			event.preventDefault();
+			void book.another();
+		} else if (event.key === 'Backspace' && isEmpty) {
+			event.preventDefault();
+			void book.undo();
+		}
+	}
+</script>
+
+<div class="mb-4 grid grid-cols-2 gap-3 sm:max-w-3xl sm:grid-cols-4">
+	<Field label="Year, if all are of one">
+		<input class="input w-full input-sm" inputmode="numeric" maxlength="9" bind:value={year} />
+	</Field>
+	<Field label="Maker">
+		<input class="input w-full input-sm" maxlength="200" bind:value={maker} />
+	</Field>
+	<Field label="Finish">
+		<select class="select w-full select-sm" bind:value={finish}>
+			<option value="">Base</option>
+			{#each finishes as name (name)}<option>{name}</option>{/each}
+		</select>
+	</Field>
+	<Field label="Condition">
+		<select class="select w-full select-sm" bind:value={condition}>
+			<option value="">Not looked at</option>
+			{#each CONDITIONS as word (word)}<option value={word}>{word}</option>{/each}
+		</select>
+	</Field>
+</div>
+
+<form onsubmit={submit} class="mb-3 flex gap-2">
+	<label class="sr-only" for="entry-line">Next card</label>
+	<!-- svelte-ignore a11y_autofocus -->
+	<input
+		id="entry-line"
+		bind:this={input}
+		value={book.line}
+		oninput={(event) => {
+			book.line = event.currentTarget.value;
+			chosen = 0;
+		}}
+		{onkeydown}
+		class="input h-16 w-full max-w-xl font-serif text-4xl"
+		placeholder="27"
+		autocomplete="off"
+		autocapitalize="off"
+		spellcheck="false"
+		maxlength="300"
+		aria-describedby="pile-help"
+		autofocus
+	/>
+	<button class="btn h-16 btn-primary" aria-label="Take it">Take</button>
+</form>
+<ProblemAlert problems={book.problems} />
+
+{#if book.line.trim() !== ''}
+	<PileChoices
+		{choices}
+		fitting={book.judgement.fitting}
+		{chosen}
+		isSearching={book.isSearching}
+		search={() => {
+			input.focus();
+			void book.search();
+		}}
+		{take}
+	/>
+{/if}
+<div aria-live="assertive">
+	{#if last && book.line.trim() === ''}{#key last.id}<PileVerdict
+				card={last}
+				another={() => book.another()}
+			/>{/key}
+	{/if}
+</div>
+<p id="pile-help" class={['max-w-xl quiet', (last || book.line.trim() !== '') && 'sr-only']}>
+	Type a number, words of the title, a maker or a year, with a finish or a condition where it
+	matters (<em>27 brass vg</em>), or a run (<em>1-40</em>). Enter takes the first choice, ↓ another
+	one.
+</p>
+
+<TakenList {book} {pile} bind:isLoud />
