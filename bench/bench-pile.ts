@@ -4,7 +4,7 @@ import { indexPile } from '../src/lib/core/pile/pile-index.ts';
 import { judgePileCard, slotsByVersion } from '../src/lib/core/pile/judge-pile-card.ts';
 import { nextQuestion } from '../src/lib/core/telling/next-question.ts';
 import type { Collection } from '../src/lib/server/database/open.ts';
-import { logPileCard } from '../src/lib/server/pile/log-pile-card.ts';
+import { logPileCards } from '../src/lib/server/pile/log-pile-cards.ts';
 import { beginPile, findForPile } from '../src/lib/server/pile/read-pile.ts';
 
 const TIMES = 40;
@@ -37,7 +37,18 @@ export async function benchPile(collection: Collection): Promise<void> {
 	const [release = ''] = known;
 	tell(
 		'log a card',
-		await p95((i) => logPileCard(collection, { version: `${release}/base-${i + 1}` }))
+		await p95((i) =>
+			logPileCards(collection, {
+				line: String(i + 1),
+				cards: [
+					{
+						version: `${release}/base-${i + 1}`,
+						next: { kind: 'not collected', name: 'Not collected', why: 'no goal asks for it' },
+						verdict: { kind: 'outside', copies: 1 }
+					}
+				]
+			})
+		)
 	);
 	const candidates = Array.from({ length: 500 }, (_, c) => ({
 		key: String(c),

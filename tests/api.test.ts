@@ -17,7 +17,17 @@ test('every data route answers nonsense with a problem document, and nothing is 
 	const row = { key: '', cells: { name: 'X' } };
 	const none = { sections: [], parallels: [], runs: [], variants: [] };
 	const sheet = { ...none, sections: [row] };
-	const attempts: ['POST' | 'PUT' | 'DELETE', string, unknown, number][] = [
+	const laying = (card: object) => ({
+		line: '1',
+		cards: [
+			{
+				next: { kind: 'spares', name: 'Spares', why: '' },
+				verdict: { kind: 'spare', copies: 1 },
+				...card
+			}
+		]
+	});
+	const attempts: ['POST' | 'PUT' | 'PATCH' | 'DELETE', string, unknown, number][] = [
 		['PUT', `releases/${RELEASE}`, { format: 'nonsense' }, 400],
 		['PUT', 'releases/nix', { format: 'nonsense' }, 404],
 		['PUT', `releases/${RELEASE}/rules`, {}, 400],
@@ -49,9 +59,15 @@ test('every data route answers nonsense with a problem document, and nothing is 
 		['POST', 'goals', { release: RELEASE, rules: { preset: 'base', versions: ['x/y'] } }, 400],
 		['POST', 'goals', { release: RELEASE, rules: { preset: 'base', graded: { least: 11 } } }, 400],
 		['POST', 'pile', { version: 'x' }, 400],
-		['POST', 'pile', { version: `${RELEASE}/base-99` }, 400],
-		['POST', 'pile', { version, serial: '' }, 400],
-		['POST', 'pile', { version, condition: 'fine', extra: 1 }, 400],
+		['POST', 'pile', laying({ version: `${RELEASE}/base-99` }), 400],
+		['POST', 'pile', laying({ version, serial: '' }), 400],
+		['POST', 'pile', laying({ version, condition: 'fine', extra: 1 }), 400],
+		['POST', 'pile', { ...laying({ version }), instead: [99] }, 400],
+		['POST', 'pile', { ...laying({ version }), cards: [] }, 400],
+		['DELETE', 'pile', { cards: [99] }, 409],
+		['DELETE', 'pile', { cards: [] }, 400],
+		['PATCH', 'pile/99', { condition: 'good' }, 400],
+		['PATCH', 'pile/99', { quantity: 4 }, 400],
 		['POST', 'goals', { release: RELEASE, rules: { preset: 'base', collectibles: ['hat'] } }, 400],
 		['PUT', 'synonyms', { word: '12', means: 'x' }, 400],
 		['PUT', 'synonyms', { word: 'a' }, 400],

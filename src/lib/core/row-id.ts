@@ -15,6 +15,7 @@ export type CopyId = RowId<'copies'>;
 export type DiscrepancyId = RowId<'discrepancies'>;
 export type DividerId = RowId<'dividers'>;
 export type GoalId = RowId<'goals'>;
+export type PileCardId = RowId<'pile_cards'>;
 export type PhotoId = RowId<'photos'>;
 export type ReleaseId = RowId<'releases'>;
 export type SectionId = RowId<'sections'>;

@@ -1,3 +1,4 @@
+import { TRAYS } from '../core/pile/tray.ts';
 import { Type, type Static } from 'typebox';
 import { BinderLayoutSchema, SupplyPriceSchema } from './binder.ts';
 import { ConditionSchema, GoalRulesSchema } from './goal-rules.ts';
@@ -32,9 +33,13 @@ export const CollectorSchema = Type.Object(
 		trays: Type.Array(
 			Type.Object(
 				{
-					tray: Type.Enum(['to log', 'to sort']),
+					tray: Type.Enum([...TRAYS]),
 					name: Type.String(),
-					cards: Type.Integer(),
+					/** As people say it: "400", "about 400", "350 mm". */
+					amount: Type.String(),
+					place: Type.Optional(Type.String()),
+					/** Versions that lie in it, the top one first: drawn, to practise on. */
+					drawn: Type.Optional(Type.Array(Type.String())),
 					since: Moment
 				},
 				closed

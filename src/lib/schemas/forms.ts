@@ -11,6 +11,9 @@ import { BLOCK_ORDERS, GOAL_ORDERS } from '../core/binder/binder-layout.ts';
 import { BinderKindSchema, LayoutChangeSchema, PageKindSchema } from './binder.ts';
 import { BoxKindSchema } from './compute-boxes.ts';
 import { ShelfSchema } from './shelf.ts';
+import { HAND_TO } from '../core/pile/hand-to.ts';
+import { PILE_KINDS } from '../core/pile/judge-pile-card.ts';
+import { TRAYS } from '../core/pile/tray.ts';
 import { idOf, list, orNull } from './vocabulary.ts';
 
 /** What the forms of the pages hold. `readForm` reads them. */
@@ -57,10 +60,19 @@ export const HoldingsFileFormSchema = Type.Object({
 
 /* Log */
 export const PileFormSchema = Type.Object({
-	/** Left out: to log. */
-	tray: Type.Optional(Type.Enum(['to log', 'to sort'])),
+	/** The pile that is changed; empty: a new one. */
+	pile: orNull(idOf('tray_piles', 'Reload the page.')),
+	tray: Type.Enum([...TRAYS]),
 	name: Name,
-	cards: Type.Integer({ minimum: 1, maximum: 1_000_000, description: 'Say roughly how many.' })
+	amount: Type.String({ maxLength: 40, description: 'Say how many: 400, about 400, 350 mm.' }),
+	shelfId: shelfId,
+	place: Name
+});
+export const HandFormSchema = Type.Object({
+	pile: idOf('tray_piles', 'Reload the page.'),
+	kind: Type.Enum([...PILE_KINDS]),
+	name: Type.String({ maxLength: 420 }),
+	to: Type.Enum([...HAND_TO])
 });
 export const PileIdFormSchema = Type.Object({ pile: idOf('tray_piles', 'Reload the page.') });
 export const UnmatchedFormSchema = Type.Object({ row: idOf('unmatched_rows', 'Reload the page.') });

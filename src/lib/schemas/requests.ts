@@ -22,17 +22,6 @@ export const EntrySchema = Type.Object(
 	closed
 );
 
-/** A card that came off a pile: `POST /api/pile`. */
-export const PileCardSchema = Type.Object(
-	{
-		version: VersionKeySchema,
-		condition: Type.Optional(ConditionSchema),
-		serial: Type.Optional(Type.String({ minLength: 1, maxLength: 40 })),
-		pile: Type.Optional(idOf('tray_piles', 'Id of the pile in the tray: one card leaves it.'))
-	},
-	closed
-);
-
 /** How many copies there shall be of some versions: `PUT /api/releases/{release}/owned`. */
 export const OwnedSchema = Type.Object(
 	{
@@ -155,6 +144,8 @@ const CopyFieldsSchema = Type.Object(
 	},
 	closed
 );
+/** The same for cards of which it is known how many: `PATCH /api/pile/{card}`. */
+export const CardFieldsSchema = Type.Omit(CopyFieldsSchema, ['quantity'], closed);
 /** A copy to be recorded: `POST /api/copies`. */
 export const NewCopySchema = Type.Object(
 	{ version: VersionKeySchema, fields: CopyFieldsSchema },

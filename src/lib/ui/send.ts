@@ -4,13 +4,18 @@ import { bad, good } from '$lib/core/problem';
 /** Changes reach the server in the order in which they were made, so that undo takes back the last. */
 let last: Promise<unknown> = Promise.resolve();
 
-/** Asks the server to change something; problems come back as the server names them. */
+/**
+ * Asks the server to change something; problems come back as the server names them. A body that hangs on
+ * what was answered before is a function: it is called when its turn comes.
+ */
 export function send<Value>(
 	method: 'POST' | 'PUT' | 'PATCH' | 'DELETE',
 	path: string,
 	body?: unknown
 ): Promise<Outcome<Value>> {
-	const answer = last.then(() => ask<Value>(method, path, body));
+	const answer = last.then(() =>
+		ask<Value>(method, path, typeof body === 'function' ? (body as () => unknown)() : body)
+	);
 	last = answer;
 	return answer;
 }

@@ -140,14 +140,16 @@
 		<section class="mb-6" aria-labelledby="trays">
 			<h2 id="trays" class="mb-2">Trays</h2>
 			<ul class="flex flex-wrap gap-3">
-				{#each data.trays as { id, tray, name, cards } (id)}
+				{#each data.trays as { id, tray, name, cards, isEstimate } (id)}
 					<li class="border-2 border-t-0 border-base-content/45 px-3 py-1.5">
 						<span class="quiet">{tray}:</span>
 						{#if tray === 'to sort'}
 							<!-- eslint-disable-next-line svelte/no-navigation-without-resolve -- resolved, with a query behind it -->
 							<a class="prose-link" href={`${resolve('/boxes/sorting')}?cards=${cards}`}>{name}</a>,
 						{:else}{name},{/if}
-						<strong class="font-semibold">{countOf(cards, 'card')}</strong>
+						<strong class={['font-semibold', isEstimate && 'italic']}
+							>{isEstimate ? 'about ' : ''}{countOf(cards, 'card')}</strong
+						>
 					</li>
 				{/each}
 			</ul>

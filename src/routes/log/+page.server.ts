@@ -3,9 +3,10 @@ import { PileFormSchema, PileIdFormSchema } from '$lib/schemas/forms';
 import { countIncoming, countOwned, readCopies } from '$lib/server/copies/read-copies';
 import { fail } from '@sveltejs/kit';
 import { listSynonyms } from '$lib/server/copies/synonyms';
-import { addPile, listTrays, removePile } from '$lib/server/copies/trays';
+import { listTrays, removePile, savePile } from '$lib/server/copies/trays';
 import { clockFor } from '$lib/server/preferences/sample-clock';
 import { theCollection } from '$lib/server/collection';
+import { readShelves } from '$lib/server/storage/room/read-storage';
 import { findRelease } from '$lib/server/releases/load-release';
 
 export const load = async ({ parent, depends }) => {
@@ -19,6 +20,7 @@ export const load = async ({ parent, depends }) => {
 		owned: [...countOwned(copies)],
 		incoming: [...countIncoming(copies)],
 		synonyms: await listSynonyms(db),
+		shelves: await readShelves(db),
 		trays: (await listTrays(db)).map((pile) => ({
 			...pile,
 			days: daysBetween(pile.since, nowFor(pile.since))
@@ -30,8 +32,8 @@ export const actions = {
 	pile: async ({ request }) => {
 		const form = await readFormOf(request, PileFormSchema);
 		if (!form.ok) return fail(400, { problems: form.problems });
-		const { tray = 'to log', name, cards } = form.value;
-		const outcome = await addPile(await theCollection(), tray, name, cards);
+		const { pile, ...said } = form.value;
+		const outcome = await savePile(await theCollection(), said, pile ?? undefined);
 		return outcome.ok ? { problems: [] } : fail(400, { problems: outcome.problems });
 	},
 	clear: async ({ request }) => {

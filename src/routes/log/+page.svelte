@@ -16,6 +16,7 @@
 			incoming={data.incoming}
 			synonyms={data.synonyms}
 			trays={data.trays}
+			shelves={data.shelves}
 			problems={form?.problems ?? []}
 		/>
 	{/key}

@@ -20,10 +20,11 @@
 		incoming: readonly (readonly [string, number])[];
 		synonyms: readonly { readonly id: number; readonly word: string; readonly means: string }[];
 		trays: ComponentProps<typeof Trays>['piles'];
+		shelves: ComponentProps<typeof Trays>['shelves'];
 		/** What is wrong with a pile that was to be put in a tray. */
 		problems: readonly Problem[];
 	}
-	let { release, owned, incoming, synonyms, trays, problems }: Props = $props();
+	let { release, owned, incoming, synonyms, trays, shelves, problems }: Props = $props();
 
 	let numberingKey = $state('');
 	let parallelKey = $state('');
@@ -85,8 +86,8 @@
 />
 <ProblemAlert problems={book.problems} class="mb-6" />
 
-<div class="mb-8 grid gap-x-10 gap-y-4 md:grid-cols-2">
-	<Trays piles={trays} {problems} />
+<div class="mb-8 grid gap-x-10 gap-y-4 lg:grid-cols-[2fr_1fr]">
+	<Trays piles={trays} {shelves} {problems} />
 	<Synonyms {synonyms} />
 </div>
 

@@ -36,9 +36,11 @@ export interface Watch {
 	readonly text: string;
 }
 
+export const PILE_KINDS = ['class', 'goal', 'spares', 'not collected'] as const;
+
 /** Where the card goes next, with the reason. */
 export interface NextPile {
-	readonly kind: 'class' | 'goal' | 'spares' | 'not collected';
+	readonly kind: (typeof PILE_KINDS)[number];
 	readonly name: string;
 	readonly why: string;
 }

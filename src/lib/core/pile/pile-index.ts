@@ -2,7 +2,8 @@ import { normalCardNumber } from '../checklist/numbers/card-number.ts';
 import { numberingsOf } from '../checklist/numbering.ts';
 import type { Release } from '../checklist/release.ts';
 import { plainName } from '../checklist/slug.ts';
-import { versionMaker, type VersionMaker } from '../checklist/versions/expand.ts';
+import { parseVersionKey } from '../checklist/versions/version-key.ts';
+import { versionMaker, type Version, type VersionMaker } from '../checklist/versions/expand.ts';
 import type { IndexedCard } from '../shorthand/card-index.ts';
 import { vocabularyOf, type Vocabulary } from '../shorthand/vocabulary.ts';
 
@@ -93,4 +94,21 @@ export function indexPile(releases: readonly Release[]): PileIndex {
 		}
 	}
 	return { releases: of, entries, byNumber };
+}
+
+/** A card of a pile's releases with its version, by the version's key; null where no release has it. */
+export function findInIndex(
+	index: PileIndex,
+	key: string
+): { readonly entry: PileEntry; readonly version: Version } | null {
+	const name = parseVersionKey(key);
+	const entry = index.entries.find(
+		({ of, found }) => of.release.key === name?.release && found.card.key === name.card
+	);
+	if (!entry) return null;
+	const { numbering, section, card } = entry.found;
+	const version = entry.of
+		.versionsOf(numbering.key, section, card)
+		.find((each) => each.key === key);
+	return version ? { entry, version } : null;
 }

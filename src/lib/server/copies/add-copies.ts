@@ -1,43 +1,50 @@
+import { at } from '../../core/at.ts';
 import { isPlain } from '../../core/copies/copy-record.ts';
 import type { EntryAddition } from '../../core/shorthand/named-cards.ts';
+import type { CopyId, ReleaseId } from '../../core/row-id.ts';
 import { copies } from '../database/tables/index.ts';
 import type { Recorder } from '../database/record.ts';
 import type { StoredRelease } from '../releases/load-release.ts';
 import { placeOf } from './copy-rows.ts';
 import type { StoredCopy } from './read-copies.ts';
 
+/** A copy to add, as an entry line or a pile says it. */
+export interface CopyAddition extends EntryAddition {
+	/** Nobody has looked yet which printing it is. */
+	readonly isPrintingUnseen?: boolean;
+}
+
 /**
- * Adds copies. Those of which nothing is said but their condition join the pile of their version and
- * condition; those with a serial number or a place stand by themselves.
+ * Adds copies; gives the copy that each addition went to, in their order. Those of which nothing is said
+ * but their condition, and whether their printing was looked at, join the pile of the same; those with a
+ * serial number or a place stand by themselves.
  */
 export async function addCopies(
 	record: Recorder,
 	stored: StoredRelease,
 	present: readonly StoredCopy[],
-	additions: readonly EntryAddition[],
+	additions: readonly CopyAddition[],
 	loggedAt: string
-): Promise<void> {
-	const pileName = (version: string, condition: string | undefined) =>
-		`${version} ${condition ?? ''}`;
+): Promise<readonly CopyId[]> {
 	const piles = new Map(
-		present.filter(isPlain).map((copy) => [pileName(copy.version, copy.condition), copy])
+		present
+			.filter(({ isPrintingUnseen: _, ...copy }) => isPlain(copy))
+			.map((copy) => [pileName(copy), copy])
 	);
-	const more = new Map<string, { readonly addition: EntryAddition; quantity: number }>();
+	const more = new Map<string, { readonly addition: CopyAddition; quantity: number }>();
 	const fresh: (typeof copies.$inferInsert)[] = [];
-	const rowOf = ({ version, condition, serial, place }: EntryAddition, quantity: number) => ({
-		...placeOf(stored.id, version),
-		quantity,
-		condition: condition ?? null,
-		serial: serial ?? null,
-		place: place ?? null,
-		loggedAt
-	});
-	for (const addition of additions) {
-		if (addition.serial !== undefined || addition.place !== undefined) {
-			fresh.push(rowOf(addition, addition.quantity));
+	/** Which fresh row each addition is, by the name of its pile or its place among the additions. */
+	const rows = new Map<string | number, number>();
+	const addRow = (name: string | number, addition: CopyAddition, quantity: number) => {
+		rows.set(name, fresh.length);
+		fresh.push(rowOf(stored.id, addition, quantity, loggedAt));
+	};
+	for (const [i, addition] of additions.entries()) {
+		if (standsAlone(addition)) {
+			addRow(i, addition, addition.quantity);
 			continue;
 		}
-		const name = pileName(addition.version, addition.condition);
+		const name = pileName(addition);
 		const known = more.get(name) ?? { addition, quantity: 0 };
 		known.quantity += addition.quantity;
 		more.set(name, known);
@@ -45,7 +52,39 @@ export async function addCopies(
 	for (const [name, { addition, quantity }] of more) {
 		const pile = piles.get(name);
 		if (pile) await record.update(copies, pile.id, { quantity: pile.quantity + quantity });
-		else fresh.push(rowOf(addition, quantity));
+		else addRow(name, addition, quantity);
 	}
-	await record.insert(copies, fresh);
+	const added = await record.insert(copies, fresh);
+	return additions.map((addition, i) => {
+		const name = standsAlone(addition) ? i : pileName(addition);
+		const row = rows.get(name);
+		const id = row === undefined ? piles.get(String(name))?.id : at(added, row).id;
+		if (id === undefined) throw new RangeError(`addCopies: "${addition.version}" went nowhere`);
+		return id;
+	});
 }
+
+const standsAlone = ({ serial, place }: CopyAddition) =>
+	serial !== undefined || place !== undefined;
+
+const pileName = ({
+	version,
+	condition,
+	isPrintingUnseen = false
+}: Pick<CopyAddition, 'version' | 'condition' | 'isPrintingUnseen'>) =>
+	`${version} ${condition ?? ''} ${isPrintingUnseen ? 'not looked at' : ''}`;
+
+const rowOf = (
+	releaseId: ReleaseId,
+	{ version, condition, serial, place, isPrintingUnseen }: CopyAddition,
+	quantity: number,
+	loggedAt: string
+) => ({
+	...placeOf(releaseId, version),
+	quantity,
+	condition: condition ?? null,
+	serial: serial ?? null,
+	place: place ?? null,
+	isPrintingUnseen: isPrintingUnseen ?? false,
+	loggedAt
+});

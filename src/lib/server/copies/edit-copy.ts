@@ -1,19 +1,19 @@
 import { insertOne } from '../database/record.ts';
 import { eq } from 'drizzle-orm';
-import { findVersion } from '../../core/checklist/versions/find-version.ts';
 import { nameVersion } from '../../core/copies/name-version.ts';
 import { parseVersionKey } from '../../core/checklist/versions/version-key.ts';
 import type { Release } from '../../core/checklist/release.ts';
-import { checkCopy, repeatedSerials } from '../../core/copies/check-copy.ts';
+import { repeatedSerials } from '../../core/copies/check-copy.ts';
 import { good, type Outcome, type Problem } from '../../core/problem.ts';
 import { measureAnew } from '../places/measure-anew.ts';
-import { passOn } from '../places/stand-behind.ts';
 import type { Collection, Transaction } from '../database/open.ts';
 import { copies } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
 import { loadRelease } from '../releases/load-release.ts';
 import { fieldsAsRow, placeOf, readCopy, type CopyFields } from './copy-rows.ts';
-import { readCopies, toCopy } from './read-copies.ts';
+import { problemsOf } from './check-copy-row.ts';
+import { readCopies } from './read-copies.ts';
+import { splitOff } from './split-off.ts';
 import { removeCopyRows } from '../removal/remove-copy-rows.ts';
 import type { CopyId, ReleaseId } from '../../core/row-id.ts';
 
@@ -83,12 +83,9 @@ export function splitCopy(collection: Collection, id: CopyId): Promise<Done> {
 		if (row.quantity < 2) {
 			return refused([{ message: 'this is a single card', remedy: 'Only a pile can be split.' }]);
 		}
-		const { id: _, ...same } = row;
-		await record.update(copies, id, { quantity: row.quantity - 1 });
-		const single = await insertOne(record, copies, { ...same, quantity: 1 });
-		await passOn(record, tx, id, single.id);
+		const single = await splitOff(record, tx, row, 1);
 		return {
-			value: good({ id: single.id }),
+			value: good({ id: single }),
 			label: `Split a card off a pile`
 		};
 	});
@@ -107,35 +104,10 @@ export function removeCopy(collection: Collection, id: CopyId): Promise<Done> {
 	});
 }
 
-function problemsOf(
-	release: Release,
-	version: string,
-	row: Partial<typeof copies.$inferInsert>
-): readonly Problem[] {
-	const found = findVersion(release, version);
-	if (found === null) {
-		return [{ field: 'version', message: `"${version}" is no version of this release` }];
-	}
-	const copy = toCopy(release.key, { ...EMPTY, ...row } as typeof copies.$inferSelect);
-	const strange = (copy.alsoVersions ?? []).filter(
-		(other, i, all) => other === version || all.indexOf(other) < i || !findVersion(release, other)
-	);
-	return [
-		...strange.map((other) => ({
-			field: 'alsoVariants',
-			message: `"${other}" is no further deviation of this copy`,
-			remedy: 'Choose others of the variants of its card in this finish.'
-		})),
-		...checkCopy(copy, found.printRun)
-	];
-}
-
 /** "Harbour Lights 1994, 27, Verdigris" */
 function titleOf(release: Release, version: string): string {
 	return `${release.name}, ${nameVersion(release, version)}`;
 }
-
-const EMPTY = { id: 0, isAuthentic: false, status: 'kept', attributes: [], alsoVariants: [] };
 
 /** Serial numbers that stand on two copies: a warning, for people do find misprints. */
 async function warningsOf(

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { addCopy, editCopy, removeCopy, splitCopy } from './edit-copy.ts';
 import { logOwned } from './log.ts';
 import { readCopies } from './read-copies.ts';
-import { addPile, listTrays } from './trays.ts';
+import { listTrays, savePile } from './trays.ts';
 import { setSynonym } from './synonyms.ts';
 import { undo } from '../journal/undo.ts';
 import { addVariantLine } from '../../core/checklist/outline/add-variant-line.ts';
@@ -81,7 +81,7 @@ describe('what is logged', () => {
 
 	test('own words and trays: what is logged from a pile goes over into the tray to sort', async () => {
 		await setSynonym(at.collection, 'S', 'slate nm');
-		await addPile(at.collection, 'to log', 'fair', 3);
+		await savePile(at.collection, { tray: 'to log', name: 'fair', amount: '3' });
 		const [pile] = await listTrays(at.collection.db);
 		await at.log('1 s 2', { pile: pile?.id });
 		const trays = async () =>

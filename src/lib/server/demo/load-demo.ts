@@ -11,7 +11,7 @@ import { setPrices } from '../binders/supply-prices.ts';
 import { addCopy } from '../copies/edit-copy.ts';
 import { logLine } from '../copies/log.ts';
 import { setSynonym } from '../copies/synonyms.ts';
-import { addPile } from '../copies/trays.ts';
+import { savePile } from '../copies/trays.ts';
 import type { Collection, Transaction } from '../database/open.ts';
 import type { RowChange } from '../database/tables/journalled.ts';
 import type { Upkeep } from '../database/upkeep.ts';
@@ -97,9 +97,9 @@ async function loadInto(
 			when,
 			take: async (then: Collection) => must(await logLine(then, release, entry))
 		})),
-		...collector.trays.map(({ tray, name, cards, since }) => ({
+		...collector.trays.map(({ since, ...pile }) => ({
 			when: since,
-			take: async (then: Collection) => must(await addPile(then, tray, name, cards))
+			take: async (then: Collection) => must(await savePile(then, pile))
 		})),
 		...collector.copies.map(({ version, fields }) => ({
 			when: collector.now,

@@ -1,6 +1,6 @@
 import { withGulls } from '../gulls.fixture.ts';
 import { expect, test } from 'vitest';
-import { addPile, listTrays } from '../copies/trays.ts';
+import { listTrays, savePile } from '../copies/trays.ts';
 import { nextSteps, recentSteps, undo } from './undo.ts';
 import { takeBack, undoStep } from './undo-step.ts';
 import { rowId } from '../../core/row-id.ts';
@@ -34,7 +34,7 @@ test('a step is taken back by its id: as undo where it is the last, else alone, 
 		return outcome.ok ? (outcome.value.step ?? rowId<'journal'>(0)) : rowId<'journal'>(0);
 	};
 	const [first, second] = [await step('1'), await step('1')];
-	await addPile(at.collection, 'to sort', 'Elsewhere', 3);
+	await savePile(at.collection, { tray: 'to sort', name: 'Elsewhere', amount: '3' });
 	// Something else was done since: only this step goes, and the pile stays.
 	expect(await takeBack(at.collection, second)).toMatchObject({ ok: true });
 	expect(await at.copies()).toEqual(['base-1 1']);

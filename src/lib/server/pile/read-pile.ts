@@ -1,4 +1,5 @@
 import { desc, inArray, like, sql, type SQL } from 'drizzle-orm';
+import { parseVersionKey } from '../../core/checklist/versions/version-key.ts';
 import type { Release } from '../../core/checklist/release.ts';
 import type { StackSlot } from '../../core/goal/judge-card.ts';
 import type { ReleaseId } from '../../core/row-id.ts';
@@ -30,14 +31,27 @@ export interface PileHint {
 	readonly maker?: string;
 }
 
-/** The releases a pile begins with: those logged last, then those of goals, then the newest. */
+/**
+ * The releases a pile begins with: one alone, or those of the cards that lie there already, those logged
+ * last, those of goals, and the newest.
+ *
+ * @param lying keys of the versions that lie there, the last first
+ */
 export async function beginPile(
 	db: Reader,
-	first: string | null,
-	hint: PileHint
+	only: string | null,
+	hint: PileHint,
+	lying: readonly string[] = []
 ): Promise<PileView> {
-	const id = first === null ? null : await findRelease(db, first);
+	const id = only === null ? null : await findRelease(db, only);
 	if (id !== null) return readPile(db, [id]);
+	const keys = [...new Set(lying.map((version) => parseVersionKey(version)?.release ?? ''))];
+	const lyingOf = (
+		await db
+			.select({ id: releases.id, key: releases.key })
+			.from(releases)
+			.where(inArray(releases.key, keys))
+	).sort((a, b) => keys.indexOf(a.key) - keys.indexOf(b.key));
 	const within = hintOf(hint);
 	const last = await db.all<{ id: ReleaseId }>(
 		sql`select release_id as id from (select release_id, id from ${copies} order by id desc limit ${LAST_COPIES})
@@ -50,7 +64,7 @@ export async function beginPile(
 		.where(within)
 		.orderBy(desc(releases.id))
 		.limit(MOST_BEGUN);
-	const all = [...new Set([...last, ...homes, ...newest].map((row) => row.id))];
+	const all = [...new Set([...lyingOf, ...last, ...homes, ...newest].map((row) => row.id))];
 	const fitting =
 		within === undefined
 			? all

@@ -63,19 +63,21 @@ export async function takeOut(
 	return quantity - left;
 }
 
-/** One card of a pile became a copy of its own: where all of the pile stood in boxes, it stands there still. */
+/** Cards of a pile became a copy apart: those for which the pile is too small now stand where they stood. */
 export async function passOn(
 	record: Recorder,
 	tx: Transaction,
 	fromId: CopyId,
 	toId: CopyId
 ): Promise<void> {
-	const rows = await tx.select().from(boxCards).where(eq(boxCards.copyId, fromId));
 	const [pile] = await tx.select().from(copies).where(eq(copies.id, fromId));
-	const [first] = rows;
-	const standing = rows.reduce((sum, { quantity }) => sum + quantity, 0);
-	if (!first || !pile || standing <= pile.quantity) return;
-	const { id: _, ...place } = first;
-	await takeOut(record, tx, fromId, 1, first.dividerId);
-	await record.insert(boxCards, [{ ...place, copyId: toId, quantity: 1 }]);
+	const rows = await tx.select().from(boxCards).where(eq(boxCards.copyId, fromId));
+	let over = sum(rows, ({ quantity }) => quantity) - (pile?.quantity ?? 0);
+	for (const { id: _, quantity, ...place } of rows) {
+		const count = Math.min(over, quantity);
+		if (!pile || count <= 0) break;
+		over -= count;
+		await takeOut(record, tx, fromId, count, place.dividerId);
+		await record.insert(boxCards, [{ ...place, copyId: toId, quantity: count }]);
+	}
 }

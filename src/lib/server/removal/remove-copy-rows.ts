@@ -7,13 +7,21 @@ import {
 	copies,
 	discrepancies,
 	photos,
+	pileCards,
 	slipLines
 } from '../database/tables/index.ts';
 
 import type { Recorder } from '../database/record.ts';
 import type { CopyId } from '../../core/row-id.ts';
 
-const HANGS_ON_A_COPY = [photos, binderPockets, boxCards, slipLines, discrepancies] as const;
+const HANGS_ON_A_COPY = [
+	photos,
+	binderPockets,
+	boxCards,
+	slipLines,
+	pileCards,
+	discrepancies
+] as const;
 
 /** Removes copies with the photos that hang on them, and from the binders, boxes and slips they are on. */
 export async function removeCopyRows(

@@ -1,8 +1,9 @@
 import { json, type RequestHandler } from '@sveltejs/kit';
-import { PileCardSchema } from '$lib/schemas/requests';
+import { LayingSchema, TakeBackSchema } from '$lib/schemas/pile';
 import { theCollection } from '$lib/server/collection';
-import { logPileCard } from '$lib/server/pile/log-pile-card';
+import { logPileCards } from '$lib/server/pile/log-pile-cards';
 import { findForPile } from '$lib/server/pile/read-pile';
+import { takeBackPileCards } from '$lib/server/pile/take-back';
 import { problemResponse } from '$lib/server/problem-document';
 import { readBody } from '$lib/server/read-json';
 
@@ -14,12 +15,22 @@ export const GET: RequestHandler = async ({ url }) => {
 	return json(await findForPile(db, text('line'), hint, url.searchParams.getAll('known')));
 };
 
-/** Logs a card that came off a pile; the answer names the step that takes it back. */
+/** Logs cards that came off a pile; the answer names each with its copy, and the pile they lie in. */
 export const POST: RequestHandler = async ({ request }) => {
-	const body = await readBody(request, PileCardSchema);
+	const body = await readBody(request, LayingSchema);
 	if (!body.ok) return body.response;
-	const outcome = await logPileCard(await theCollection(), body.value);
+	const outcome = await logPileCards(await theCollection(), body.value);
 	return outcome.ok
 		? json(outcome.value, { status: 201 })
 		: problemResponse(400, 'The card was not logged.', outcome.problems);
+};
+
+/** Takes cards back, whatever else was done since. */
+export const DELETE: RequestHandler = async ({ request }) => {
+	const body = await readBody(request, TakeBackSchema);
+	if (!body.ok) return body.response;
+	const outcome = await takeBackPileCards(await theCollection(), body.value.cards);
+	return outcome.ok
+		? json(outcome.value)
+		: problemResponse(409, 'The card was not taken back.', outcome.problems);
 };

@@ -1,27 +1,43 @@
-import { fail } from '@sveltejs/kit';
+import { fail, redirect } from '@sveltejs/kit';
 import { parseClassLines } from '$lib/core/storage/classes/class-lines';
-import { ClassLinesFormSchema } from '$lib/schemas/forms';
+import { ClassLinesFormSchema, HandFormSchema, PileIdFormSchema } from '$lib/schemas/forms';
 import { readFormOf } from '$lib/server/read-form';
 import { theCollection } from '$lib/server/collection';
 import { listSynonyms } from '$lib/server/copies/synonyms';
-import { listTrays } from '$lib/server/copies/trays';
+import { nameOfDay, findPile, listTrays } from '$lib/server/copies/trays';
+import { handOver } from '$lib/server/pile/hand-over';
+import { protectPile, readProtection } from '$lib/server/pile/protect-pile';
+import { readLying } from '$lib/server/pile/read-lying';
 import { beginPile } from '$lib/server/pile/read-pile';
 import { setStorageClasses, STORAGE_CLASSES } from '$lib/server/pile/storage-classes';
 import { readPreference } from '$lib/server/preferences/preferences';
+import { listBinders } from '$lib/server/binders/read-binder';
 
 /** What a pile is judged by: read once; while it is gone through, the page keeps it up to date itself. */
 export const load = async ({ url }) => {
-	const { db } = await theCollection();
-	const text = (name: string) => (url.searchParams.get(name) ?? '').slice(0, 200);
+	const { db, now } = await theCollection();
+	const pile = await findPile(db, Number(url.searchParams.get('pile')) || nameOfDay(now()));
+	const lying = await readLying(db, pile?.toSort?.id ?? null);
+	const text = (name: 'year' | 'maker') =>
+		(url.searchParams.get(name) ?? pile?.toSort?.[name] ?? pile?.toLog?.[name] ?? '').slice(0, 200);
 	const hint = { year: text('year'), maker: text('maker') };
-	const wanted = Number(url.searchParams.get('pile'));
+	const only = url.searchParams.get('release');
+	const versions = [...lying.last.map(({ version }) => version), ...(pile?.toLog?.drawn ?? [])];
 	return {
 		hint,
-		only: url.searchParams.get('release'),
-		view: await beginPile(db, url.searchParams.get('release'), hint),
+		only,
+		view: await beginPile(db, only, hint, versions),
 		synonyms: await listSynonyms(db),
 		classes: await readPreference(db, STORAGE_CLASSES),
-		pile: (await listTrays(db)).find((tray) => tray.id === wanted && tray.tray === 'to log') ?? null
+		pile,
+		lying,
+		protection: await readProtection(db, pile?.toSort?.id ?? null),
+		binders: (await listBinders(db)).flatMap(({ id, goals }) =>
+			goals.map(({ name }) => ({ goal: name, binder: id }))
+		),
+		others: (await listTrays(db)).filter(
+			({ id, tray }) => tray !== 'never to log' && id !== pile?.toSort?.id && id !== pile?.toLog?.id
+		)
 	};
 };
 
@@ -29,10 +45,32 @@ export const actions = {
 	/** The storage classes, a line each; with any problem none is changed. */
 	classes: async ({ request }) => {
 		const form = await readFormOf(request, ClassLinesFormSchema);
-		if (!form.ok) return fail(400, { problems: form.problems });
+		if (!form.ok) return fail(400, { of: 'classes', problems: form.problems });
 		const rules = parseClassLines(form.value.lines);
-		if (!rules.ok) return fail(400, { problems: rules.problems });
+		if (!rules.ok) return fail(400, { of: 'classes', problems: rules.problems });
 		const outcome = await setStorageClasses(await theCollection(), rules.value);
-		return outcome.ok ? { problems: [] } : fail(400, { problems: outcome.problems });
+		return outcome.ok
+			? { of: 'classes', problems: [], classes: rules.value }
+			: fail(400, { of: 'classes', problems: outcome.problems });
+	},
+	/** Hands a pile over: to a slip, to what is to sell, or as put away. */
+	hand: async ({ request }) => {
+		const form = await readFormOf(request, HandFormSchema);
+		if (!form.ok) return fail(400, { of: 'hand', problems: form.problems });
+		const { pile, to, ...of } = form.value;
+		const outcome = await handOver(await theCollection(), pile, of, to);
+		if (!outcome.ok) return fail(409, { of: 'hand', problems: outcome.problems });
+		const { slip } = outcome.value;
+		if (slip !== null) redirect(303, `/boxes/slips/${slip}`);
+		return { of: 'hand', problems: [], handed: outcome.value };
+	},
+	/** The cards of the pile are in the holders that their value asks for. */
+	protect: async ({ request }) => {
+		const form = await readFormOf(request, PileIdFormSchema);
+		if (!form.ok) return fail(400, { of: 'protect', problems: form.problems });
+		const outcome = await protectPile(await theCollection(), form.value.pile);
+		return outcome.ok
+			? { of: 'protect', problems: [] }
+			: fail(409, { of: 'protect', problems: outcome.problems });
 	}
 };

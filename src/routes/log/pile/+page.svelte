@@ -1,35 +1,79 @@
 <script lang="ts">
 	import { resolve } from '$app/paths';
+	import { countOf, formatCount } from '$lib/ui/numerals';
 	import EmptyCollection from '$lib/ui/EmptyCollection.svelte';
 	import ClassLines from './ClassLines.svelte';
 	import PileDesk from './PileDesk.svelte';
+	import PileTable from './PileTable.svelte';
+	import ProtectionList from './ProtectionList.svelte';
 
 	let { data, form } = $props();
 	const only = $derived(data.view.releases.find(({ key }) => key === data.only));
+	const problemsOf = (of: string) => (form?.of === of ? form.problems : []);
+	const drawn = $derived.by(() => {
+		const versions = data.pile?.toLog?.drawn ?? [];
+		return { versions, before: versions.length - (data.pile?.toLog?.cards ?? 0) };
+	});
+	/** As they were kept last: to keep them does not read the pile anew. */
+	const classes = $derived(form && 'classes' in form && form.classes ? form.classes : data.classes);
+	const handed = $derived(form && 'handed' in form ? form.handed : undefined);
 </script>
 
 <svelte:head><title>Go through a pile · Jade Binder</title></svelte:head>
 
 {#if data.view.releases.length > 0}
-	{#key `${data.only} ${data.pile?.id}`}
-		<p class="mt-4 mb-1 quiet">
-			<a class="prose-link" href={resolve('/log')}>Log</a>
-			{#if data.pile}· {data.pile.name}{/if}
-			{#if only}
-				· only {only.name}.
-				<a class="prose-link" href={resolve('/log/pile')}>Cards of any release</a>
-			{/if}
-		</p>
-		<h1 class="mb-4">Go through a pile</h1>
+	<p class="mt-4 mb-1 quiet">
+		<a class="prose-link" href={resolve('/log')}>Log</a>
+		{#if data.pile}· {data.pile.name}{/if}
+		{#if data.pile?.toLog}
+			· {data.pile.toLog.isEstimate ? 'about ' : ''}{countOf(data.pile.toLog.cards, 'card')} when opened
+		{/if}
+		{#if only}
+			· only {only.name}.
+			<a class="prose-link" href={resolve('/log/pile')}>Cards of any release</a>
+		{/if}
+	</p>
+	<h1 class="mb-4">Go through a pile</h1>
+	<!-- What was handed over or undone is read anew. -->
+	{#key data.view}
 		<PileDesk
 			view={data.view}
 			hint={data.hint}
 			synonyms={data.synonyms}
-			classes={data.classes}
-			pile={data.pile}
-		/>
-		<ClassLines classes={data.classes} problems={form?.problems ?? []} />
+			{classes}
+			lying={data.lying}
+			from={data.pile?.toLog?.id}
+			pile={data.pile?.toSort?.id}
+			{drawn}
+		>
+			{#snippet below(book)}
+				<PileTable {book} binders={data.binders} problems={problemsOf('hand')} {handed} />
+			{/snippet}
+		</PileDesk>
 	{/key}
+	{#if data.pile?.toSort}
+		<ProtectionList
+			protection={data.protection}
+			pile={data.pile.toSort.id}
+			problems={problemsOf('protect')}
+		/>
+	{/if}
+	{#if data.others.length > 0}
+		<nav class="mt-8 max-w-3xl" aria-label="Other piles">
+			<h2 class="mb-1 font-serif text-lg">Other piles</h2>
+			<ul>
+				{#each data.others as { id, name, tray, cards, isEstimate } (id)}
+					<li class="border-t border-base-300 py-1">
+						<!-- eslint-disable-next-line svelte/no-navigation-without-resolve -- resolved, with a query behind it -->
+						<a class="prose-link" href="{resolve('/log/pile')}?pile={id}">{name}</a>,
+						{isEstimate ? 'about ' : ''}{formatCount(cards)}
+						{tray}
+					</li>
+				{/each}
+			</ul>
+		</nav>
+	{/if}
+	<ClassLines {classes} problems={problemsOf('classes')} />
 {:else}
 	<EmptyCollection title="Nothing to log against yet" />
 {/if}

@@ -13,6 +13,7 @@
 	import { formatClassLine } from '$lib/core/storage/classes/class-lines';
 	import type { ClassRule } from '$lib/core/storage/classes/storage-class';
 	import type { Problem } from '$lib/core/problem';
+	import { refreshJournal } from '$lib/ui/refresh';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	/** Where cards are kept that do not stay with their set: a line each, the first that holds counts. */
@@ -37,8 +38,10 @@
 		action="?/classes"
 		class="mt-2"
 		use:enhance={() =>
-			({ update }) =>
-				update({ reset: false })}
+			async ({ update }) => {
+				await update({ reset: false, invalidateAll: false });
+				await refreshJournal();
+			}}
 	>
 		<label class="sr-only" for="class-lines">Storage classes</label>
 		<textarea

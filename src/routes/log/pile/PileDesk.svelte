@@ -7,7 +7,12 @@
 	import PileChoices from './PileChoices.svelte';
 	import PileVerdict from './PileVerdict.svelte';
 	import TakenList from './TakenList.svelte';
-	import { createPileBook } from './pile-book.svelte';
+	import type { Snippet } from 'svelte';
+	import type { LyingCards } from '$lib/server/pile/read-lying';
+	import DrawnCard from './DrawnCard.svelte';
+	import FullEntry from './FullEntry.svelte';
+	import PileQuestion from './PileQuestion.svelte';
+	import { createPileBook, type PileBook } from './pile-book.svelte';
 	import { playTone, VERDICT_LOOK } from './verdict-look';
 
 	interface Props {
@@ -15,9 +20,16 @@
 		hint: PileHint;
 		synonyms: readonly { readonly word: string; readonly means: string }[];
 		classes: readonly ClassRule[];
-		pile: { readonly id: number; readonly name: string; readonly cards: number } | null;
+		lying: LyingCards;
+		/** Ids of the pile that waits to be logged, and of the one that its cards lie in. */
+		from: number | undefined;
+		pile: number | undefined;
+		/** Of a pile to practise on: the versions that lay in it, the top one first, and how many came off before. */
+		drawn: { readonly versions: readonly string[]; readonly before: number };
+		/** What stands under the line: the piles, and what becomes of them. */
+		below: Snippet<[PileBook]>;
 	}
-	let { view, hint, synonyms, classes, pile }: Props = $props();
+	let { view, hint, synonyms, classes, lying, from, pile, drawn, below }: Props = $props();
 	// svelte-ignore state_referenced_locally
 	let year = $state(hint.year ?? '');
 	// svelte-ignore state_referenced_locally
@@ -33,12 +45,16 @@
 		view,
 		synonyms: new Map(synonyms.map(({ word, means }) => [word, means])),
 		classes: () => classes,
-		pile: pile?.id,
+		lying,
+		from,
+		pile,
 		narrowing: () => ({ year, maker, finish }),
 		condition: () => condition || undefined
 	});
 	const choices = $derived(book.judgement.choices);
 	const last = $derived(book.taken[0]);
+	const off = $derived(drawn.before + book.count);
+	const top = $derived(drawn.versions[off]);
 	const finishes = $derived([
 		...new Set(book.releases.flatMap(({ parallels }) => parallels.map(({ name }) => name)))
 	]);
@@ -68,7 +84,7 @@
 			chosen = (chosen + step + choices.length) % choices.length;
 		} else if (step === 1 && isEmpty) {
 			event.preventDefault();
-			void book.another();
+			book.another();
 		} else if (event.key === 'Backspace' && isEmpty) {
 			event.preventDefault();
 			void book.undo();
@@ -97,55 +113,70 @@
 	</Field>
 </div>
 
-<form onsubmit={submit} class="mb-3 flex gap-2">
-	<label class="sr-only" for="entry-line">Next card</label>
-	<!-- svelte-ignore a11y_autofocus -->
-	<input
-		id="entry-line"
-		bind:this={input}
-		value={book.line}
-		oninput={(event) => {
-			book.line = event.currentTarget.value;
-			chosen = 0;
-		}}
-		{onkeydown}
-		class="input h-16 w-full max-w-xl font-serif text-4xl"
-		placeholder="27"
-		autocomplete="off"
-		autocapitalize="off"
-		spellcheck="false"
-		maxlength="300"
-		aria-describedby="pile-help"
-		autofocus
-	/>
-	<button class="btn h-16 btn-primary" aria-label="Take it">Take</button>
-</form>
-<ProblemAlert problems={book.problems} />
-
-{#if book.line.trim() !== ''}
-	<PileChoices
-		{choices}
-		fitting={book.judgement.fitting}
-		{chosen}
-		isSearching={book.isSearching}
-		search={() => {
-			input.focus();
-			void book.search();
-		}}
-		{take}
-	/>
-{/if}
-<div aria-live="assertive">
-	{#if last && book.line.trim() === ''}{#key last.id}<PileVerdict
-				card={last}
-				another={() => book.another()}
-			/>{/key}
+<div class="lg:flex lg:flex-row-reverse lg:justify-end lg:gap-8">
+	{#if top !== undefined}
+		<div class="mb-4 lg:w-80 lg:shrink-0">
+			<DrawnCard index={book.index} version={top} left={drawn.versions.length - off} />
+		</div>
 	{/if}
-</div>
-<p id="pile-help" class={['max-w-xl quiet', (last || book.line.trim() !== '') && 'sr-only']}>
-	Type a number, words of the title, a maker or a year, with a finish or a condition where it
-	matters (<em>27 brass vg</em>), or a run (<em>1-40</em>). Enter takes the first choice, ↓ another
-	one.
-</p>
+	<div class="min-w-0 lg:w-2xl">
+		<form onsubmit={submit} class="mb-3 flex gap-2">
+			<label class="sr-only" for="entry-line">Next card</label>
+			<!-- svelte-ignore a11y_autofocus -->
+			<input
+				id="entry-line"
+				bind:this={input}
+				value={book.line}
+				oninput={(event) => {
+					book.line = event.currentTarget.value;
+					chosen = 0;
+				}}
+				{onkeydown}
+				class="input h-16 w-full max-w-xl font-serif text-4xl"
+				placeholder="27"
+				autocomplete="off"
+				autocapitalize="off"
+				spellcheck="false"
+				maxlength="300"
+				aria-describedby="pile-help"
+				autofocus
+			/>
+			<button class="btn h-16 btn-primary" aria-label="Take it">Take</button>
+		</form>
+		<ProblemAlert problems={book.problems} />
 
-<TakenList {book} {pile} bind:isLoud />
+		{#if book.line.trim() !== ''}
+			<PileChoices
+				{choices}
+				fitting={book.judgement.fitting}
+				{chosen}
+				isSearching={book.isSearching}
+				search={() => {
+					input.focus();
+					void book.search();
+				}}
+				{take}
+			/>
+		{/if}
+		<div aria-live="assertive">
+			{#if last && last.state !== 'earlier' && book.line.trim() === ''}{#key last.id}<PileVerdict
+						card={last}
+						another={() => book.another()}
+					/>{/key}
+			{/if}
+		</div>
+		<PileQuestion {book} />
+		{#if last && last.choice.asks.length > 0 && book.line.trim() === ''}
+			{#key `${last.id} ${last.choice.match.version.key}`}
+				<FullEntry {book} asks={last.choice.asks} done={() => input.focus()} />
+			{/key}
+		{/if}
+		<p id="pile-help" class={['max-w-xl quiet', (last || book.line.trim() !== '') && 'sr-only']}>
+			Type a number, words of the title, a maker or a year, with a finish or a condition where it
+			matters (<em>27 brass vg</em>), or a run (<em>1-40</em>). Enter takes the first choice, ↓
+			another one.
+		</p>
+	</div>
+</div>
+{@render below(book)}
+<TakenList {book} bind:isLoud />

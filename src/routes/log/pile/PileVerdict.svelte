@@ -13,6 +13,9 @@
 	const finish = $derived(
 		release.parallels.find(({ key }) => key === choice.match.version.parallelKey)?.name
 	);
+	const variant = $derived(
+		release.variants.find(({ key }) => key === choice.match.version.variantKey)?.name
+	);
 </script>
 
 <div class={['flex max-w-2xl items-center gap-5 rounded-box p-4', look.face]} data-testid="verdict">
@@ -29,7 +32,7 @@
 			{look.word}<span class="ml-3 font-semibold">{found.number ?? ''}</span>
 		</p>
 		<p class="truncate">
-			{[found.title, finish, release.name].filter(Boolean).join(', ')}
+			{[found.title, finish, variant, release.name].filter(Boolean).join(', ')}
 		</p>
 		<p>{tellVerdict(choice.verdict)}</p>
 	</div>
@@ -48,16 +51,9 @@
 			>It was another one <kbd class="kbd kbd-sm max-sm:hidden">↓</kbd></button
 		>
 	{/if}
-	{#if choice.asks.length > 0}
-		<span class="quiet"
-			>Worth typing in full: {choice.asks.join(', ')}.
-			<a
-				class="prose-link"
-				href={resolve('/releases/[release]/cards/[card]', {
-					release: release.key,
-					card: found.key
-				})}>Describe it</a
-			></span
-		>
-	{/if}
+	<a
+		class="quiet prose-link"
+		href={resolve('/releases/[release]/cards/[card]', { release: release.key, card: found.key })}
+		>Page of the card</a
+	>
 </p>

@@ -2,7 +2,8 @@ import type { Release } from '$lib/core/checklist/release';
 import type { Condition } from '$lib/core/copies/condition';
 import type { StackSlot } from '$lib/core/goal/judge-card';
 import type { Narrowing } from '$lib/core/pile/find-on-pile';
-import { countPiles } from '$lib/core/pile/count-piles';
+import { countPiles, type PileCount } from '$lib/core/pile/count-piles';
+import { choiceOfLaid, laidCard } from '$lib/core/pile/laid-card';
 import { indexPile } from '$lib/core/pile/pile-index';
 import {
 	afterTaking,
@@ -12,11 +13,15 @@ import {
 	type PileJudgement,
 	type PileState
 } from '$lib/core/pile/judge-pile-card';
-import type { Problem } from '$lib/core/problem';
+import { questionOnPile } from '$lib/core/pile/pile-question';
+import { bad, type Outcome, type Problem } from '$lib/core/problem';
 import { readPileRun } from '$lib/core/pile/read-pile-run';
 import type { ClassRule } from '$lib/core/storage/classes/storage-class';
+import type { Answer } from '$lib/core/telling/next-question';
 import { refreshJournal } from '$lib/ui/refresh';
 import { ask, send } from '$lib/ui/send';
+import type { Laid } from '$lib/server/pile/log-pile-cards';
+import type { LyingCards } from '$lib/server/pile/read-lying';
 import type { PileView } from '$lib/server/pile/read-pile';
 
 /** A card that was taken off the pile. */
@@ -27,15 +32,19 @@ export interface TakenCard {
 	readonly choice: PileChoice;
 	/** What else the line may have meant, this one included. */
 	readonly choices: readonly PileChoice[];
-	/** `failed`: the server refused it; it is not logged. */
-	readonly state: 'on the way' | 'logged' | 'failed';
+	/** `failed`: the server refused it; it is not logged. `earlier`: it lay there when the page was opened. */
+	readonly state: 'on the way' | 'logged' | 'failed' | 'earlier';
+	/** Which version it is was told by its tells. */
+	readonly isLookedAt: boolean;
 }
 
 interface PileOptions {
 	readonly view: PileView;
+	readonly lying: LyingCards;
 	readonly synonyms: ReadonlyMap<string, string>;
 	readonly classes: () => readonly ClassRule[];
-	/** Id of the pile in the tray. */
+	/** Ids of the pile that waits to be logged, and of the one that the cards lie in. */
+	readonly from: number | undefined;
 	readonly pile: number | undefined;
 	readonly narrowing: () => Narrowing;
 	readonly condition: () => Condition | undefined;
@@ -44,45 +53,78 @@ interface PileOptions {
 /** A line that was taken, so that it can be taken back. */
 interface Step {
 	readonly ids: readonly number[];
-	/** The step of the journal; null where the line was not logged. */
-	readonly logged: Promise<number | null>;
+	/** The cards as the server knows them; null where the line was not logged. */
+	logged: Promise<Laid['cards'] | null>;
 }
+
+const cardsOn = (piles: readonly PileCount[]) => piles.reduce((sum, { count }) => sum + count, 0);
+const pileKey = ({ kind, name }: Pick<PileCount, 'kind' | 'name'>) => `${kind} ${name}`;
 
 /** A mixed pile that is gone through: judged at once in the page, logged behind it in order. */
 export function createPileBook({
 	view,
+	lying,
 	synonyms,
 	classes,
-	pile,
+	from,
+	pile: begun,
 	narrowing,
 	condition
 }: PileOptions) {
 	let releases = $state.raw<readonly Release[]>(view.releases);
 	let owned = $state.raw<ReadonlyMap<string, number>>(new Map(view.owned));
 	let slots = $state.raw<readonly StackSlot[]>(view.slots);
-	let taken = $state.raw<readonly TakenCard[]>([]);
 	let problems = $state.raw<readonly Problem[]>([]);
+	let answers = $state.raw<readonly Answer[]>([]);
 	let line = $state('');
 	let isSearching = $state(false);
+	let next = 0;
 	const index = $derived(indexPile(releases));
 	const byVersion = $derived(slotsByVersion(slots));
-	/** What came off the pile, in the order in which it came; what the server refused did not. */
-	const put = $derived(
-		taken.toReversed().flatMap(({ choice, state }) => (state === 'failed' ? [] : [choice]))
-	);
-	const progress = $derived(afterTaking(put));
-	const judgement = $derived(judge(line));
 	const steps: Step[] = [];
-	let next = 0;
-	/** Whether another choice is about to take the place of the last one. */
-	let isChanging = false;
+	let taken = $state.raw<readonly TakenCard[]>(takeUp());
+	/** What lay on the piles when the page was opened, less what was taken back of it. */
+	let earlier = $state.raw<readonly PileCount[]>(lying.piles);
+	let pile = $state(begun);
+	/** What came off the pile here, in the order in which it came; what the server refused did not. */
+	const put = $derived(choicesOf(taken));
+	const question = $derived(questionFor(answers));
+	const judgement = $derived(judge(line));
 
-	function state(): PileState {
+	/** The last cards of an earlier sitting, newest first. */
+	function takeUp(): readonly TakenCard[] {
+		const cards = lying.last.flatMap(({ id, copyId, line: text, condition: known, ...laid }) => {
+			const choice = choiceOfLaid(index, { ...laid, ...(known ? { condition: known } : {}) });
+			return choice ? [{ laid: { id, copyId }, text, choice }] : [];
+		});
+		for (const { laid } of cards.toReversed()) {
+			steps.push({ ids: [next++], logged: Promise.resolve([laid]) });
+		}
+		return cards.map(({ text, choice }, i): TakenCard => ({
+			id: next - 1 - i,
+			line: text,
+			choice,
+			choices: [choice],
+			state: 'earlier',
+			isLookedAt: false
+		}));
+	}
+
+	function choicesOf(cards: readonly TakenCard[]): readonly PileChoice[] {
+		return cards
+			.toReversed()
+			.flatMap(({ choice, state }) => (state === 'failed' || state === 'earlier' ? [] : [choice]));
+	}
+	/** What there is after some cards. */
+	function stateAfter(cards: readonly TakenCard[]): PileState {
 		const known = condition();
+		const progress = afterTaking(choicesOf(cards));
+		const last = cards.find(({ state }) => state !== 'failed');
 		return {
 			slots: byVersion,
 			owned,
 			...progress,
+			...(last ? { before: afterTaking([last.choice]).before } : {}),
 			classes: classes(),
 			narrowing: narrowing(),
 			synonyms,
@@ -90,82 +132,120 @@ export function createPileBook({
 		};
 	}
 	function judge(text: string): PileJudgement {
-		return judgePileCard(index, text, state());
+		return judgePileCard(index, text, stateAfter(taken));
+	}
+	/** What is open of the card that was taken last, after some answers. */
+	function questionFor(given: readonly Answer[]) {
+		const [last, ...rest] = taken;
+		if (!last || last.isLookedAt || last.state === 'earlier' || last.state === 'failed')
+			return null;
+		if (steps.at(-1)?.ids.length !== 1) return null;
+		return questionOnPile(index, last.choice, stateAfter(rest), given);
 	}
 
 	const settle = (ids: readonly number[], now: TakenCard['state']) => {
 		taken = taken.map((card) => (ids.includes(card.id) ? { ...card, state: now } : card));
 	};
+	const lessenEarlier = (card: TakenCard) => {
+		if (card.state !== 'earlier') return;
+		earlier = earlier.map((known) =>
+			pileKey(known) === pileKey(card.choice.pile) ? { ...known, count: known.count - 1 } : known
+		);
+	};
+
+	/** Logs cards behind the page, in the order in which they came. */
+	async function log(
+		text: string,
+		cards: readonly TakenCard[],
+		instead: readonly number[]
+	): Promise<Outcome<Laid>> {
+		const laid = cards.map(({ choice, isLookedAt }) => laidCard(choice, isLookedAt));
+		const outcome = await send<Laid>('POST', '/api/pile', () => ({
+			line: text.slice(0, 300),
+			cards: laid,
+			...(instead.length > 0 ? { instead } : {}),
+			...(from === undefined ? {} : { from }),
+			...(pile === undefined ? {} : { pile }),
+			year: narrowing().year ?? '',
+			maker: narrowing().maker ?? ''
+		}));
+		if (outcome.ok) ({ pile } = outcome.value);
+		else problems = outcome.problems;
+		await refreshJournal();
+		return outcome;
+	}
 
 	/** Puts cards on their piles in the page, and logs them behind it. */
-	function lay(
-		text: string,
-		cards: readonly Pick<TakenCard, 'choice' | 'choices'>[],
-		path: string,
-		body: object
-	) {
+	function lay(text: string, cards: readonly Pick<TakenCard, 'choice' | 'choices'>[]) {
 		const fresh = cards.map((card): TakenCard => ({
 			...card,
 			id: next++,
 			line: text,
-			state: 'on the way'
+			state: 'on the way',
+			isLookedAt: false
 		}));
 		const ids = fresh.map(({ id }) => id);
-		taken = [...fresh.reverse(), ...taken];
+		taken = [...fresh.toReversed(), ...taken];
 		problems = [];
-		const logged = log(ids, path, { ...body, ...(pile === undefined ? {} : { pile }) });
+		answers = [];
+		const logged = log(text, fresh, []).then((outcome) => {
+			settle(ids, outcome.ok ? 'logged' : 'failed');
+			return outcome.ok ? outcome.value.cards : null;
+		});
 		steps.push({ ids, logged });
 	}
 
-	function take(text: string, choice: PileChoice, choices: readonly PileChoice[]) {
-		const { match, condition: known } = choice;
-		lay(text, [{ choice, choices }], '/api/pile', {
-			version: match.version.key,
-			...(known ? { condition: known } : {}),
-			...(match.serial === undefined ? {} : { serial: match.serial })
-		});
-	}
-
-	function takeRun(text: string): boolean {
-		const run = readPileRun(index, text, state(), put);
-		if (!run.ok) {
-			problems = run.problems;
-			return false;
-		}
-		const { release, parallel, choices } = run.value;
-		const known = condition();
-		const cards = choices.map((choice) => ({ choice, choices: [choice] }));
-		lay(text, cards, `/api/releases/${encodeURIComponent(release)}/log`, {
-			line: text,
-			numbering: null,
-			parallel,
-			...(known ? { condition: known } : {})
-		});
-		return true;
-	}
-
-	async function log(ids: readonly number[], path: string, body: unknown) {
-		const outcome = await send<{ step: number | null }>('POST', path, body);
-		settle(ids, outcome.ok ? 'logged' : 'failed');
-		if (!outcome.ok) problems = outcome.problems;
-		await refreshJournal();
-		return outcome.ok ? outcome.value.step : null;
+	/** Another version takes the place of the card that was taken last: at once in the page, in one step behind it. */
+	function replaceLast(change: Pick<TakenCard, 'choice' | 'choices' | 'isLookedAt'>) {
+		const step = steps.at(-1);
+		const [last] = taken;
+		if (!step || !last || step.ids.length !== 1) return;
+		const before = step.logged;
+		const card: TakenCard = { ...last, ...change, state: 'on the way' };
+		taken = [card, ...taken.slice(1)];
+		lessenEarlier(last);
+		answers = [];
+		step.logged = (async () => {
+			const known = await before;
+			const outcome = await log(last.line, [card], known?.map(({ id }) => id) ?? []);
+			if (outcome.ok) {
+				settle(step.ids, 'logged');
+				return outcome.value.cards;
+			}
+			// It stays what it was.
+			taken = taken.map((each) => (each.id === last.id ? { ...last, state: 'logged' } : each));
+			return known;
+		})();
 	}
 
 	/** Takes back the line that was logged last, and judges as before it. */
 	async function undo(): Promise<boolean> {
 		const step = steps.pop();
 		if (!step) return false;
-		const id = await step.logged;
-		const outcome = id === null ? null : await send<unknown>('DELETE', `/api/journal/${id}`);
+		const logged = await step.logged;
+		const outcome =
+			logged && (await send('DELETE', '/api/pile', { cards: logged.map(({ id }) => id) }));
 		if (outcome && !outcome.ok) {
 			steps.push(step);
 			problems = outcome.problems;
 			return false;
 		}
+		for (const card of taken.filter(({ id }) => step.ids.includes(id))) lessenEarlier(card);
 		taken = taken.filter((card) => !step.ids.includes(card.id));
+		answers = [];
 		await refreshJournal();
 		return true;
+	}
+
+	function takeRun(text: string): boolean {
+		const run = readPileRun(index, text, stateAfter(taken), put);
+		if (run.ok) {
+			lay(
+				text,
+				run.value.choices.map((choice) => ({ choice, choices: [choice] }))
+			);
+		} else problems = run.problems;
+		return run.ok;
 	}
 
 	return {
@@ -182,6 +262,13 @@ export function createPileBook({
 		get releases() {
 			return releases;
 		},
+		get index() {
+			return index;
+		},
+		/** Cards that came off the pile since the page was opened, less those of before that were taken back. */
+		get count() {
+			return put.length + cardsOn(earlier) - cardsOn(lying.piles);
+		},
 		get taken() {
 			return taken;
 		},
@@ -191,35 +278,66 @@ export function createPileBook({
 		get isSearching() {
 			return isSearching;
 		},
+		/** Id of the pile that the cards lie in; none before the first is logged. */
+		get pile() {
+			return pile;
+		},
+		/** What is open of the card that was taken last; null: nothing. */
+		get question() {
+			return question;
+		},
 		/** Cards by the pile on which they lie, in the order in which the piles were begun. */
-		get piles() {
-			return countPiles(put);
+		get piles(): readonly PileCount[] {
+			const counts = new Map(earlier.map((known) => [pileKey(known), known]));
+			for (const { count, ...fresh } of countPiles(put)) {
+				const known = counts.get(pileKey(fresh));
+				counts.set(pileKey(fresh), { ...fresh, count: count + (known?.count ?? 0) });
+			}
+			return [...counts.values()].filter(({ count }) => count > 0);
 		},
 		/** Takes what the line means, its n-th choice; false where it means nothing. */
 		take(place = 0): boolean {
 			const text = line;
 			const { choices } = judgement;
 			const choice = choices[place];
-			if (!choice) {
-				if (text.trim() === '' || place > 0 || !takeRun(text)) return false;
-			} else take(text, choice, choices);
+			if (choice) lay(text, [{ choice, choices }]);
+			else if (text.trim() === '' || place > 0 || !takeRun(text)) return false;
 			line = '';
 			return true;
 		},
 		undo,
 		/** The last card was another one that its line may have meant: the next of its choices, round and round. */
-		async another() {
-			const [last] = taken;
-			if (!last || last.choices.length < 2 || isChanging) return;
-			const place = last.choices.indexOf(last.choice);
-			isChanging = true;
-			const isBack = await undo();
-			isChanging = false;
-			if (!isBack) return;
+		another() {
+			const [last, ...rest] = taken;
+			if (!last || last.choices.length < 2) return;
+			const place = last.choices.findIndex(
+				({ match }) => match.version.key === last.choice.match.version.key
+			);
 			// Ranked anew the same choices stand in the same order.
-			const { choices } = judge(last.line);
+			const { choices } = judgePileCard(index, last.line, stateAfter(rest));
 			const choice = choices[(place + 1) % choices.length];
-			if (choice) take(last.line, choice, choices);
+			if (choice) replaceLast({ choice, choices, isLookedAt: false });
+		},
+		/** What was seen of the card that was taken last; null: one cannot tell. Once it is clear, the card is that version. */
+		answer(feature: string, value: string | null) {
+			const given = [...answers, { feature, value }];
+			const after = questionFor(given);
+			const [likeliest] = after?.candidates ?? [];
+			if (!after?.isSettled || !likeliest) answers = given;
+			else this.settle(likeliest.choice);
+		},
+		/** The card that was taken last is this version: it was looked at. */
+		settle(choice: PileChoice) {
+			const [last] = taken;
+			if (last) replaceLast({ choice, choices: last.choices, isLookedAt: true });
+		},
+		/** Says more of the card that was taken last; gives the copy it is. */
+		async describe(fields: object): Promise<Outcome<{ readonly copyId: number }>> {
+			const [card] = (await steps.at(-1)?.logged) ?? [];
+			if (!card) return bad([{ message: 'the card is not logged' }]);
+			const outcome = await send<{ copyId: number }>('PATCH', `/api/pile/${card.id}`, fields);
+			await refreshJournal();
+			return outcome;
 		},
 		/** Asks for releases beyond those of the pile. */
 		async search() {

@@ -3,22 +3,35 @@ import { resolveRelease } from '$lib/core/checklist/draft/resolve-release';
 import type { Release } from '$lib/core/checklist/release';
 import type { Condition } from '$lib/core/copies/condition';
 import { bad, good } from '$lib/core/problem';
+import { rowId } from '$lib/core/row-id';
+import type { LyingCards } from '$lib/server/pile/read-lying';
 import type { PileView } from '$lib/server/pile/read-pile';
 import { createPileBook } from './pile-book.svelte';
 import { tellVerdict } from './verdict-look';
 
 const server = vi.hoisted(() => ({
-	sent: [] as { path: string; body: unknown }[],
+	sent: [] as { method: string; path: string; body: Record<string, unknown> }[],
+	last: Promise.resolve() as Promise<unknown>,
 	refuses: false,
 	found: null as unknown
 }));
 vi.mock('$lib/ui/refresh', () => ({ refreshJournal: async () => {} }));
 vi.mock('$lib/ui/send', () => ({
-	send: async (_method: string, path: string, body: unknown) => {
-		server.sent.push({ path, body });
-		return server.refuses
-			? bad([{ message: 'the server does not answer' }])
-			: good({ step: server.sent.length });
+	// One after another, as the real one does.
+	send: (method: string, path: string, given: unknown) => {
+		const answer = server.last.then(() => {
+			const body = (typeof given === 'function' ? (given as () => unknown)() : given) as Record<
+				string,
+				unknown
+			>;
+			server.sent.push({ method, path, body });
+			if (server.refuses) return bad([{ message: 'the server does not answer' }]);
+			const id = 100 * server.sent.length;
+			const cards = (body.cards as unknown[] | undefined) ?? [];
+			return good({ pile: 9, copyId: 5, cards: cards.map((_, i) => ({ id: id + i, copyId: id })) });
+		});
+		server.last = answer;
+		return answer;
 	},
 	ask: async () => good(server.found)
 }));
@@ -35,7 +48,13 @@ function made(key: string, name: string): Release {
 		],
 		parallels: [{ name: 'Slate', runs: [{ sections: ['base'] }] }],
 		variants: [
-			{ kind: 'image variation', name: 'at night', cards: ['1'], howToTell: 'a moon' },
+			{
+				kind: 'image variation',
+				name: 'at night',
+				cards: ['1'],
+				howToTell: 'a moon',
+				tells: [{ feature: 'sky', value: 'dark', otherwise: 'light' }]
+			},
 			{ kind: 'uncorrected', name: 'wrong back', cards: ['2'] }
 		]
 	});
@@ -54,7 +73,11 @@ const slot = (version: string, heldRank: number | null) => ({
 });
 function bookOf(
 	{ releases = [gulls], ...more }: Partial<PileView> = {},
-	{ condition, pile }: { condition?: Condition; pile?: number } = {}
+	{
+		condition,
+		from,
+		lying = { piles: [], last: [] }
+	}: { condition?: Condition; from?: number; lying?: LyingCards } = {}
 ) {
 	return createPileBook({
 		view: {
@@ -65,7 +88,9 @@ function bookOf(
 		},
 		synonyms: new Map([['s', 'slate']]),
 		classes: () => [],
-		pile,
+		lying,
+		from,
+		pile: lying.last.length > 0 ? 9 : undefined,
 		narrowing: () => ({}),
 		condition: () => condition
 	});
@@ -80,7 +105,7 @@ const told = (book: ReturnType<typeof bookOf>) =>
 	);
 
 test('cards are judged as they come, and each judgement counts for the next', async () => {
-	const book = bookOf({}, { condition: 'near mint', pile: 7 });
+	const book = bookOf({}, { condition: 'near mint', from: 7 });
 	for (const line of ['1', '1', '2', '2 poor', '3 s']) expect(take(book, line)).toBe(true);
 	expect(told(book)).toEqual([
 		'r/base-3~slate: no goal asks for it; 1 copy now',
@@ -95,33 +120,44 @@ test('cards are judged as they come, and each judgement counts for the next', as
 		{ name: 'Not collected', kind: 'not collected', count: 1 }
 	]);
 	await vi.waitFor(() => expect(book.taken.every(({ state }) => state === 'logged')).toBe(true));
-	expect(server.sent[0]).toEqual({
+	expect(server.sent[0]).toMatchObject({
 		path: '/api/pile',
-		body: { version: 'r/base-1', condition: 'near mint', pile: 7 }
+		body: {
+			from: 7,
+			cards: [
+				{
+					version: 'r/base-1',
+					condition: 'near mint',
+					isPrintingUnseen: true,
+					next: { kind: 'goal', name: 'G' },
+					verdict: { kind: 'needed' }
+				}
+			]
+		}
 	});
-	expect(server.sent[3]?.body).toMatchObject({ version: 'r/base-2', condition: 'poor' });
+	expect(server.sent[0]?.body.pile).toBeUndefined();
+	// The next go where the first went.
+	expect(server.sent[3]?.body).toMatchObject({
+		pile: 9,
+		cards: [{ version: 'r/base-2', condition: 'poor' }]
+	});
 });
 
 test('a wrong guess costs one key: another choice takes its place, round and round', async () => {
 	const book = bookOf({ releases: [gulls, terns] });
 	take(book, '3');
 	expect(told(book)).toEqual(['r/base-3: no goal asks for it; 1 copy now']);
-	await book.another();
+	book.another();
+	// At once, before the server answers.
 	expect(told(book)).toEqual(['t/base-3: no goal asks for it; 1 copy now']);
 	// The next number is of the same set.
 	book.line = '1';
 	expect(book.judgement.choices[0]?.match.version.key).toBe('t/base-1');
 	book.line = '';
-	await book.another();
+	book.another();
 	expect(told(book)).toEqual(['r/base-3: no goal asks for it; 1 copy now']);
-	// Each by its own step, and nothing else's.
-	expect(server.sent.map(({ path }) => path)).toEqual([
-		'/api/pile',
-		'/api/journal/1',
-		'/api/pile',
-		'/api/journal/3',
-		'/api/pile'
-	]);
+	await vi.waitFor(() => expect(server.sent).toHaveLength(3));
+	expect(server.sent.map(({ body }) => body.instead)).toEqual([undefined, [100], [200]]);
 	// A choice may be taken at once, too.
 	take(book, '2', 1);
 	expect(told(book)[0]).toContain('t/base-2');
@@ -132,7 +168,11 @@ test('a run is taken as a line, of the set of the card before', async () => {
 	take(book, 'terns 1');
 	expect(take(book, '2-3')).toBe(true);
 	expect(told(book).map((line) => line.slice(0, 8))).toEqual(['t/base-3', 't/base-2', 't/base-1']);
-	expect(server.sent[1]).toMatchObject({ path: '/api/releases/t/log', body: { line: '2-3' } });
+	await vi.waitFor(() => expect(server.sent).toHaveLength(2));
+	expect(server.sent[1]?.body).toMatchObject({
+		line: '2-3',
+		cards: [{ version: 't/base-2' }, { version: 't/base-3' }]
+	});
 	expect(take(book, '2-9')).toBe(false);
 	expect(book.problems).not.toEqual([]);
 	expect(take(book, 'all but 1')).toBe(false);
@@ -141,6 +181,7 @@ test('a run is taken as a line, of the set of the card before', async () => {
 	expect(book.taken).toHaveLength(3);
 	await book.undo();
 	expect(book.taken).toHaveLength(1);
+	expect(server.sent.at(-1)).toMatchObject({ method: 'DELETE', body: { cards: [200, 201] } });
 });
 
 test('taking the last one back judges as before it; a step that cannot be taken back stays', async () => {
@@ -170,7 +211,7 @@ test('what the server refuses is marked, and counts on no pile', async () => {
 	// It was never logged: it only goes.
 	server.refuses = false;
 	await book.undo();
-	expect(server.sent.filter(({ path }) => path.startsWith('/api/journal/'))).toEqual([]);
+	expect(server.sent.filter(({ method }) => method === 'DELETE')).toEqual([]);
 });
 
 test('releases that were not tried join the pile; what nobody has is told', async () => {
@@ -187,12 +228,69 @@ test('releases that were not tried join the pile; what nobody has is told', asyn
 	expect(book.problems[0]?.message).toContain('no other release');
 });
 
-test('a key pressed twice changes the last card, and none before it', async () => {
+test('a key pressed twice changes the last card, and none before it; a refused change leaves it as it was', async () => {
 	const book = bookOf({ releases: [gulls, terns] });
 	take(book, '1');
 	take(book, '3');
-	await Promise.all([book.another(), book.another()]);
+	book.another();
+	book.another();
+	book.another();
 	expect(told(book).map((line) => line.slice(0, 8))).toEqual(['t/base-3', 'r/base-1']);
+	await vi.waitFor(() => expect(book.taken[0]?.state).toBe('logged'));
+	server.refuses = true;
+	book.another();
+	await vi.waitFor(() => expect(book.problems).toHaveLength(1));
+	expect(told(book).map((line) => line.slice(0, 8))).toEqual(['t/base-3', 'r/base-1']);
+});
+
+test('which printing it is is asked where it matters; an answer settles it, going on leaves it not looked at', async () => {
+	const book = bookOf();
+	take(book, '3');
+	// Without a tell or a variant there is nothing to ask.
+	expect(book.question).toBeNull();
+	take(book, '1');
+	expect(book.question?.question).toMatchObject({ feature: 'sky' });
+	book.answer('sky', null);
+	expect(book.question?.question).toBeNull();
+	expect(book.question?.candidates.length).toBeGreaterThan(1);
+	book.another();
+	take(book, '1');
+	book.answer('sky', 'dark');
+	expect(told(book)[0]).toMatch(/^r\/base-1!at-night/);
+	expect(book.question).toBeNull();
+	await vi.waitFor(() => expect(server.sent).toHaveLength(4));
+	expect(server.sent[2]?.body.cards).toMatchObject([{ isPrintingUnseen: true }]);
+	expect(server.sent[3]?.body).toMatchObject({ instead: [300] });
+	expect(server.sent[3]?.body.cards).toMatchObject([{ version: 'r/base-1!at-night' }]);
+	await book.undo();
+	expect(told(book)).toHaveLength(2);
+});
+
+test('a pile that was left is taken up: its counts stand, its last card is taken back alone', async () => {
+	const laid = { copyId: rowId<'copies'>(1), line: '3', condition: null } as const;
+	const next = { kind: 'goal', name: 'G', why: '' } as const;
+	const verdict = { kind: 'needed', goal: 'G', slot: 'r/base-3' } as const;
+	const last = [
+		{ ...laid, id: rowId<'pile_cards'>(7), version: 't/base-3', next, verdict },
+		{ ...laid, id: rowId<'pile_cards'>(6), version: 'gone/base-1', next, verdict }
+	];
+	const book = bookOf(
+		{ releases: [gulls, terns] },
+		{ lying: { piles: [{ kind: 'goal', name: 'G', count: 40 }], last } }
+	);
+	expect(told(book)).toEqual(['t/base-3: for G']);
+	// The next number is of the same set; what is there already is not counted twice.
+	take(book, '3');
+	expect(told(book)[0]).toBe('t/base-3: no goal asks for it; 1 copy now');
+	take(book, 'gulls 1');
+	expect(book.piles).toEqual([
+		{ kind: 'goal', name: 'G', count: 41 },
+		{ kind: 'not collected', name: 'Not collected', count: 1 }
+	]);
+	for (let i = 0; i < 3; i++) expect(await book.undo()).toBe(true);
+	expect(await book.undo()).toBe(false);
+	expect(server.sent.at(-1)).toMatchObject({ method: 'DELETE', body: { cards: [7] } });
+	expect(book.piles).toEqual([{ kind: 'goal', name: 'G', count: 39 }]);
 });
 
 test('what is taken while another one is taken back counts all the same', async () => {

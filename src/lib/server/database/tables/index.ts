@@ -20,6 +20,7 @@ export { ownKinds } from './own-kinds.ts';
 export { paletteFinishes } from './palette-finishes.ts';
 export { parallels } from './parallels.ts';
 export { media, photos } from './photos.ts';
+export { pileCards } from './pile-cards.ts';
 export { preferences } from './preferences.ts';
 export { releases } from './releases.ts';
 export { releaseTotals } from './release-totals.ts';

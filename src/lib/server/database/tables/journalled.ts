@@ -16,6 +16,7 @@ import {
 	paletteFinishes,
 	parallels,
 	photos,
+	pileCards,
 	preferences,
 	releases,
 	sections,
@@ -57,6 +58,7 @@ export const JOURNALLED = {
 	slip_lines: slipLines,
 	discrepancies,
 	tray_piles: trayPiles,
+	pile_cards: pileCards,
 	unmatched_rows: unmatchedRows
 } as const;
 export type JournalledName = keyof typeof JOURNALLED;

@@ -44,10 +44,17 @@ interface TieredRow {
 	readonly words: readonly string[] | null;
 }
 
-/** Which cards should be in another holder, as values and rules are now. Read are those with a value, a holder or a word. */
-export async function readTierMoves(db: Reader, rules: HolderRules): Promise<TierMoves> {
+/**
+ * Which cards should be in another holder, as values and rules are now: of some copies, or of all. Read are
+ * those with a value, a holder or a word.
+ */
+export async function readTierMoves(
+	db: Reader,
+	rules: HolderRules,
+	only?: readonly CopyId[]
+): Promise<TierMoves> {
 	const { tiers, names, currency = USUAL_CURRENCY } = rules;
-	const rows = await readRows(db, names.length > 0);
+	const rows = await readRows(db, names.length > 0, only);
 	const swatchOf = await readSwatches(db);
 	// Most cards are made as many others are.
 	const formats = new Map<string, CardFormat>();
@@ -83,7 +90,11 @@ export async function readTierMoves(db: Reader, rules: HolderRules): Promise<Tie
 	};
 }
 
-function readRows(db: Reader, hasWords: boolean): Promise<readonly TieredRow[]> {
+function readRows(
+	db: Reader,
+	hasWords: boolean,
+	only: readonly CopyId[] | undefined
+): Promise<readonly TieredRow[]> {
 	const words = sql`json_array(${FILED_CARD.title}, coalesce(s.name, ''),
 		coalesce(k.subjects, e.subjects, ''), coalesce(k.marks, ''))`;
 	return readJoined<TieredRow>(
@@ -105,6 +116,7 @@ function readRows(db: Reader, hasWords: boolean): Promise<readonly TieredRow[]> 
 		// Without a rule by name only what has a value or a holder can move.
 		sql`"copies" ${WITH_FILED_CARD} where ${and(
 			isHere,
+			only && sql`"copies"."id" in (select value from json_each(${JSON.stringify(only)}))`,
 			hasWords
 				? undefined
 				: sql`"copies"."id" in (select id from copies where value_minor > 0

@@ -3,7 +3,7 @@ import { and, eq } from 'drizzle-orm';
 import { nameShelf } from '../../../core/storage/shelves/shelf.ts';
 import { good, type Outcome } from '../../../core/problem.ts';
 import type { Collection } from '../../database/open.ts';
-import { binders, boxes, shelves } from '../../database/tables/index.ts';
+import { binders, boxes, shelves, trayPiles } from '../../database/tables/index.ts';
 import { makeChange, refused } from '../../journal/change.ts';
 import { gone } from '../gone.ts';
 import type { BinderId, ShelfId } from '../../../core/row-id.ts';
@@ -52,7 +52,7 @@ export function removeShelf(collection: Collection, id: ShelfId): Promise<Done> 
 	return makeChange(collection, async (record, tx) => {
 		const [shelf] = await tx.select().from(shelves).where(eq(shelves.id, id));
 		if (!shelf) return refused([gone('shelf')]);
-		for (const table of [boxes, binders] as const) {
+		for (const table of [boxes, binders, trayPiles] as const) {
 			const onShelf = await tx.select({ id: table.id }).from(table).where(eq(table.shelfId, id));
 			for (const row of onShelf) await record.update(table, row.id, { shelfId: null });
 		}

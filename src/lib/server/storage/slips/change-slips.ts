@@ -1,4 +1,4 @@
-import { insertOne } from '../../database/record.ts';
+import { insertOne, type Recorder } from '../../database/record.ts';
 import { eq } from 'drizzle-orm';
 import { formatVersionKey } from '../../../core/checklist/versions/version-key.ts';
 import type { SlipSort, SlipState } from '../../../core/storage/slips/slip-line.ts';
@@ -6,7 +6,7 @@ import { good, type Outcome } from '../../../core/problem.ts';
 import type { Collection, Transaction } from '../../database/open.ts';
 import { copies, discrepancies, releases, slipLines, slips } from '../../database/tables/index.ts';
 import { makeChange, refused } from '../../journal/change.ts';
-import { findHomeless, findStanding, type SlipSource } from './find-slip-cards.ts';
+import { findHomeless, findStanding, type SlipCards, type SlipSource } from './find-slip-cards.ts';
 import { readValuable } from '../../places/holder-tiers.ts';
 import { homelessCopies } from '../../places/homeless.ts';
 import { readSlip } from './slips.ts';
@@ -37,22 +37,33 @@ export function makeSlip(
 						}
 			]);
 		}
-		const usual = sort === 'put away' ? 'Put away' : 'Pull';
-		const slip = await insertOne(record, slips, {
-			sort,
-			name: name.trim() || `${usual}, ${collection.now().slice(0, 10)}`,
-			createdAt: collection.now()
-		});
-		const slipId = slip.id;
-		await record.insert(
-			slipLines,
-			found.value.map((line) => ({ ...line, slipId, state: 'open' as const }))
-		);
+		const slip = await addSlip(record, collection.now(), sort, name, found.value);
 		return {
-			value: good({ id: slipId }, found.notes),
+			value: good({ id: slip.id }, found.notes),
 			label: `Slip ${slip.name}`
 		};
 	});
+}
+
+/** Writes a slip with its lines, within a change. */
+export async function addSlip(
+	record: Recorder,
+	now: string,
+	sort: SlipSort,
+	name: string,
+	lines: readonly SlipCards[]
+): Promise<{ readonly id: SlipId; readonly name: string }> {
+	const usual = sort === 'put away' ? 'Put away' : 'Pull';
+	const slip = await insertOne(record, slips, {
+		sort,
+		name: name.trim() || `${usual}, ${now.slice(0, 10)}`,
+		createdAt: now
+	});
+	await record.insert(
+		slipLines,
+		lines.map((line) => ({ ...line, slipId: slip.id, state: 'open' as const }))
+	);
+	return slip;
 }
 
 /**

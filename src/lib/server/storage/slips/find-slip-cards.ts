@@ -19,7 +19,7 @@ import {
 } from '../../../core/storage/slips/take-from.ts';
 import { looseCards, looseCardsInTurn, type LooseCards } from '../runs/loose-cards.ts';
 import { readAmong, readHomes } from '../runs/read-homes.ts';
-import type { CopyId } from '../../../core/row-id.ts';
+import type { CopyId, ReleaseId } from '../../../core/row-id.ts';
 
 /** Which cards a slip is made for. */
 export type SlipSource =
@@ -29,13 +29,16 @@ export type SlipSource =
 	| { readonly of: 'line'; readonly release: string; readonly line: string }
 	/** Every copy that is to be sold and stands in a box; only for pulling. */
 	| { readonly of: 'to sell' }
+	/** So many cards of copies, as far as they are without a place and their set has a divider; only for putting away. */
+	| { readonly of: 'picked'; readonly picks: ReadonlyMap<CopyId, number> }
 	/** Named copies that stand in boxes; only for pulling. */
 	| { readonly of: 'copies'; readonly ids: readonly CopyId[] };
 
 /** A slip is for an evening, not for a house move: that is what the plan is for. */
 const MOST_LINES = 2000;
 
-interface Found {
+/** So many cards of a copy that a slip is made for. */
+export interface SlipCards {
 	readonly copyId: CopyId;
 	readonly quantity: number;
 	/** Of cards to put away: the set they go to. */
@@ -46,10 +49,17 @@ interface Found {
 export async function findHomeless(
 	tx: Transaction,
 	source: SlipSource
-): Promise<Outcome<readonly Found[]>> {
+): Promise<Outcome<readonly SlipCards[]>> {
 	const valuable = await readValuable(tx);
 	if (source.of === 'homeless') {
-		const found = (await housedCards(tx, valuable)).map(asFound);
+		const all = await tx.select({ id: releases.id }).from(releases);
+		const found = (
+			await housedCards(
+				tx,
+				valuable,
+				all.map(({ id }) => id)
+			)
+		).map(asFound);
 		const notes =
 			found.length > MOST_LINES
 				? [
@@ -60,6 +70,26 @@ export async function findHomeless(
 					]
 				: [];
 		return good(found.slice(0, MOST_LINES), notes);
+	}
+	if (source.of === 'picked') {
+		const left = new Map(source.picks);
+		const ids = [...left.keys()];
+		const of = await tx
+			.selectDistinct({ id: copies.releaseId })
+			.from(copies)
+			.where(inArray(copies.id, ids));
+		const housed = await housedCards(
+			tx,
+			valuable,
+			of.map(({ id }) => id)
+		);
+		return good(
+			housed.map(asFound).flatMap((cards) => {
+				const quantity = Math.min(left.get(cards.copyId) ?? 0, cards.quantity);
+				left.set(cards.copyId, (left.get(cards.copyId) ?? 0) - quantity);
+				return quantity > 0 ? [{ ...cards, quantity }] : [];
+			})
+		);
 	}
 	if (source.of !== 'line') return good([]);
 	const entry = await readEntry(tx, source.release, source.line);
@@ -83,20 +113,19 @@ export async function findHomeless(
 	);
 }
 
-const asFound = ({ copy, quantity, run }: LooseCards): Found => ({
+const asFound = ({ copy, quantity, run }: LooseCards): SlipCards => ({
 	copyId: copy.id,
 	quantity,
 	setNumber: run.set
 });
 
 /** Cards without a place whose run has a divider it can go behind. */
-async function housedCards(tx: Transaction, valuable: Valuable): Promise<readonly LooseCards[]> {
-	const all = await tx.select({ id: releases.id }).from(releases);
-	const loose = await looseCardsInTurn(
-		tx,
-		valuable,
-		all.map(({ id }) => id)
-	);
+async function housedCards(
+	tx: Transaction,
+	valuable: Valuable,
+	releaseIds: readonly ReleaseId[]
+): Promise<readonly LooseCards[]> {
+	const loose = await looseCardsInTurn(tx, valuable, releaseIds);
 	const runs = [...group(loose, ({ copy, run }) => `${copy.use} ${runKey(run)}`).values()];
 	const homes = await readHomes(tx);
 	const asHead = (ofRun: readonly LooseCards[]) => {
@@ -123,7 +152,7 @@ async function housedCards(tx: Transaction, valuable: Valuable): Promise<readonl
 export async function findStanding(
 	tx: Transaction,
 	source: SlipSource
-): Promise<Outcome<readonly Found[]>> {
+): Promise<Outcome<readonly SlipCards[]>> {
 	const entry = source.of === 'line' ? await readEntry(tx, source.release, source.line) : null;
 	if (entry && !entry.ok) return entry;
 	const which =
