@@ -1,6 +1,7 @@
 import { Type, type Static, type TNumber } from 'typebox';
 import { SORTING_WAYS } from '../core/storage/sorting/plan-sorting.ts';
-import { closed, Count, list, orNull, said, Word } from './vocabulary.ts';
+import { MIXED_LEVELS } from '../core/storage/sorting/plan-mixed-sorting.ts';
+import { closed, Count, list, orNull, said, Whole, Word } from './vocabulary.ts';
 
 const Seconds = Type.Number({ minimum: 0, maximum: 3600 });
 /** What the movements of a hand take, each in seconds. */
@@ -15,40 +16,77 @@ const timesIn = (seconds: TNumber) =>
 	);
 export const PlanSortingInput = Type.Object(
 	{
-		cards: said(Type.Integer({ minimum: 1, maximum: 1_000_000 }), 'Cards in the stack.'),
+		cards: said(
+			Type.Optional(Type.Integer({ minimum: 1, maximum: 1_000_000 })),
+			'Cards in the stack; left out: it is a mixed one.'
+		),
 		mostPiles: said(
 			Type.Integer({ minimum: 1, maximum: 1000 }),
 			'Piles that the table has room for.'
 		),
 		numbers: said(
-			Type.Union([
-				Type.Integer({ minimum: 1, maximum: 1_000_000 }),
-				Type.Array(Type.String({ minLength: 1, maxLength: 60 }), { minItems: 1, maxItems: 100_000 })
-			]),
-			'How many numbers there are, or the numbers themselves, in order.'
+			Type.Optional(
+				Type.Union([
+					Type.Integer({ minimum: 1, maximum: 1_000_000 }),
+					Type.Array(Type.String({ minLength: 1, maxLength: 60 }), {
+						minItems: 1,
+						maxItems: 100_000
+					})
+				])
+			),
+			'How many numbers there are, or the numbers themselves, in order; left out: it is a mixed pile.'
+		),
+		mixed: said(
+			Type.Optional(
+				list(
+					Type.Object(
+						{
+							key: said(Word, 'Names the set in the answer.'),
+							maker: said(Word, 'Its maker.'),
+							year: said(Type.String({ minLength: 1, maxLength: 40 }), 'Its year or season.'),
+							name: said(Word, 'What it is called.'),
+							cards: said(
+								Type.Integer({ minimum: 1, maximum: 1_000_000 }),
+								'Its cards in the pile.'
+							),
+							thick: said(
+								Type.Optional(Whole),
+								'Of these, cards too thick for a row of others; left out: none.'
+							),
+							entries: said(
+								Type.Integer({ minimum: 1, maximum: 1_000_000 }),
+								'Numbers of the set; of a set without numbers, titles.'
+							),
+							isNumbered: said(
+								Type.Optional(Type.Boolean()),
+								'Whether it bears numbers; left out: yes. Without, it is sorted by letters.'
+							)
+						},
+						closed
+					),
+					5000
+				)
+			),
+			'The sets of a mixed pile: the whole is split by maker, year and set, then each is sorted.'
 		),
 		times: said(Type.Optional(timesIn(Seconds)), 'What a movement takes; left out: usual times.')
 	},
 	closed
 );
+const WaySchema = Type.Object(
+	{
+		way: said(
+			Type.Enum([...SORTING_WAYS]),
+			'passes: dealt on piles by digits of the number, several times. deal and insert: dealt once, each pile sorted by hand. merge: sorted stacks laid together. insert, halving: each card put in its place, which is found by halving. insert, from the start: the place is found from the first card on.'
+		),
+		seconds: said(Type.Number({ minimum: 0 }), 'How long it takes.'),
+		piles: said(Type.Array(Count), 'Piles of each pass.')
+	},
+	closed
+);
 export const PlanSortingOutput = Type.Object(
 	{
-		ways: said(
-			Type.Array(
-				Type.Object(
-					{
-						way: said(
-							Type.Enum([...SORTING_WAYS]),
-							'passes: dealt on piles by digits of the number, several times. deal and insert: dealt once, each pile sorted by hand. merge: sorted stacks laid together. insert, halving: each card put in its place, which is found by halving. insert, from the start: the place is found from the first card on.'
-						),
-						seconds: said(Type.Number({ minimum: 0 }), 'How long it takes.'),
-						piles: said(Type.Array(Count), 'Piles of each pass.')
-					},
-					closed
-				)
-			),
-			'Ways to sort, the quickest first.'
-		),
+		ways: said(Type.Array(WaySchema), 'Ways to sort, the quickest first.'),
 		borders: said(
 			Type.Array(
 				Type.Object(
@@ -65,6 +103,66 @@ export const PlanSortingOutput = Type.Object(
 		passes: said(
 			Type.Array(Type.Array(Type.String())),
 			'Where the numbers were given and passes are the quickest: the piles of each, by name.'
+		),
+		mixed: said(
+			orNull(
+				Type.Object(
+					{
+						steps: said(
+							Type.Array(
+								Type.Object(
+									{
+										of: said(Type.String(), 'Which pile is dealt; empty: the whole.'),
+										by: said(
+											Type.Array(Type.Enum([...MIXED_LEVELS])),
+											'What it is split by; empty: only the thick cards come apart.'
+										),
+										cards: said(Whole, 'Cards that are dealt.'),
+										piles: said(
+											Type.Array(
+												Type.Object(
+													{
+														name: said(Type.String(), 'What lies on it.'),
+														cards: said(Whole, 'How many.')
+													},
+													closed
+												)
+											),
+											'The piles it makes, in order.'
+										),
+										passes: said(Type.Array(Whole), 'Piles of each pass.'),
+										seconds: said(Type.Number({ minimum: 0 }), 'How long it takes.')
+									},
+									closed
+								)
+							),
+							'Dealings, one after the other.'
+						),
+						sets: said(
+							Type.Array(
+								Type.Object(
+									{
+										key: said(Word, 'Key of the set.'),
+										name: said(Word, 'What it is called.'),
+										cards: said(Whole, 'Its cards, less thick ones.'),
+										order: said(
+											Type.Enum(['number', 'letters']),
+											'number: by card number. letters: by title.'
+										),
+										plan: said(WaySchema, 'The quickest way to sort it.')
+									},
+									closed
+								)
+							),
+							'The sets in the order in which they stand then, each with its own sorting.'
+						),
+						thick: said(Whole, 'Cards that lie apart.'),
+						seconds: said(Type.Number({ minimum: 0 }), 'How long it takes in all.')
+					},
+					closed
+				)
+			),
+			'The plan of a mixed pile; null: none was given.'
 		)
 	},
 	closed

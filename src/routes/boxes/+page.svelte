@@ -145,7 +145,9 @@
 						<span class="quiet">{tray}:</span>
 						{#if tray === 'to sort'}
 							<!-- eslint-disable-next-line svelte/no-navigation-without-resolve -- resolved, with a query behind it -->
-							<a class="prose-link" href={`${resolve('/boxes/sorting')}?cards=${cards}`}>{name}</a>,
+							<a class="prose-link" href={`${resolve('/boxes/sorting')}?pile=${id}&cards=${cards}`}
+								>{name}</a
+							>,
 						{:else}{name},{/if}
 						<strong class={['font-semibold', isEstimate && 'italic']}
 							>{isEstimate ? 'about ' : ''}{countOf(cards, 'card')}</strong

@@ -215,9 +215,32 @@ const EXAMPLES: Readonly<Record<string, { body: unknown; holds: unknown }>> = {
 		holds: { holder: 'top-loader-75', isSleeved: true }
 	},
 	'plan-sorting': {
-		body: { cards: 800, mostPiles: 3, numbers: ['1', '2', '9'] },
+		body: {
+			cards: 800,
+			mostPiles: 3,
+			numbers: ['1', '2', '9'],
+			mixed: [
+				{
+					key: 'm',
+					maker: 'T',
+					year: '1961',
+					name: 'Moths',
+					cards: 5,
+					entries: 25,
+					isNumbered: false
+				},
+				{ key: 'l', maker: 'G', year: '1994', name: 'Lights', cards: 15, thick: 2, entries: 240 }
+			]
+		},
 		// Three numbers on three piles: one pass, 800 cards of 1.2 s and three piles of 4 s.
-		holds: { ways: { 0: { way: 'passes', seconds: 972, piles: [3] } }, borders: { length: 3 } }
+		holds: {
+			ways: { 0: { way: 'passes', seconds: 972, piles: [3] } },
+			borders: { length: 3 },
+			mixed: {
+				steps: [{ cards: 20, passes: [3], seconds: 36 }],
+				sets: [{ order: 'number', cards: 13 }, { order: 'letters' }]
+			}
+		}
 	},
 	'put-away': {
 		body: {

@@ -16,6 +16,8 @@ import {
 import { theCollection } from '$lib/server/collection';
 import { readPreference } from '$lib/server/preferences/preferences';
 import { usualRelease } from '$lib/server/releases/usual-release';
+import { findPile } from '$lib/server/copies/trays';
+import { mixedSetsOf, versionsOnPile } from '$lib/server/storage/sorting/mixed-pile';
 import { loadRelease } from '$lib/server/releases/load-release';
 
 export const load = async ({ url, depends }) => {
@@ -33,11 +35,19 @@ export const load = async ({ url, depends }) => {
 		};
 	};
 	const cards = Number(url.searchParams.get('cards'));
+	const tray = Number(url.searchParams.get('pile'));
+	const pile = tray > 0 ? await findPile(db, tray) : null;
+	const versions = pile ? await versionsOnPile(db, pile) : [];
 	return {
 		/** Of a pile in a tray. */
 		cards: Number.isInteger(cards) && cards > 0 ? cards : 500,
 		release: { key, ...(await numbersOf(key)) },
 		slip: slip && { ...slip, ...(await numbersOf(slip.release)) },
+		/** A pile of cards that are known one by one: of how many sets, each with its cards. */
+		mixed:
+			pile && versions.length > 0
+				? { name: pile.name, sets: await mixedSetsOf(db, versions) }
+				: null,
 		times: tuneTimes(measures),
 		measured: measures.length
 	};

@@ -5,6 +5,8 @@
 	import { sortingWays, type SortingPlan } from '$lib/core/storage/sorting/plan-sorting';
 	import { sortingSteps } from '$lib/core/storage/sorting/sorting-steps';
 	import { countOf } from '$lib/ui/numerals';
+	import { planMixedSorting } from '$lib/core/storage/sorting/plan-mixed-sorting';
+	import MixedSorting from './MixedSorting.svelte';
 	import SortingSteps from './SortingSteps.svelte';
 	import { minutes, WAY_NAMES } from './way-names';
 	import ReleaseSelect from '$lib/ui/ReleaseSelect.svelte';
@@ -44,6 +46,16 @@
 					pileS: pile.pileS
 				})
 			: []
+	);
+	/** What lies mixed is split first. */
+	const mixed = $derived(
+		data.mixed && isWhole(pile.mostPiles, 200) && pile.cardS >= 0 && pile.pileS >= 0
+			? planMixedSorting(data.mixed.sets, pile.mostPiles, {
+					...data.times,
+					cardS: pile.cardS,
+					pileS: pile.pileS
+				})
+			: null
 	);
 	const best = $derived(ways[0]);
 	const longest = $derived(Math.max(...ways.map(({ seconds }) => seconds), 1));
@@ -98,6 +110,10 @@
 		<button class="cursor-pointer prose-link">Forget them</button>
 	{:else}Usual times; those of passes you time take their place.{/if}
 </form>
+{#if mixed && data.mixed}
+	<MixedSorting plan={mixed} name={data.mixed.name} />
+	<h2 class="mb-2">A pile of one release</h2>
+{/if}
 {#if numbers.length === 0}
 	<p class="max-w-xl text-lg">Its cards bear no numbers: sort them by title, by letters.</p>
 {:else if !best}

@@ -65,5 +65,9 @@
 				</li>
 			{/each}
 		</ul>
+		{#if book.pile !== undefined}
+			<!-- eslint-disable-next-line svelte/no-navigation-without-resolve -- resolved, with a query behind it -->
+			<a class="prose-link" href="{resolve('/boxes/sorting')}?pile={book.pile}">How to sort it</a>
+		{/if}
 	</section>
 {/if}
