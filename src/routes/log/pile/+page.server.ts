@@ -1,3 +1,4 @@
+import { groups } from 'd3-array';
 import { fail, redirect } from '@sveltejs/kit';
 import { parseClassLines } from '$lib/core/storage/classes/class-lines';
 import { ClassLinesFormSchema, HandFormSchema, PileIdFormSchema } from '$lib/schemas/forms';
@@ -35,9 +36,12 @@ export const load = async ({ url }) => {
 		binders: (await listBinders(db)).flatMap(({ id, goals }) =>
 			goals.map(({ name }) => ({ goal: name, binder: id }))
 		),
-		others: (await listTrays(db)).filter(
-			({ id, tray }) => tray !== 'never to log' && id !== pile?.toSort?.id && id !== pile?.toLog?.id
-		)
+		others: groups(
+			(await listTrays(db)).filter(
+				({ tray, name }) => tray !== 'never to log' && name !== pile?.name
+			),
+			({ name }) => name
+		).map(([name, rows]) => ({ name, rows }))
 	};
 };
 

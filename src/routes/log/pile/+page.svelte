@@ -62,12 +62,16 @@
 		<nav class="mt-8 max-w-3xl" aria-label="Other piles">
 			<h2 class="mb-1 font-serif text-lg">Other piles</h2>
 			<ul>
-				{#each data.others as { id, name, tray, cards, isEstimate } (id)}
+				{#each data.others as { name, rows } (name)}
 					<li class="border-t border-base-300 py-1">
 						<!-- eslint-disable-next-line svelte/no-navigation-without-resolve -- resolved, with a query behind it -->
-						<a class="prose-link" href="{resolve('/log/pile')}?pile={id}">{name}</a>,
-						{isEstimate ? 'about ' : ''}{formatCount(cards)}
-						{tray}
+						<a class="prose-link" href="{resolve('/log/pile')}?pile={rows[0]?.id}">{name}</a>,
+						{rows
+							.map(
+								({ tray, cards, isEstimate }) =>
+									`${isEstimate ? 'about ' : ''}${formatCount(cards)} ${tray}`
+							)
+							.join(', ')}
 					</li>
 				{/each}
 			</ul>

@@ -18,7 +18,13 @@
 	);
 </script>
 
-<div class={['flex max-w-2xl items-center gap-5 rounded-box p-4', look.face]} data-testid="verdict">
+<div
+	class={[
+		'flex max-w-2xl items-center gap-x-5 gap-y-2 rounded-box p-4 max-sm:flex-wrap',
+		look.face
+	]}
+	data-testid="verdict"
+>
 	<span class="w-16 shrink-0"
 		><CardPicture
 			seed="{release.key}/{found.key}"
@@ -36,9 +42,9 @@
 		</p>
 		<p>{tellVerdict(choice.verdict)}</p>
 	</div>
-	<p class="max-w-40 shrink-0 text-right max-sm:max-w-28">
-		<span class="block text-sm">goes to</span>
-		<strong class="block font-serif text-xl wrap-break-word">{choice.pile.name}</strong>
+	<p class="max-w-40 shrink-0 text-right max-sm:max-w-none max-sm:basis-full max-sm:text-left">
+		<span class="text-sm sm:block">goes to</span>
+		<strong class="font-serif text-xl wrap-break-word sm:block">{choice.pile.name}</strong>
 		<span class="block text-sm max-sm:hidden">{choice.pile.why}</span>
 	</p>
 </div>
