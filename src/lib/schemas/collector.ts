@@ -45,6 +45,13 @@ export const CollectorSchema = Type.Object(
 				closed
 			)
 		),
+		/** What is easily mistaken for each other, by keys of releases, sections and versions. */
+		lookAlikes: Type.Array(
+			Type.Object(
+				{ name: Type.String(), keys: Type.Array(Type.String()), note: Type.String() },
+				closed
+			)
+		),
 		synonyms: Type.Array(SynonymSchema),
 		prices: Type.Array(SupplyPriceSchema),
 		goals: Type.Array(

@@ -157,5 +157,15 @@ export const CopyEditSchema = Type.Object(
 	closed
 );
 
+/** An answer of the trainer: `POST /api/trainer`. */
+export const PractiseSchema = Type.Object(
+	{
+		first: Type.String({ minLength: 1, maxLength: 420 }),
+		second: Type.String({ minLength: 1, maxLength: 420 }),
+		isRight: Type.Boolean()
+	},
+	closed
+);
+
 /** A word of the entry line: `PUT /api/synonyms`. */
 export const SynonymSchema = Type.Object({ word: Text(60), means: Text(200) }, closed);

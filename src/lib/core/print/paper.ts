@@ -16,3 +16,11 @@ export const PAPERS: readonly Paper[] = [
 export function mmToPt(mm: number): number {
 	return (mm / 25.4) * 72;
 }
+
+/** What one carries in a pocket: A6 is 105 × 148 mm (ISO 216). */
+export const POCKET_PAPER: Paper = {
+	key: 'a6',
+	name: 'A6, 105 × 148 mm',
+	widthMm: 105,
+	heightMm: 148
+};

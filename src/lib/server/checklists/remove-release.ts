@@ -8,6 +8,7 @@ import {
 	dividers,
 	goals,
 	parallels,
+	referencePictures,
 	releases,
 	sections,
 	variants
@@ -46,7 +47,7 @@ export function removeRelease(collection: Collection, key: string): Promise<bool
 			.from(dividers)
 			.where(eq(dividers.releaseId, release.id));
 		await removeDividerRows(record, tx, ids(ownDividers));
-		for (const table of [variants, cards, sections, parallels] as const) {
+		for (const table of [referencePictures, variants, cards, sections, parallels] as const) {
 			const rows = await tx
 				.select({ id: table.id })
 				.from(table)

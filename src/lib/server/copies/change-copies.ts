@@ -9,7 +9,7 @@ import { formatVersionKey } from '../../core/checklist/versions/version-key.ts';
 import { measureAnew } from '../places/measure-anew.ts';
 import { loadReleases } from '../releases/load-release.ts';
 import { problemsOf } from './check-copy-row.ts';
-import { fieldsAsRow, type CopyFields } from './copy-rows.ts';
+import { fieldsAsRow, placeOf, type CopyFields } from './copy-rows.ts';
 import { splitOff } from './split-off.ts';
 
 /** So many cards of a copy. */
@@ -21,6 +21,8 @@ export interface CopyPick {
 /** A pick with what is to be said of its cards. */
 export interface PickedChange extends CopyPick {
 	readonly fields: Omit<CopyFields, 'quantity'>;
+	/** The version they are, where they were taken for another one. */
+	readonly version?: string;
 }
 
 /**
@@ -45,7 +47,7 @@ export async function changePicked(
 	const releaseOf = new Map(stored.map(({ id, release }) => [id, release]));
 	const told = new Map<string, Problem>();
 	const left = new Map([...rows].map(([id, { quantity }]) => [id, quantity]));
-	for (const { copyId, quantity, fields } of picks) {
+	for (const { copyId, quantity, fields, version } of picks) {
 		const row = rows.get(copyId);
 		const release = row && releaseOf.get(row.releaseId);
 		const after = (left.get(copyId) ?? 0) - quantity;
@@ -54,23 +56,32 @@ export async function changePicked(
 			row && release && after >= 0
 				? problemsOf(
 						release,
-						formatVersionKey({
-							release: release.key,
-							card: row.cardKey,
-							parallel: row.parallelKey,
-							variant: row.variantKey
-						}),
-						{ ...row, ...fieldsAsRow(fields), quantity }
+						version ??
+							formatVersionKey({
+								release: release.key,
+								card: row.cardKey,
+								parallel: row.parallelKey,
+								variant: row.variantKey
+							}),
+						{
+							...row,
+							...(version === undefined ? {} : placeOf(row.releaseId, version)),
+							...fieldsAsRow(fields),
+							quantity
+						}
 					)
 				: [{ message: 'a copy is gone', remedy: 'Look at the list as it is now.' }];
 		for (const problem of problems) told.set(problem.message, problem);
 	}
 	if (told.size > 0) return bad([...told.values()]);
 	const changed: CopyId[] = [];
-	for (const { copyId, quantity, fields } of picks) {
+	for (const { copyId, quantity, fields, version } of picks) {
 		const [row] = await tx.select().from(copies).where(eq(copies.id, copyId));
 		if (!row) throw new RangeError(`changePicked: copy ${copyId} went while it was changed`);
-		const said = fieldsAsRow(fields);
+		const said = {
+			...(version === undefined ? {} : placeOf(row.releaseId, version)),
+			...fieldsAsRow(fields)
+		};
 		if (quantity < row.quantity) changed.push(await splitOff(record, tx, row, quantity, said));
 		else {
 			await record.update(copies, copyId, said);

@@ -21,6 +21,7 @@ import { countReleases } from '../releases/list-releases.ts';
 import { keepSampleClock } from '../preferences/sample-clock.ts';
 import { basementSteps } from './basement.ts';
 import type { DemoStep } from './demo-step.ts';
+import { keepLookAlikes } from '../telling/look-alikes.ts';
 import { must } from './must.ts';
 import { type GoalId, rowId } from '../../core/row-id.ts';
 
@@ -88,6 +89,10 @@ async function loadInto(
 		...collector.goals.map(({ binder: _, ...goal }) => ({
 			when: collector.begun,
 			take: async (then: Collection) => must(await makeGoal(then, goal))
+		})),
+		...collector.lookAlikes.map((set) => ({
+			when: collector.begun,
+			take: async (then: Collection) => must(await keepLookAlikes(then, set))
 		})),
 		...collector.synonyms.map(({ word, means }) => ({
 			when: collector.begun,

@@ -19,6 +19,9 @@ const LONGEST_MS: Readonly<Record<TaskName, number>> = {
 	printLabels: 60_000,
 	printChecklist: 60_000,
 	printComparison: 60_000,
+	printTells: 60_000,
+	groupPhotos: 60_000,
+	printSecondPass: 60_000,
 	printBinder: 60_000
 };
 /** What a worker may keep; past it the worker ends, not the server. */

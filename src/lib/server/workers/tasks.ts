@@ -20,6 +20,9 @@ import type { Paper } from '../../core/print/paper.ts';
 import { countOwned, readCopies } from '../copies/read-copies.ts';
 import { loadRelease } from '../releases/load-release.ts';
 import { printChecklist } from '../releases/print-checklist.ts';
+import { groupPhotos } from '../telling/group-photos.ts';
+import { printSecondPass } from '../telling/print-second-pass.ts';
+import { printTells } from '../telling/print-tells.ts';
 import type { BinderId } from '../../core/row-id.ts';
 
 /** What a computation answered: its value as JSON, or why there is none. */
@@ -118,6 +121,20 @@ export const TASKS = {
 		readonly paper: Paper;
 		readonly now: string;
 	}) => withReader(readSettings(process.env), (db) => printComparison(db, names, paper, now)),
+	/** Null where fewer than two of them are here. */
+	printTells: ({ keys, now }: { readonly keys: readonly string[]; readonly now: string }) =>
+		withReader(readSettings(process.env), (db) => printTells(db, keys, now)),
+	printSecondPass: ({
+		now,
+		...which
+	}: {
+		readonly release: string | null;
+		readonly all: boolean;
+		readonly now: string;
+	}) => withReader(readSettings(process.env), (db) => printSecondPass(db, which, now)),
+	/** Null where there is no such release. */
+	groupPhotos: ({ release, card }: { readonly release: string; readonly card: string | null }) =>
+		withReader(readSettings(process.env), (db) => groupPhotos(db, release, card)),
 	/** Null where there is no such binder. */
 	printBinder: ({
 		binder,

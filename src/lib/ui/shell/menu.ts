@@ -3,16 +3,21 @@ import BookOpen from '@lucide/svelte/icons/book-open';
 import LampDesk from '@lucide/svelte/icons/lamp-desk';
 import Library from '@lucide/svelte/icons/library';
 import PencilLine from '@lucide/svelte/icons/pencil-line';
+import ScanSearch from '@lucide/svelte/icons/scan-search';
 import Target from '@lucide/svelte/icons/target';
 
-/** The main menu, in the order in which the work is done. What comes later is not in it yet. */
+/**
+ * The main menu, in the order in which the work is done. What comes later is not in it yet. On the phone
+ * the most frequent stand in the bar, the others behind "More".
+ */
 export const MENU = [
-	{ path: '/', name: 'Desk', icon: LampDesk },
-	{ path: '/releases', name: 'Releases', icon: Library },
-	{ path: '/goals', name: 'Goals', icon: Target },
-	{ path: '/log', name: 'Log', icon: PencilLine },
-	{ path: '/binders', name: 'Binders', icon: BookOpen },
-	{ path: '/boxes', name: 'Boxes', icon: Archive }
+	{ path: '/', name: 'Desk', icon: LampDesk, isFrequent: true },
+	{ path: '/releases', name: 'Releases', icon: Library, isFrequent: false },
+	{ path: '/goals', name: 'Goals', icon: Target, isFrequent: true },
+	{ path: '/log', name: 'Log', icon: PencilLine, isFrequent: true },
+	{ path: '/tell-apart', name: 'Tell apart', icon: ScanSearch, isFrequent: false },
+	{ path: '/binders', name: 'Binders', icon: BookOpen, isFrequent: true },
+	{ path: '/boxes', name: 'Boxes', icon: Archive, isFrequent: true }
 ] as const;
 
 export function isCurrent(path: string, pathname: string): boolean {

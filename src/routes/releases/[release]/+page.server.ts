@@ -24,6 +24,7 @@ import { readFormOf } from '$lib/server/read-form';
 import { theCollection } from '$lib/server/collection';
 import { countOwned, readCopies } from '$lib/server/copies/read-copies';
 import { listGoals } from '$lib/server/goals/read-goals';
+import { listLookAlikes } from '$lib/server/telling/look-alikes';
 import { findRelease } from '$lib/server/releases/load-release';
 import { saveRelease } from '$lib/server/checklists/save-release';
 import { removeRelease } from '$lib/server/checklists/remove-release';
@@ -35,6 +36,9 @@ export const load = async ({ params, depends }) => {
 	const goals = await listGoals(db);
 	return {
 		owned: id === null ? [] : [...countOwned(await readCopies(db, id))],
+		mistaken: (await listLookAlikes(db, { release: params.release })).map(
+			({ id: set, name, keys }) => ({ id: set, name, keys })
+		),
 		goals: goals.filter(({ releaseKey }) => releaseKey === params.release)
 	};
 };

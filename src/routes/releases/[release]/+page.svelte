@@ -50,6 +50,20 @@
 			)}
 		</p>
 		{#if release.note}<p class="mt-2 quiet">{release.note}</p>{/if}
+		{#if data.mistaken.length > 0}
+			<p class="mt-2">
+				Easily mistaken:
+				{#each data.mistaken as { id, name, keys }, i (id)}
+					{i > 0
+						? ' · '
+						: ''}<!-- eslint-disable-next-line svelte/no-navigation-without-resolve -- resolved, with a query behind it --><a
+						class="prose-link"
+						href="{resolve('/tell-apart')}?{new URLSearchParams(keys.map((key) => ['of', key]))}"
+						>{name}</a
+					>
+				{/each}
+			</p>
+		{/if}
 	</div>
 	<div class="flex flex-wrap gap-2">
 		<a class="btn" href={resolve(`/releases/compare?side=${query}`)}>Side by side</a>

@@ -66,6 +66,9 @@ export const copies = sqliteTable(
 		index('copies_value')
 			.on(table.valueMinor)
 			.where(sql`${table.valueMinor} > 0`),
+		index('copies_unseen')
+			.on(table.isPrintingUnseen)
+			.where(sql`${table.isPrintingUnseen} = 1`),
 		check('copies_quantity', sql`${table.quantity} >= 1`)
 	]
 );

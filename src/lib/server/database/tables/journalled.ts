@@ -12,12 +12,14 @@ import {
 	discrepancies,
 	dividers,
 	goals,
+	lookAlikes,
 	ownKinds,
 	paletteFinishes,
 	parallels,
 	photos,
 	pileCards,
 	preferences,
+	referencePictures,
 	releases,
 	sections,
 	shelves,
@@ -25,6 +27,7 @@ import {
 	slips,
 	supplyPrices,
 	synonyms,
+	trainedPairs,
 	trayPiles,
 	unmatchedRows,
 	variants
@@ -58,6 +61,9 @@ export const JOURNALLED = {
 	slip_lines: slipLines,
 	discrepancies,
 	tray_piles: trayPiles,
+	look_alikes: lookAlikes,
+	reference_pictures: referencePictures,
+	trained_pairs: trainedPairs,
 	pile_cards: pileCards,
 	unmatched_rows: unmatchedRows
 } as const;

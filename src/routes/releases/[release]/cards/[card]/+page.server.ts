@@ -14,6 +14,7 @@ import { theCollection } from '$lib/server/collection';
 import { readCopies } from '$lib/server/copies/read-copies';
 import { photosOf } from '$lib/server/media/photos';
 import { nameVersions } from '$lib/server/releases/name-versions';
+import { listLookAlikes } from '$lib/server/telling/look-alikes';
 import { loadRelease } from '$lib/server/releases/load-release';
 
 export const load = async ({ params, depends }) => {
@@ -75,6 +76,10 @@ export const load = async ({ params, depends }) => {
 			/** Boxes and binders it is in. */
 			places: placeOf.get(copy.id) ?? []
 		})),
+		/** Sets of look-alikes that it is in. */
+		mistaken: (await listLookAlikes(db, { release: release.key, card: card.key })).map(
+			({ id, name, keys }) => ({ id, name, keys })
+		),
 		repeated: repeatedSerials(ofCard),
 		/** What goals make of it, slot by slot. */
 		wanted: (await stackSlots(db, [stored.id]))

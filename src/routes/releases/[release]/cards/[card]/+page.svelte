@@ -3,7 +3,7 @@
 	import CardPicture from '$lib/ui/card-picture/CardPicture.svelte';
 	import { formatCount } from '$lib/ui/numerals';
 	import CardFacts from './CardFacts.svelte';
-	import WhichVersion from './WhichVersion.svelte';
+	import WhichVersion from '$lib/ui/telling/WhichVersion.svelte';
 	import CopyEntry from './CopyEntry.svelte';
 	import { createCopyDesk } from './copy-desk.svelte';
 
@@ -29,6 +29,8 @@
 				? [{ key: variantKey, name: variant }]
 				: []
 		);
+	const tellApart = (keys: readonly string[]) =>
+		`${resolve('/tell-apart')}?${new URLSearchParams(keys.map((key) => ['of', key]))}`;
 </script>
 
 <svelte:head><title>{nameOf(card)} · {release.name} · Jade Binder</title></svelte:head>
@@ -99,6 +101,20 @@
 			</li>
 		{/each}
 	</ul>
+{/if}
+{#if data.mistaken.length > 0 || data.versions.length > 1}
+	<p class="mb-4 flex flex-wrap gap-x-5 gap-y-1">
+		<!-- eslint-disable svelte/no-navigation-without-resolve -- resolved, with a query behind it -->
+		{#if data.versions.length > 1}
+			<a class="prose-link" href={tellApart(data.versions.slice(0, 12).map(({ key }) => key))}
+				>Its versions side by side</a
+			>
+		{/if}
+		{#each data.mistaken as { id, name, keys } (id)}
+			<a class="prose-link" href={tellApart(keys)}>Easily mistaken: {name}</a>
+		{/each}
+		<!-- eslint-enable svelte/no-navigation-without-resolve -->
+	</p>
 {/if}
 <WhichVersion
 	candidates={data.candidates}

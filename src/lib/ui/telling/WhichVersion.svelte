@@ -6,8 +6,8 @@
 	interface Props {
 		candidates: readonly Candidate[];
 		nameOf: (key: string) => string;
-		/** Records a copy of the version that it is. */
-		record: (key: string) => Promise<unknown>;
+		/** Records a copy of the version that it is; left out: it is only told. */
+		record?: (key: string) => Promise<unknown>;
 	}
 	let { candidates, nameOf, record }: Props = $props();
 	let answers = $state.raw<readonly Answer[]>([]);
@@ -59,9 +59,11 @@
 					{@const key = telling.candidates[0]?.key ?? ''}
 					<p class="flex flex-wrap items-center gap-3">
 						<span>It is <strong>{nameOf(key)}</strong>.</span>
-						<button type="button" class="btn btn-primary btn-sm" onclick={() => record(key)}
-							>Record a copy of it</button
-						>
+						{#if record}<button
+								type="button"
+								class="btn btn-primary btn-sm"
+								onclick={() => record(key)}>Record a copy of it</button
+							>{/if}
 					</p>
 				{:else}
 					<p>Nothing more tells them apart: keep it as it is, or lay it beside a known copy.</p>
