@@ -23,6 +23,10 @@ export const VIEWS = [
 		name: 'side-by-side',
 		path: '/releases/compare?side=harbour-lights-1994&side=harbour-lights-1995'
 	},
+	{
+		name: 'tell-apart',
+		path: '/tell-apart?of=harbour-lights-1994/base&of=harbour-lights-1994/base~brass&of=harbour-lights-1994/base~verdigris&of=harbour-lights-1994/base~first-beam'
+	},
 	{ name: 'goal', path: '/goals/1' },
 	{
 		name: 'log',

@@ -1,4 +1,4 @@
-import { createEmptyCard, fsrs, generatorParameters, Rating, type CardInput } from 'ts-fsrs';
+import { createEmptyCard, fsrs, generatorParameters, Rating } from 'ts-fsrs';
 
 /** What is kept of how well a pair is known; plain data, dates in ISO 8601. */
 export type PairMemory = Readonly<Record<string, unknown>>;

@@ -83,12 +83,12 @@ test('only numbers with printings of their own are looked at, each in its finish
 
 test('what to look for is said of each printing, the regular one first', () => {
 	expect(secondPass(releases, [copy('a/base-10')])[0]?.printings).toEqual([
-		{ version: 'a/base-10', name: 'right bird', lookFor: 'bird: gull.' },
-		{ version: 'a/base-10!wrong-bird', name: 'wrong bird', lookFor: 'A tern. bird: tern.' }
+		{ version: 'a/base-10', name: 'right bird', lookFor: 'Bird: gull.' },
+		{ version: 'a/base-10!wrong-bird', name: 'wrong bird', lookFor: 'A tern. Bird: tern.' }
 	]);
 	expect(secondPass(releases, [copy('a/base-2~slate')])[0]?.printings[1]).toEqual({
 		version: 'a/base-2~slate!at-night',
 		name: 'at night',
-		lookFor: 'turn it over: moon, there.'
+		lookFor: 'Turn it over: moon, there.'
 	});
 });

@@ -121,9 +121,11 @@ function tellsOf(
 			const value = of(tell);
 			if (value === undefined) return [];
 			const { feature, where = 'front' } = tell;
-			return where === 'front'
-				? [`${feature}: ${value}.`]
-				: [`${LOOKS[where].words}: ${feature}, ${value}.`];
+			const words =
+				where === 'front'
+					? `${feature}: ${value}.`
+					: `${LOOKS[where].words}: ${feature}, ${value}.`;
+			return [words.charAt(0).toUpperCase() + words.slice(1)];
 		})
 		.join(' ');
 }

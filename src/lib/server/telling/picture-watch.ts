@@ -16,6 +16,8 @@ export interface WatchedCard {
 	readonly title: string;
 	/** Known deviations of its picture, and short prints. */
 	readonly known: readonly string[];
+	/** Versions that are known to show another picture, with the regular one first. */
+	readonly pictures: readonly { readonly version: string; readonly name: string }[];
 	readonly photos: number;
 }
 
@@ -40,13 +42,21 @@ export async function readWatch(
 	const find = variantFinder(release.variants);
 	return numberingsOf(release).flatMap(({ cards }) =>
 		cards.flatMap(({ section, card }): WatchedCard[] => {
-			const known = find(section, card)
-				.filter(({ kind }) => kind === 'image variation' || kind === 'short print')
-				.map(({ kind, name }) => `${kind}: ${name}`);
+			const odd = find(section, card).filter(
+				({ kind }) => kind === 'image variation' || kind === 'short print'
+			);
+			const known = odd.map(({ kind, name }) => (kind === name ? kind : `${kind}: ${name}`));
+			const at = { release: release.key, card: card.key, parallel: null };
+			const pictures = [
+				{ version: formatVersionKey(at), name: 'regular' },
+				...odd
+					.filter(({ kind }) => kind === 'image variation')
+					.map(({ key, name }) => ({ version: formatVersionKey({ ...at, variant: key }), name }))
+			];
 			const count = counts.get(card.key) ?? 0;
 			if (known.length === 0 && count < 2) return [];
 			const { key, number, title } = card;
-			return [{ key, number, title, known, photos: count }];
+			return [{ key, number, title, known, pictures, photos: count }];
 		})
 	);
 }

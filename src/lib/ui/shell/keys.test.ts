@@ -43,6 +43,7 @@ test('the menu follows the work, and marks the view that is open', () => {
 		'Releases',
 		'Goals',
 		'Log',
+		'Tell apart',
 		'Binders',
 		'Boxes'
 	]);

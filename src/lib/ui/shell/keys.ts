@@ -33,7 +33,18 @@ const PILE: readonly KeyHint[] = [
 	{ keys: '↓ ↑', does: 'choose what it is' },
 	{ keys: 'Alt 2 … 9', does: 'take that choice' },
 	{ keys: '↓', does: 'in the empty line: it was another one' },
+	{ keys: 'Alt 1 … 9', does: 'in the empty line: answer what to look at' },
 	{ keys: 'Backspace', does: 'in the empty line: take the last one back' }
+];
+
+const SECOND_PASS: readonly KeyHint[] = [
+	{ keys: '1 … 9', does: 'it is that printing' },
+	{ keys: 'k', does: 'skip it: it cannot be told now' }
+];
+
+const TRAINER: readonly KeyHint[] = [
+	{ keys: '1  2', does: 'it is that one' },
+	{ keys: 'Enter', does: 'go on to the next' }
 ];
 
 const SPREAD: readonly KeyHint[] = [
@@ -75,6 +86,8 @@ export function keysOf(pathname: string): readonly KeyHint[] {
 	if (/^\/releases\/[^/]+\/cards\//.test(pathname)) {
 		return [{ keys: 'x', does: 'take one card off a pile' }, ...EVERYWHERE];
 	}
+	if (/^\/tell-apart\/second-pass$/.test(pathname)) return [...SECOND_PASS, ...EVERYWHERE];
+	if (/^\/tell-apart\/trainer$/.test(pathname)) return [...TRAINER, ...EVERYWHERE];
 	if (/^\/log\/pile/.test(pathname)) return [...PILE, ...EVERYWHERE];
 	if (/^\/binders\/\d+\/show$/.test(pathname)) return [...SHOW, ...EVERYWHERE];
 	if (/^\/binders\/(\d+|side-by-side)$/.test(pathname)) return [...SPREAD, ...EVERYWHERE];

@@ -3,6 +3,7 @@
 	import { resolve } from '$app/paths';
 	import { PHOTO_SIDES } from '$lib/core/copies/photo-side';
 	import type { Problem } from '$lib/core/problem';
+	import CardPicture from '$lib/ui/card-picture/CardPicture.svelte';
 	import { thumbnailOf } from '$lib/ui/card-picture/thumbnail';
 	import EmptyCollection from '$lib/ui/EmptyCollection.svelte';
 	import Field from '$lib/ui/Field.svelte';
@@ -182,9 +183,21 @@
 				{:catch}<p role="alert">They could not be compared; they stand as they are.</p>{/await}
 			</div>
 		{:else if data.card}
-			<p class="mb-4">
-				{data.card.number ?? data.card.title} has no photos yet: take some on the page of the card.
+			<p class="mb-2">
+				{data.card.number ?? data.card.title} has no photos yet: take some on the page of the card. Drawn,
+				until then:
 			</p>
+			<ul class="mb-6 flex flex-wrap gap-4">
+				{#each data.card.pictures as { version, name } (version)}
+					<li class="w-36 text-sm">
+						<CardPicture seed={version} title={data.card.title} group="" plate />
+						{name}, drawn
+						<!-- eslint-disable svelte/no-navigation-without-resolve -- resolved, with a query behind it -->
+						<a class="block prose-link" href={hrefOf({ of: version })}>Pictures for reference</a>
+						<!-- eslint-enable svelte/no-navigation-without-resolve -->
+					</li>
+				{/each}
+			</ul>
 		{/if}
 		<ul class="max-w-3xl">
 			{#each data.watch as { key, number, title, known, photos } (key)}

@@ -115,7 +115,7 @@
 					>
 						<input type="hidden" name="copy" value={current.key} />
 						<input type="hidden" name="version" value={version} />
-						<button class="btn min-h-11" data-printing
+						<button class="btn min-h-11 bg-base-100" data-printing
 							><kbd class="kbd kbd-sm max-sm:hidden">{i + 1}</kbd>{name}</button
 						>
 						{#if current.quantity > 1}

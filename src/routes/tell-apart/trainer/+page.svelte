@@ -71,7 +71,7 @@
 			>
 			<dl class="text-lg">
 				{#each round.seen as { feature, value, where } (feature)}
-					<dt class="text-sm quiet">{LOOKS[where].words}: {feature}</dt>
+					<dt class="text-sm quiet first-letter:uppercase">{LOOKS[where].words}: {feature}</dt>
 					<dd class="mb-2 font-semibold">{value}</dd>
 				{/each}
 			</dl>
