@@ -9,7 +9,7 @@ import { loadRelease } from '../releases/load-release.ts';
 import { photosOfRelease } from './picture-watch.ts';
 
 /** Photos that one look takes: at some 3 ms each. */
-export const MOST_COMPARED = 4000;
+const MOST_COMPARED = 4000;
 
 /** Photos of a card, by what they seem to show. */
 export interface GroupedPhotos {

@@ -110,7 +110,8 @@ describe('pictures', () => {
 			Buffer.from(`<svg width="250" height="350"><defs><linearGradient id="g" x2="0.3" y2="1">
 				<stop stop-color="#bcd"/><stop offset="1" stop-color="#234"/></linearGradient></defs>
 				<rect width="250" height="350" fill="#fdf8ea"/>
-				<rect x="12" y="12" width="226" height="326" fill="url(#g)"/>${shape}</svg>`)
+				<rect x="12" y="12" width="226" height="326" fill="url(#g)"/>
+				<path d="M12 260h226v78H12z" fill="#465"/>${shape}</svg>`)
 		)
 			.png()
 			.toBuffer();

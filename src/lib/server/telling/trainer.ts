@@ -13,7 +13,7 @@ import { listLookAlikes, readLookAlikes } from './look-alikes.ts';
 type Pair = readonly [string, string];
 
 /** Questions of one sitting. */
-export const ROUNDS = 10;
+const ROUNDS = 10;
 /** Pairs that are looked through for new ones. */
 const MOST_PAIRS = 400;
 
