@@ -54,7 +54,10 @@ export function questionOnPile(
 		(other) => other.match.version.variantKey !== null || outcomeOf(other) !== outcomeOf(taken)
 	);
 	if (!matters) return null;
-	const candidates = candidatesOf(made.map((each) => ({ release, section, card, version: each })));
+	const candidates = candidatesOf(
+		made.map((each) => ({ release, section, card, version: each })),
+		state.owned
+	);
 	const telling = nextQuestion(candidates, answers);
 	if (!telling.ok) return null;
 	const { question, isSettled } = telling.value;

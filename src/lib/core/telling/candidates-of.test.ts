@@ -95,3 +95,14 @@ test('the versions of a card are told apart by them, the likeliest first', () =>
 		{ key: 'r/base-2!red', chance: 1 }
 	]);
 });
+
+test('what is owned of a finish makes it likelier, beside what is known of how it was made', () => {
+	const weights = (owned: Readonly<Record<string, number>>) =>
+		candidatesOf(versionsOf('1'), new Map(Object.entries(owned))).map(({ weight }) => weight);
+	// Twenty copies shared out as 1000 : 50, and the copies that are there; other releases say nothing.
+	expect(weights({ 'other/base-1~brass': 9 })).toEqual([1000, 50]);
+	expect(weights({ 'r/base-2': 3, 'r/base-1~brass': 7, 'r/base-2!red': 4, 'other/x': 9 })).toEqual([
+		(20 * 1000) / 1050 + 3,
+		(20 * 50) / 1050 + 7
+	]);
+});

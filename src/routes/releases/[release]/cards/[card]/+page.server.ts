@@ -11,7 +11,7 @@ import { nameVersion } from '$lib/core/copies/name-version';
 import { placesOfCopies } from '$lib/server/places/places-of';
 import { stackSlots } from '$lib/server/goals/stack-slots';
 import { theCollection } from '$lib/server/collection';
-import { readCopies } from '$lib/server/copies/read-copies';
+import { countOwned, readCopies } from '$lib/server/copies/read-copies';
 import { photosOf } from '$lib/server/media/photos';
 import { nameVersions } from '$lib/server/releases/name-versions';
 import { listLookAlikes } from '$lib/server/telling/look-alikes';
@@ -28,9 +28,8 @@ export const load = async ({ params, depends }) => {
 	if (!stored || !numbering || !found) error(404, 'This card is not in the checklist.');
 	const { release } = stored;
 	const { card, section } = found;
-	const ofCard = (await readCopies(db, stored.id)).filter(
-		({ version }) => parseVersionKey(version)?.card === card.key
-	);
+	const copies = await readCopies(db, stored.id);
+	const ofCard = copies.filter(({ version }) => parseVersionKey(version)?.card === card.key);
 	const photos = await photosOf(
 		db,
 		ofCard.map(({ id }) => id)
@@ -51,7 +50,10 @@ export const load = async ({ params, depends }) => {
 			lettering: expectedLettering(section, card)
 		},
 		/** What each version shows, where anything tells them apart. */
-		candidates: candidatesOf(made.map((version) => ({ release, section, card, version }))),
+		candidates: candidatesOf(
+			made.map((version) => ({ release, section, card, version })),
+			countOwned(copies)
+		),
 		versions: made.map((version) => ({
 			...version,
 			finish:
