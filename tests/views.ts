@@ -20,6 +20,7 @@ export const VIEWS = [
 	'/goals/1/wants',
 	'/log',
 	'/log/pile',
+	'/log/many?release=harbour-lights-1994&section=fresnel',
 	'/log/holdings',
 	'/tell-apart',
 	'/tell-apart?of=harbour-lights-1994/base&of=harbour-lights-1994/base~brass&release=harbour-lights-1994&number=41',

@@ -11,6 +11,10 @@ import { BLOCK_ORDERS, GOAL_ORDERS } from '../core/binder/binder-layout.ts';
 import { BinderKindSchema, LayoutChangeSchema, PageKindSchema } from './binder.ts';
 import { BoxKindSchema } from './compute-boxes.ts';
 import { ShelfSchema } from './shelf.ts';
+import { CONDITIONS } from '../core/copies/condition.ts';
+import { COPY_STATUSES } from '../core/copies/copy-record.ts';
+import { SPREADS } from '../core/copies/spread-cost.ts';
+import { HOLDER_KEYS } from '../core/storage/kinds/holder-kind.ts';
 import { HAND_TO } from '../core/pile/hand-to.ts';
 import { PILE_KINDS } from '../core/pile/judge-pile-card.ts';
 import { TRAYS } from '../core/pile/tray.ts';
@@ -81,6 +85,21 @@ export const PileFormSchema = Type.Object({
 	amount: Type.String({ maxLength: 40, description: 'Say how many: 400, about 400, 350 mm.' }),
 	shelfId: shelfId,
 	place: Name
+});
+/** Of many copies at once; what is empty stays as it is. */
+export const ManyFormSchema = Type.Object({
+	copy: list(idOf('copies', 'Reload the page.'), 2000),
+	status: orNull(Type.Enum([...COPY_STATUSES])),
+	condition: orNull(Type.Enum([...CONDITIONS])),
+	holder: orNull(Type.Enum([...HOLDER_KEYS])),
+	place: Name,
+	source: Name,
+	mark: Name,
+	unmark: Name,
+	/** What one is worth, and what all cost together: "12.50 EUR". */
+	value: Name,
+	cost: Name,
+	by: Type.Enum([...SPREADS])
 });
 export const HandFormSchema = Type.Object({
 	pile: idOf('tray_piles', 'Reload the page.'),

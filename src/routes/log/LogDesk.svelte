@@ -47,6 +47,9 @@
 		<a class="btn" href={resolve(`/log/pile?release=${encodeURIComponent(release.key)}`)}
 			>Go through a pile</a
 		>
+		<a class="btn" href={resolve(`/log/many?release=${encodeURIComponent(release.key)}`)}
+			>Change many</a
+		>
 		<a class="btn" href={resolve('/log/holdings')}>Import holdings</a>
 	</div>
 </header>

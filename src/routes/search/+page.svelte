@@ -47,6 +47,13 @@
 		oninput={(event) => look(event.currentTarget.value)}
 	/>
 </form>
+{#if data.found.length > 0}
+	<p class="mb-3 text-sm">
+		<a class="prose-link" href={resolve(`/log/many?q=${encodeURIComponent(data.text)}`)}
+			>Change the copies of what is found</a
+		>
+	</p>
+{/if}
 <p class="mb-2 quiet" role="status">
 	{#if data.text.trim() === ''}
 		Words of a card or a copy, in any order: <em>harbour 27</em>, <em>14/65</em>, <em>tin box</em>.

@@ -88,6 +88,6 @@ export async function changePicked(
 			changed.push(copyId);
 		}
 	}
-	for (const id of changed) await measureAnew(record, tx, id);
+	for (const some of chunks(changed, 5000)) await measureAnew(record, tx, some);
 	return good(changed);
 }

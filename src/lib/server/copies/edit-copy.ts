@@ -67,7 +67,7 @@ export function editCopy(
 		const problems = problemsOf(release, wanted, { ...before, ...row });
 		if (problems.length > 0) return refused(problems);
 		await record.update(copies, id, row);
-		await measureAnew(record, tx, id);
+		await measureAnew(record, tx, [id]);
 		return {
 			value: good({ id }, await warningsOf(tx, releaseId, wanted)),
 			label: `Change a copy: ${titleOf(release, wanted)}`

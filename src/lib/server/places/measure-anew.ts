@@ -1,4 +1,4 @@
-import { eq } from 'drizzle-orm';
+import { eq, inArray } from 'drizzle-orm';
 import { mustLeave } from '../../core/storage/kinds/use-of-copy.ts';
 import type { Transaction } from '../database/open.ts';
 import { boxCards, boxes, copies, dividers } from '../database/tables/index.ts';
@@ -15,7 +15,7 @@ import type { CopyId } from '../../core/row-id.ts';
 export async function measureAnew(
 	record: Recorder,
 	tx: Transaction,
-	copyId: CopyId
+	copyIds: readonly CopyId[]
 ): Promise<void> {
 	const standing = await tx
 		.select({
@@ -32,7 +32,7 @@ export async function measureAnew(
 		.innerJoin(copies, eq(boxCards.copyId, copies.id))
 		.innerJoin(dividers, eq(boxCards.dividerId, dividers.id))
 		.innerJoin(boxes, eq(dividers.boxId, boxes.id))
-		.where(eq(boxCards.copyId, copyId));
+		.where(inArray(boxCards.copyId, [...copyIds]));
 	const swatchOf = await readSwatches(
 		tx,
 		standing.map(({ releaseId }) => releaseId)

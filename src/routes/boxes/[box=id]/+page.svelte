@@ -50,6 +50,10 @@
 		{/each}
 		<!-- eslint-disable-next-line svelte/no-navigation-without-resolve -- resolved, with a query behind it -->
 		<a class="btn btn-ghost btn-sm" href={`${resolve('/boxes/labels')}?box=${box.id}`}>Label</a>
+		<!-- eslint-disable-next-line svelte/no-navigation-without-resolve -- resolved, with a query behind it -->
+		<a class="btn btn-ghost btn-sm" href={`${resolve('/log/many')}?box=${box.id}`}
+			>Change all in it</a
+		>
 	</div>
 </header>
 {#if box.caution}

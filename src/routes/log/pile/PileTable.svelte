@@ -67,7 +67,11 @@
 		</ul>
 		{#if book.pile !== undefined}
 			<!-- eslint-disable-next-line svelte/no-navigation-without-resolve -- resolved, with a query behind it -->
-			<a class="prose-link" href="{resolve('/boxes/sorting')}?pile={book.pile}">How to sort it</a>
+			<a class="mr-4 prose-link" href="{resolve('/boxes/sorting')}?pile={book.pile}"
+				>How to sort it</a
+			>
+			<!-- eslint-disable-next-line svelte/no-navigation-without-resolve -- resolved, with a query behind it -->
+			<a class="prose-link" href="{resolve('/log/many')}?pile={book.pile}">Change them all</a>
 		{/if}
 	</section>
 {/if}

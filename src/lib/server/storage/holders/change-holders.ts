@@ -28,7 +28,7 @@ export function setHolders(
 			const row = rowOf.get(copyId);
 			if (!row || row.holder === to) continue;
 			await record.update(copies, copyId, { holder: to });
-			await measureAnew(record, tx, row.id);
+			await measureAnew(record, tx, [row.id]);
 			onHand = handAfter(onHand, { from: row.holder, to, quantity: row.quantity });
 		}
 		await writePreference(record, tx, HOLDER_RULES, { ...rules, onHand });

@@ -1,0 +1,137 @@
+import { and, eq, inArray, sql, type SQL } from 'drizzle-orm';
+import type { CopyStatus } from '../../core/copies/copy-record.ts';
+import type { BoxId, CopyId, TrayId } from '../../core/row-id.ts';
+import type { Reader } from '../database/open.ts';
+import { readJoined } from '../database/read-joined.ts';
+import { copies } from '../database/tables/index.ts';
+import { FILED_CARD, WITH_FILED_CARD } from '../places/filed-card.ts';
+import { search } from '../search/search.ts';
+
+/** Which copies are meant; all that is said has to hold. */
+export interface CopyChoice {
+	/** Keys of a release, and of a section of it. */
+	readonly release?: string;
+	readonly section?: string;
+	/** Key of the finish; empty: base. */
+	readonly finish?: string;
+	readonly status?: CopyStatus;
+	readonly box?: BoxId;
+	/** A pile to sort. */
+	readonly pile?: TrayId;
+	/** Words that search finds them by. */
+	readonly words?: string;
+}
+
+/** A copy as it is chosen from a list. */
+export interface ChosenCopy {
+	readonly id: CopyId;
+	readonly name: string;
+	readonly release: string;
+	readonly quantity: number;
+	readonly status: CopyStatus;
+	readonly condition: string | null;
+	readonly place: string | null;
+	readonly valueMinor: number | null;
+	readonly currency: string | null;
+}
+
+/** What is changed at once. */
+export const MOST_CHOSEN = 2000;
+
+/** The copies that are meant, by release and card, at most `MOST_CHOSEN`; nothing said: none. */
+export async function chooseCopies(db: Reader, choice: CopyChoice): Promise<readonly ChosenCopy[]> {
+	const wheres: (SQL | undefined)[] = [
+		choice.release === undefined ? undefined : sql`r.key = ${choice.release}`,
+		choice.section === undefined
+			? undefined
+			: sql`(s.key = ${choice.section} or s.numbered_in = ${choice.section})`,
+		choice.finish === undefined
+			? undefined
+			: choice.finish === ''
+				? sql`"copies"."parallel_key" is null`
+				: sql`"copies"."parallel_key" = ${choice.finish}`,
+		choice.status === undefined ? undefined : eq(copies.status, choice.status),
+		choice.box === undefined
+			? undefined
+			: sql`"copies"."id" in (select b.copy_id from box_cards b
+				join dividers d on d.id = b.divider_id where d.box_id = ${choice.box})`,
+		choice.pile === undefined
+			? undefined
+			: sql`"copies"."id" in (select copy_id from pile_cards where pile_id = ${choice.pile})`,
+		choice.words === undefined ? undefined : await foundBy(db, choice.words)
+	].filter((where) => where !== undefined);
+	if (wheres.length === 0) return [];
+	const rows = await readJoined<
+		Omit<ChosenCopy, 'name'> & {
+			readonly number: string | null;
+			readonly title: string;
+			readonly parallel: string | null;
+			readonly variant: string | null;
+		}
+	>(
+		db,
+		{
+			id: sql`"copies"."id"`,
+			number: FILED_CARD.number,
+			title: FILED_CARD.title,
+			parallel: sql`p.name`,
+			variant: sql`v.rule ->> 'name'`,
+			release: sql`r.name`,
+			quantity: sql`"copies"."quantity"`,
+			status: sql`"copies"."status"`,
+			condition: sql`"copies"."condition"`,
+			place: sql`"copies"."place"`,
+			valueMinor: sql`"copies"."value_minor"`,
+			currency: sql`"copies"."currency"`
+		},
+		sql`"copies" join releases r on r.id = "copies"."release_id" ${WITH_FILED_CARD}
+			left join parallels p
+				on p.release_id = "copies"."release_id" and p.key = "copies"."parallel_key"
+			left join variants v
+				on v.release_id = "copies"."release_id" and v.key = "copies"."variant_key"
+			where ${and(...wheres)} order by "copies"."release_id", "copies"."id" limit ${MOST_CHOSEN}`
+	);
+	return rows.map(({ number, title, parallel, variant, ...row }) => ({
+		...row,
+		name: [[number, title].filter(Boolean).join(' '), parallel, variant].filter(Boolean).join(', ')
+	}));
+}
+
+/** Copies of the cards, or just the copies, that words find. */
+async function foundBy(db: Reader, words: string): Promise<SQL> {
+	const found = await search(db, words);
+	const cards = found
+		.filter(({ copy }) => copy === null)
+		.map(({ releaseKey, cardKey }) => `${releaseKey} ${cardKey}`);
+	const versions = found.flatMap(({ copy }) => copy?.version ?? []);
+	const list = (values: readonly string[]) =>
+		sql`(select value from json_each(${JSON.stringify(values)}))`;
+	return sql`(r.key || ' ' || "copies"."card_key" in ${list(cards)}
+		or r.key || '/' || "copies"."card_key"
+			|| case when "copies"."parallel_key" is null then '' else '~' || "copies"."parallel_key" end
+			|| case when "copies"."variant_key" is null then '' else '!' || "copies"."variant_key" end
+			in ${list(versions)})`;
+}
+
+/** How many cards each of some copies is. */
+export async function quantitiesOf(
+	db: Reader,
+	ids: readonly CopyId[]
+): Promise<
+	ReadonlyMap<
+		CopyId,
+		Pick<typeof copies.$inferSelect, 'quantity' | 'valueMinor' | 'currency' | 'attributes'>
+	>
+> {
+	const rows = await db
+		.select({
+			id: copies.id,
+			quantity: copies.quantity,
+			valueMinor: copies.valueMinor,
+			currency: copies.currency,
+			attributes: copies.attributes
+		})
+		.from(copies)
+		.where(inArray(copies.id, [...ids]));
+	return new Map(rows.map(({ id, ...row }) => [id, row]));
+}
