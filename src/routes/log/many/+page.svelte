@@ -87,6 +87,7 @@
 			: 'No copy is like that.'}
 	</p>
 {:else}
+	<h2 class="mb-2">What changes</h2>
 	<form method="POST" action="?/change" use:enhance aria-label="What changes">
 		<div class="mb-2 flex flex-wrap items-end gap-3">
 			<Field label="Status">
