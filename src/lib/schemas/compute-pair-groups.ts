@@ -11,7 +11,10 @@ export const PairGroupsInput = Type.Object(
 					{
 						key: said(Word, 'Names the group in the answer.'),
 						size: said(Pockets, 'Pockets that it takes.'),
-						label: said(Type.Optional(Word), 'What it is ordered by; left out: its key.')
+						label: said(
+							Type.Optional(Word),
+							'Groups of one label rather share a page, as far as that takes no further one: a team, a release. Left out: none.'
+						)
 					},
 					closed
 				),

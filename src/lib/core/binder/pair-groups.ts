@@ -1,4 +1,6 @@
 import { at } from '../at.ts';
+import { preferLabels } from './prefer-labels.ts';
+
 /** All versions of one subject, which shall lie on one page. */
 export interface SubjectGroup {
 	readonly key: string;
@@ -32,8 +34,8 @@ const MOST_PAGES = 1000;
  * page of nine. It is bin packing (NP-hard); the number of pages is found exactly by completing one
  * page after the other (Korf, 2002) as long as the search stays small, else by best fit decreasing,
  * which needs at most 11/9 of the fewest pages, and 4 more (Johnson et al., 1974; sources from memory).
- * Which groups of one size go together is chosen by label, then by nearness in the order given; that
- * choice is a good one, not the best.
+ * Of the arrangements with so few pages one is taken in which groups of one label lie together: the best for a
+ * few groups, a good one for many (`preferLabels`); then those near in the order given.
  *
  * @param capacity pockets of a page, at least 1
  * @throws RangeError where the capacity or a size is no whole number ≥ 1, or a key stands twice
@@ -221,19 +223,19 @@ function assignGroups(
 		taken.add(group);
 		return group;
 	};
-	return patterns
-		.map((sizes) => {
-			const [largest = 0, ...others] = sizes;
-			const first = take(largest, undefined);
-			const shared = [first, ...others.map((size) => take(size, first))];
-			return {
-				order: first.order,
-				page: {
-					groups: shared.map(({ key, size }) => ({ key, pockets: size })),
-					empty: capacity - sum(sizes)
-				}
-			};
-		})
+	const laid = patterns.map((sizes) => {
+		const [largest = 0, ...others] = sizes;
+		const first = take(largest, undefined);
+		return [first, ...others.map((size) => take(size, first))];
+	});
+	return preferLabels(laid, capacity)
+		.map((shared) => ({
+			order: at(shared, 0).order,
+			page: {
+				groups: shared.map(({ key, size }) => ({ key, pockets: size })),
+				empty: capacity - sum(shared.map(({ size }) => size))
+			}
+		}))
 		.sort((a, b) => a.order - b.order)
 		.map(({ page }) => page);
 }
