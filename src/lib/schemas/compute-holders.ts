@@ -2,6 +2,7 @@ import { Type, type Static } from 'typebox';
 import { HOLDER_SORTS } from '../core/storage/kinds/holder-kind.ts';
 import { THICKNESS_UNITS } from '../core/measuring/stock.ts';
 import { FormatSchema } from './card-format.ts';
+import { ExchangeRatesSchema } from './exchange-rates.ts';
 import {
 	closed,
 	Count,
@@ -144,6 +145,10 @@ export const MoveTiersInput = Type.Object(
 			'The cards.'
 		),
 		tiers: said(Type.Optional(TiersSchema), 'Left out: the usual ones.'),
+		rates: said(
+			Type.Optional(ExchangeRatesSchema),
+			'Rates of exchange, by which values in other money are converted; left out: none.'
+		),
 		currency: said(
 			Type.Optional(Currency),
 			'What the tiers are stated in (ISO 4217); left out: what each card is valued in.'

@@ -2,6 +2,7 @@ import { Type, type Static } from 'typebox';
 import { ChecklistBodySchema } from './checklist.ts';
 import { VersionKeySchema } from './compute.ts';
 import { ClassRulesSchema, KeptCardSchema } from './storage-class.ts';
+import { ExchangeRatesSchema } from './exchange-rates.ts';
 import { closed, list, orNull, said, Whole, Word } from './vocabulary.ts';
 
 export const StorageClassInput = Type.Object(
@@ -16,7 +17,11 @@ export const StorageClassInput = Type.Object(
 			),
 			'Copies, with what is known of each.'
 		),
-		rules: said(ClassRulesSchema, 'Storage classes; of those that hold the first counts.')
+		rules: said(ClassRulesSchema, 'Storage classes; of those that hold the first counts.'),
+		rates: said(
+			Type.Optional(ExchangeRatesSchema),
+			'Rates of exchange, by which values in other money are converted; left out: none.'
+		)
 	},
 	closed
 );

@@ -291,6 +291,7 @@ export const TiersFormSchema = Type.Object({
 	word: lines,
 	named: lines
 });
+export const RatesFormSchema = Type.Object({ rates: asTyped(20_000) });
 export const HolderMovesFormSchema = Type.Object({
 	all: Type.Optional(Type.String()),
 	copy: list(idOf('copies', 'Reload the page.'), 10_000)

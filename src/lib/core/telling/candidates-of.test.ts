@@ -96,13 +96,14 @@ test('the versions of a card are told apart by them, the likeliest first', () =>
 	]);
 });
 
-test('what is owned of a finish makes it likelier, beside what is known of how it was made', () => {
-	const weights = (owned: Readonly<Record<string, number>>) =>
-		candidatesOf(versionsOf('1'), new Map(Object.entries(owned))).map(({ weight }) => weight);
-	// Twenty copies shared out as 1000 : 50, and the copies that are there; other releases say nothing.
-	expect(weights({ 'other/base-1~brass': 9 })).toEqual([1000, 50]);
-	expect(weights({ 'r/base-2': 3, 'r/base-1~brass': 7, 'r/base-2!red': 4, 'other/x': 9 })).toEqual([
-		(20 * 1000) / 1050 + 3,
-		(20 * 50) / 1050 + 7
-	]);
+test('a finish that is owned often is up to twice as likely; what is rare is still asked for', () => {
+	const weights = (number: string, owned: Readonly<Record<string, number>>) =>
+		candidatesOf(versionsOf(number), new Map(Object.entries(owned))).map(({ weight }) => weight);
+	expect(weights('1', { 'other/base-1~brass': 9 })).toEqual([1000, 50]);
+	// Seven copies of each finish, deviating ones among them.
+	const owned = { 'r/base-2': 3, 'r/base-1~brass': 7, 'r/base-2!red': 4, 'other/x': 9 };
+	expect(weights('1', owned)).toEqual([1500, 75]);
+	// An error stays a tenth of its card, whatever is owned of it.
+	const [regular = 0, error = 0] = weights('2', { 'r/base-2': 5000 });
+	expect(error / regular).toBeCloseTo(0.1);
 });

@@ -21,9 +21,9 @@ export interface VersionOfCard {
  * section does; tells of other groups or places in the strip are left out. The letters along the edge of a
  * strip are a tell as well. What was made often is likelier than what was made seldom: by the run, else by
  * stated odds (1:8 is an eighth of the base), else a base finish counts as 1,000, a parallel as 100, a
- * variant as a tenth of its card. What this collector owns of the release counts as well: as many copies of
- * a finish or of a deviation as are owned, beside twenty that are shared out as they were made (figures
- * without a run or odds are assumptions of ours).
+ * variant as a tenth of its card; figures without a run or odds are assumptions of ours. A finish that is
+ * owned often is up to twice as likely, by its share of the release's copies; never so that what is rare
+ * would not be asked for any more.
  *
  * @param owned version key → copies; left out: nothing is known
  */
@@ -31,10 +31,9 @@ export function candidatesOf(
 	versions: readonly VersionOfCard[],
 	owned: ReadonlyMap<string, number> = new Map()
 ): readonly Candidate[] {
-	const made = versions.map(weightOf);
-	const whole = made.reduce((sum, weight) => sum + weight, 0);
-	const mine = ownedLike(versions, owned);
-	return versions.map(({ release, section, card, version }, i) => {
+	const shares = sharesOfFinishes(versions, owned);
+	return versions.map((of) => {
+		const { release, section, card, version } = of;
 		const parallel = release.parallels.find(({ key }) => key === version.parallelKey);
 		const variant = release.variants.find(({ key }) => key === version.variantKey);
 		const letters = expectedLettering(section, card);
@@ -57,7 +56,7 @@ export function candidatesOf(
 			seen.add(name);
 			return true;
 		});
-		const weight = mine ? (PRIOR_COPIES * (made[i] ?? 0)) / whole + (mine[i] ?? 0) : (made[i] ?? 0);
+		const weight = weightOf(of) * (1 + (shares.get(version.parallelKey) ?? 0));
 		return { key: version.key, weight, tells };
 	});
 }
@@ -65,9 +64,6 @@ export function candidatesOf(
 /** What the letters along the edge of a strip are called as a feature. */
 const LETTERS = 'letters along the edge';
 const USUAL_RUN = { base: 1000, parallel: 100, variant: 0.1 } as const;
-
-/** What is known of how often things are made counts as so many copies of one's own. */
-const PRIOR_COPIES = 20;
 
 function weightOf({ release, section, card, version }: VersionOfCard): number {
 	const { printRun, estimatedRun, parallelKey, variantKey } = version;
@@ -84,27 +80,21 @@ function weightOf({ release, section, card, version }: VersionOfCard): number {
 	return variantKey === null ? made : made * USUAL_RUN.variant;
 }
 
-/** Copies owned of the release in the finish of each, regular or deviating like it; null: none of any. */
-function ownedLike(
+/** The share of each finish among the copies that are owned of the release; none owned: nothing. */
+function sharesOfFinishes(
 	versions: readonly VersionOfCard[],
 	owned: ReadonlyMap<string, number>
-): readonly number[] | null {
-	const kind = (parallel: string | null, variant: string | null) =>
-		`${parallel ?? ''} ${variant === null ? 'regular' : 'deviates'}`;
-	const counts = new Map<string, number>();
-	const [first] = versions;
-	const prefix = `${first?.release.key ?? ''}/`;
+): ReadonlyMap<string | null, number> {
+	const counts = new Map<string | null, number>();
+	let whole = 0;
+	const prefix = `${versions[0]?.release.key ?? ''}/`;
 	for (const [key, count] of owned) {
-		if (!key.startsWith(prefix)) continue;
-		const name = parseVersionKey(key);
+		const name = key.startsWith(prefix) ? parseVersionKey(key) : null;
 		if (!name) continue;
-		const of = kind(name.parallel, name.variant);
-		counts.set(of, (counts.get(of) ?? 0) + count);
+		counts.set(name.parallel, (counts.get(name.parallel) ?? 0) + count);
+		whole += count;
 	}
-	if (counts.size === 0) return null;
-	return versions.map(
-		({ version }) => counts.get(kind(version.parallelKey, version.variantKey)) ?? 0
-	);
+	return new Map([...counts].map(([finish, count]) => [finish, whole > 0 ? count / whole : 0]));
 }
 
 const isNarrow = ({ groups, places }: Tell) => groups !== undefined || places !== undefined;

@@ -14,10 +14,17 @@ export const moveTiersComputation = defineComputation({
 	summary: 'Which cards should move up or down a tier, and the holders that takes.',
 	input: MoveTiersInput,
 	output: MoveTiersOutput,
-	run({ cards, tiers = [...USUAL_TIERS], currency, names = [], onHand = {} }: MoveTiersRequest) {
+	run({
+		cards,
+		tiers = [...USUAL_TIERS],
+		currency,
+		rates,
+		names = [],
+		onHand = {}
+	}: MoveTiersRequest) {
 		const problems = checkTiers(tiers, names);
 		if (problems.length > 0) return bad(problems);
-		const moves = tierMoves(cards, tiers, names, currency);
+		const moves = tierMoves(cards, tiers, names, currency, rates);
 		return good({ moves, holders: holdersToBuy(moves, onHand) });
 	}
 });

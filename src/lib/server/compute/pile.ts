@@ -35,11 +35,11 @@ export const storageClassComputation = defineComputation({
 	summary: 'Where copies are kept: the first storage class whose rule holds, and why.',
 	input: StorageClassInput,
 	output: StorageClassOutput,
-	run({ cards, rules }: StorageClassRequest) {
+	run({ cards, rules, rates }: StorageClassRequest) {
 		const problems = repeated('cards', 'key', cards);
 		if (problems.length > 0) return bad(problems);
 		return good({
-			cards: cards.map(({ key, ...card }) => ({ key, ...storageClass(card, rules) }))
+			cards: cards.map(({ key, ...card }) => ({ key, ...storageClass(card, rules, rates) }))
 		});
 	}
 });

@@ -1,9 +1,10 @@
 import { Type, type Static } from 'typebox';
 import { USUAL_TIERS } from '../../core/storage/holders/choose-holder.ts';
-import { valuableFrom, type Valuable } from '../../core/storage/holders/valuable.ts';
+import { valuableIn, type Valuable } from '../../core/storage/holders/valuable.ts';
 import { HOLDER_SORTS } from '../../core/storage/kinds/holder-kind.ts';
 import { Currency } from '../../schemas/vocabulary.ts';
 import type { Reader } from '../database/open.ts';
+import { EXCHANGE_RATES } from '../preferences/exchange-rates.ts';
 import { readPreference, type Preference } from '../preferences/preferences.ts';
 
 const closed = { additionalProperties: false } as const;
@@ -45,5 +46,5 @@ export const USUAL_CURRENCY = 'EUR';
 /** From which value on a card is kept in a rigid holder, and so apart from its set. */
 export async function readValuable(db: Reader): Promise<Valuable> {
 	const { tiers, currency = USUAL_CURRENCY } = await readPreference(db, HOLDER_RULES);
-	return { fromMinor: valuableFrom(tiers), currency };
+	return valuableIn(tiers, currency, await readPreference(db, EXCHANGE_RATES));
 }

@@ -27,7 +27,11 @@ export const parallelStock = sql<
 export const formatColumns = { format, parallelPt: parallelStock, holder: copies.holder };
 
 /** The same, with what decides the use of the box it is kept in. */
-export function keptColumns({ fromMinor, currency }: Valuable) {
+export function keptColumns({ fromMinor, currency, also = [] }: Valuable) {
+	const converted = also.map(
+		(other) =>
+			sql`or ("copies"."currency" = ${other.currency} and "copies"."value_minor" >= ${other.fromMinor})`
+	);
 	return {
 		...formatColumns,
 		status: copies.status,
@@ -35,7 +39,7 @@ export function keptColumns({ fromMinor, currency }: Valuable) {
 		isPersonal: sql<number>`("copies"."attributes" <> '[]'
 			and exists (select 1 from json_each("copies"."attributes") where value = ${PERSONAL}))`,
 		isValuable: sql<number>`(coalesce("copies"."value_minor", 0) >= ${fromMinor}
-			and coalesce("copies"."currency", ${currency}) = ${currency})`
+			and coalesce("copies"."currency", ${currency}) = ${currency} ${sql.join(converted, sql` `)})`
 	};
 }
 

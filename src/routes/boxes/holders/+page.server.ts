@@ -1,9 +1,16 @@
 import { fail } from '@sveltejs/kit';
 import { HOLDER_KEYS, HOLDER_SORTS } from '$lib/core/storage/kinds/holder-kind';
 import type { Static } from 'typebox';
-import { HolderMovesFormSchema, SuppliesFormSchema, TiersFormSchema } from '$lib/schemas/forms';
+import {
+	HolderMovesFormSchema,
+	RatesFormSchema,
+	SuppliesFormSchema,
+	TiersFormSchema
+} from '$lib/schemas/forms';
 import { readFormOf } from '$lib/server/read-form';
 import { bad, good, type Outcome, type Problem } from '$lib/core/problem';
+import { parseRateLines } from '$lib/core/worth/exchange-rates';
+import { setExchangeRates } from '$lib/server/preferences/exchange-rates';
 import { parseAmount } from '$lib/core/worth/amount';
 import { checkAgainst } from '$lib/schemas/validator';
 import { readPrices, setPrices } from '$lib/server/binders/supply-prices';
@@ -63,6 +70,16 @@ function readRules(
 }
 
 export const actions = {
+	/** Rates of exchange, a line each; with any problem none is changed. */
+	rates: async ({ request }) => {
+		const form = await readFormOf(request, RatesFormSchema);
+		if (!form.ok) return answer('rates', form);
+		const rates = parseRateLines(form.value.rates);
+		return answer(
+			'rates',
+			rates.ok ? await setExchangeRates(await theCollection(), rates.value) : rates
+		);
+	},
 	rules: async ({ request }) => {
 		const form = await readFormOf(request, TiersFormSchema);
 		if (!form.ok) return answer('rules', form);

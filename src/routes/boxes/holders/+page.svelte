@@ -4,6 +4,7 @@
 	import { HOLDER_KINDS } from '$lib/core/storage/kinds/holder-kind';
 	import { countOf, formatMoney } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
+	import { formatRateLine } from '$lib/core/worth/exchange-rates';
 	import SupplyTable from '$lib/ui/supplies/SupplyTable.svelte';
 	import Gauge from './Gauge.svelte';
 	import TierForm from './TierForm.svelte';
@@ -137,6 +138,32 @@
 		<h2 id="tiers" class="mb-2">Tiers</h2>
 		{@render problems('rules')}
 		<TierForm rules={data.rules} />
+	</section>
+	<section aria-labelledby="rates" class="lg:order-last">
+		<h2 id="rates" class="mb-2">Rates of exchange</h2>
+		{@render problems('rates')}
+		<p class="mb-2 max-w-xl">
+			Values in other money are converted by the rates you keep, a line each; without one they are
+			never compared.
+		</p>
+		<form
+			method="POST"
+			action="?/rates"
+			use:enhance={() =>
+				({ update }) =>
+					update({ reset: false })}
+		>
+			<label class="sr-only" for="rates-lines">Rates, a line each</label>
+			<textarea
+				id="rates-lines"
+				class="textarea w-full max-w-md font-mono text-sm"
+				name="rates"
+				rows={Math.max(2, data.rates.length + 1)}
+				placeholder="1 USD = 0.92 EUR"
+				spellcheck="false"
+				value={data.rates.map(formatRateLine).join('\n')}></textarea>
+			<button class="btn mt-2 block btn-sm">Keep these rates</button>
+		</form>
 	</section>
 	<section aria-labelledby="gauge">
 		<h2 id="gauge" class="mb-2">How thick is it?</h2>

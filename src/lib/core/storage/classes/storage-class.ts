@@ -1,6 +1,7 @@
 import type { CardMark } from '../../checklist/card.ts';
 import type { SectionKind } from '../../checklist/section.ts';
 import type { CopyStatus } from '../../copies/copy-record.ts';
+import { convertMinor, type ExchangeRate } from '../../worth/exchange-rates.ts';
 import { formatMinor } from '../../worth/minor-units.ts';
 
 /** What of a copy and its card decides where it is kept. What is left out is not known, or is not so. */
@@ -78,14 +79,18 @@ export interface KeptIn {
 export const ANY_PARALLEL = 'any parallel';
 
 /**
- * The class of a copy: that of the first rule all of whose tests hold. Values in different currencies are
- * never compared: such a rule is passed over and named.
+ * The class of a copy: that of the first rule all of whose tests hold. Values in other money are converted by
+ * the kept rates, and never compared as they are: where no rate leads there, the rule is passed over and named.
  */
-export function storageClass(card: KeptCard, rules: readonly ClassRule[]): KeptIn {
+export function storageClass(
+	card: KeptCard,
+	rules: readonly ClassRule[],
+	rates: readonly ExchangeRate[] = []
+): KeptIn {
 	const undecided: number[] = [];
 	for (const [place, { name, where }] of rules.entries()) {
 		const answers = TESTS.flatMap((test) => {
-			const answer = test(card, where);
+			const answer = test(card, where, rates);
 			return answer === null ? [] : [answer];
 		});
 		if (!answers.every(({ holds }) => holds !== false)) continue;
@@ -104,7 +109,7 @@ interface TestAnswer {
 	readonly why: string;
 }
 /** Null: the rule does not ask for it. */
-type Test = (card: KeptCard, where: ClassTest) => TestAnswer | null;
+type Test = (card: KeptCard, where: ClassTest, rates: readonly ExchangeRate[]) => TestAnswer | null;
 
 const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
 
@@ -183,14 +188,17 @@ const TESTS: readonly Test[] = [
 	(card, { statuses }) => among(statuses, listOf(card.status), (word) => `it is ${word}`),
 	(card, { attributes }) =>
 		among(attributes, card.attributes ?? [], (word) => `it is marked ${word}`),
-	({ valueMinor, currency }, { leastValueMinor, currency: money }) => {
+	({ valueMinor, currency }, { leastValueMinor, currency: money }, rates) => {
 		if (leastValueMinor === undefined) return null;
 		const why = money
 			? `it is worth ${formatMinor(leastValueMinor, money)} ${money} or more`
 			: `it is worth ${leastValueMinor} or more in minor units`;
 		if (valueMinor === undefined) return { holds: false, why };
 		// What names no money is in the other's.
-		const isSame = money === undefined || currency === undefined || same(money, currency);
-		return { holds: isSame ? valueMinor >= leastValueMinor : 'other money', why };
+		const worth =
+			money === undefined || currency === undefined
+				? valueMinor
+				: convertMinor(valueMinor, currency.toUpperCase(), money.toUpperCase(), rates);
+		return { holds: worth === null ? 'other money' : worth >= leastValueMinor, why };
 	}
 ];

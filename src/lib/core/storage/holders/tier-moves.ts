@@ -1,10 +1,11 @@
 import type { CardFormat } from '../../checklist/card-format.ts';
+import { convertMinor, type ExchangeRate } from '../../worth/exchange-rates.ts';
 import { holderChooser, type HolderTier } from './choose-holder.ts';
 import { HOLDER_SORTS, holderKindOf } from '../kinds/holder-kind.ts';
 
 /** Cards that bear a word are kept in a tier whatever they are worth. */
 export interface NameRule {
-	/** Part of a title, a subject, a section's name or a mark; large and small letters are the same. */
+	/** Part of a title, a subject, a mark, or of the name of a section, finish or variant; large and small letters are the same. */
 	readonly word: string;
 	/** Name of the tier. */
 	readonly tier: string;
@@ -21,7 +22,7 @@ export interface TieredCard {
 	readonly isGraded?: boolean;
 	/** Key of what it is in now; null: nothing. */
 	readonly holder: string | null;
-	/** Title, subjects, section, marks: what name rules are held against. */
+	/** Title, subjects, section, marks, finish, variant: what name rules are held against. */
 	readonly words: readonly string[];
 }
 
@@ -46,10 +47,11 @@ function tierByName(words: readonly string[], rules: readonly NameRule[]): strin
 
 /**
  * Which cards should go up or down a tier, as values and rules are now; `refit`: another size of the
- * same sort. What is graded stays, and what is valued in another currency than the tiers,
- * unless a name rule decides. The dearest first.
+ * same sort. What is graded stays, and what is valued in another currency than the tiers to which no
+ * kept rate leads, unless a name rule decides. The dearest first.
  *
  * @param currency what the tiers are stated in; left out: all values are
+ * @param rates of exchange, by which values in other money are converted
  *
  * @throws RangeError where a name rule names no tier
  */
@@ -57,10 +59,12 @@ export function tierMoves(
 	cards: readonly TieredCard[],
 	tiers: readonly HolderTier[],
 	rules: readonly NameRule[] = [],
-	currency?: string
+	currency?: string,
+	rates: readonly ExchangeRate[] = []
 ): readonly TierMove[] {
 	const choose = holderChooser(tiers);
-	return [...cards]
+	return cards
+		.map((card) => inMoneyOf(card, currency, rates))
 		.sort((a, b) => (b.valueMinor ?? 0) - (a.valueMinor ?? 0))
 		.flatMap((card): TierMove[] => {
 			const now = card.holder === null ? null : holderKindOf(card.holder);
@@ -86,6 +90,18 @@ export function tierMoves(
 				}
 			];
 		});
+}
+
+/** A card valued in the money of the tiers, where a rate leads there; else as it is. */
+function inMoneyOf(
+	card: TieredCard,
+	currency: string | undefined,
+	rates: readonly ExchangeRate[]
+): TieredCard {
+	const { valueMinor, currency: money = currency } = card;
+	if (valueMinor === undefined || currency === undefined || money === undefined) return card;
+	const converted = convertMinor(valueMinor, money, currency, rates);
+	return converted === null ? card : { ...card, valueMinor: converted, currency };
 }
 
 /** Sorts of holders rise with what a card is worth; none is the lowest. */

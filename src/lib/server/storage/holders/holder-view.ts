@@ -1,5 +1,6 @@
 import type { Reader } from '../../database/open.ts';
 import { HOLDER_RULES } from '../../places/holder-tiers.ts';
+import { EXCHANGE_RATES } from '../../preferences/exchange-rates.ts';
 import { readPreference } from '../../preferences/preferences.ts';
 import { holderSupplies } from './holder-supplies.ts';
 import { nameTierMoves } from './name-tier-moves.ts';
@@ -13,6 +14,7 @@ export async function holderView(db: Reader, most: number) {
 	return {
 		rules: { ...rules, currency },
 		otherMoney,
+		rates: await readPreference(db, EXCHANGE_RATES),
 		moves: await nameTierMoves(db, moves.slice(0, most)),
 		count: moves.length,
 		list,

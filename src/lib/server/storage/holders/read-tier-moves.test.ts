@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { describe, expect, test } from 'vitest';
 import { HOLDER_RULES, readValuable } from '../../places/holder-tiers.ts';
+import { setExchangeRates } from '../../preferences/exchange-rates.ts';
 import { setHolderRules, setHolders } from './change-holders.ts';
 import { nameTierMoves } from './name-tier-moves.ts';
 import { readTierMoves } from './read-tier-moves.ts';
@@ -42,6 +43,40 @@ describe('holders', () => {
 		expect(
 			await setHolderRules(storage.collection, { ...rules, names: [{ word: 'x', tier: 'none' }] })
 		).toMatchObject({ ok: false });
+	});
+
+	test('a finish is a word that rules by name know; other money counts by kept rates', async () => {
+		const { collection } = storage;
+		await storage.release('a', '1992', 40);
+		await storage.log('a', '1, 2 brass');
+		const names = [{ word: 'brass', tier: 'best' }];
+		const { moves } = await readTierMoves(collection.db, { ...HOLDER_RULES.usual, names });
+		expect((await nameTierMoves(collection.db, moves)).map(({ name, to }) => [name, to])).toEqual([
+			['2 Card 2, Brass', 'magnetic-35']
+		]);
+		await collection.write((tx) =>
+			tx.run(sql`update copies set value_minor = 150, currency = 'JPY'`)
+		);
+		const usual = HOLDER_RULES.usual;
+		const uses = async () =>
+			(await homelessCopies(collection.db, await readValuable(collection.db))).map(
+				({ use }) => use
+			);
+		expect((await readTierMoves(collection.db, usual)).otherMoney).toEqual([
+			{ currency: 'JPY', cards: 2 }
+		]);
+		expect(await uses()).toEqual(['sets', 'sets']);
+		// 150 yen are 1.50 where a yen is a cent, and 0.90 where it is less.
+		await setExchangeRates(collection, [{ from: 'JPY', to: 'EUR', rate: 0.01 }]);
+		expect((await readTierMoves(collection.db, usual)).moves.map(({ to }) => to)).toEqual([
+			'top-loader-35',
+			'top-loader-35'
+		]);
+		expect(await uses()).toEqual(['valuables', 'valuables']);
+		await setExchangeRates(collection, [{ from: 'JPY', to: 'EUR', rate: 0.006 }]);
+		const less = await readTierMoves(collection.db, usual);
+		expect([less.moves.map(({ to }) => to), less.otherMoney]).toEqual([['sleeve', 'sleeve'], []]);
+		expect(await uses()).toEqual(['sets', 'sets']);
 	});
 
 	test.each([

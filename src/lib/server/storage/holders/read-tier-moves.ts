@@ -6,6 +6,9 @@ import {
 	type TieredCard,
 	type TierMove
 } from '../../../core/storage/holders/tier-moves.ts';
+import { convertMinor } from '../../../core/worth/exchange-rates.ts';
+import { EXCHANGE_RATES } from '../../preferences/exchange-rates.ts';
+import { readPreference } from '../../preferences/preferences.ts';
 import type { Reader } from '../../database/open.ts';
 import { readJoined } from '../../database/read-joined.ts';
 import { FILED_CARD, WITH_FILED_CARD } from '../../places/filed-card.ts';
@@ -40,7 +43,7 @@ interface TieredRow {
 	readonly isGraded: number;
 	readonly format: string | null;
 	readonly parallelPt: number | null;
-	/** Title, subjects, marks and section, where rules by name ask for them. */
+	/** Title, subjects, marks, section, finish and variant, where rules by name ask for them. */
 	readonly words: readonly string[] | null;
 }
 
@@ -54,6 +57,7 @@ export async function readTierMoves(
 	only?: readonly CopyId[]
 ): Promise<TierMoves> {
 	const { tiers, names, currency = USUAL_CURRENCY } = rules;
+	const rates = await readPreference(db, EXCHANGE_RATES);
 	const rows = await readRows(db, names.length > 0, only);
 	const swatchOf = await readSwatches(db);
 	// Most cards are made as many others are.
@@ -76,12 +80,16 @@ export async function readTierMoves(
 		words: row.words ?? []
 	}));
 	const other = rollup(
-		rows.filter((row) => row.valueMinor && (row.currency ?? currency) !== currency),
+		rows.filter(
+			(row) =>
+				row.valueMinor &&
+				convertMinor(row.valueMinor, row.currency ?? currency, currency, rates) === null
+		),
 		(same) => sum(same, ({ quantity }) => quantity),
 		(row) => row.currency ?? currency
 	);
 	return {
-		moves: tierMoves(tiered, tiers, names, currency).map((move) => ({
+		moves: tierMoves(tiered, tiers, names, currency, rates).map((move) => ({
 			...move,
 			copyId: rowId(Number(move.card))
 		})),
@@ -96,7 +104,11 @@ function readRows(
 	only: readonly CopyId[] | undefined
 ): Promise<readonly TieredRow[]> {
 	const words = sql`json_array(${FILED_CARD.title}, coalesce(s.name, ''),
-		coalesce(k.subjects, e.subjects, ''), coalesce(k.marks, ''))`;
+		coalesce(k.subjects, e.subjects, ''), coalesce(k.marks, ''),
+		coalesce((select p.name from parallels p where p.release_id = "copies"."release_id"
+			and p.key = "copies"."parallel_key"), ''),
+		coalesce((select v.rule ->> 'name' from variants v where v.release_id = "copies"."release_id"
+			and v.key = "copies"."variant_key"), ''))`;
 	return readJoined<TieredRow>(
 		db,
 		{

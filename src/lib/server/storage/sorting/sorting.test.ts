@@ -54,5 +54,5 @@ test('a preference that another program stored in another form counts as not set
 	expect(await readPreference(collection.db, SORTING_MEASURES)).toEqual([]);
 	expect(await readPreference(collection.db, HOLDER_RULES)).toEqual(HOLDER_RULES.usual);
 	// ● From 1 on a card is kept in a top loader. Common practice, no source.
-	expect(await readValuable(collection.db)).toEqual({ fromMinor: 100, currency: 'EUR' });
+	expect(await readValuable(collection.db)).toEqual({ fromMinor: 100, currency: 'EUR', also: [] });
 });
