@@ -216,8 +216,8 @@ test('for all piles: what is taken card by card is what the matching comes to', 
 					const [first] = judgePileCard(index, 'silver', now).choices;
 					const run = readPileRun(index, `1x${count}`, { ...now, before: MOTHS }, taken);
 					if (!first || !run.ok) throw new RangeError('the card is not found');
-					expect(run.value.choices[0]?.verdict).toEqual(first.verdict);
-					taken.push(...run.value.choices);
+					expect(run.value[0]?.verdict).toEqual(first.verdict);
+					taken.push(...run.value);
 				}
 				const copies = lines.map(([condition, quantity], i) => ({
 					...{ key: String(i), version, condition, quantity }

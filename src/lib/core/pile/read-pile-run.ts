@@ -7,20 +7,11 @@ import type { PileMatch } from './find-on-pile.ts';
 import { afterTaking, judgeMatch, type PileChoice, type PileState } from './judge-pile-card.ts';
 import type { PileEntry, PileIndex } from './pile-index.ts';
 
-/** Cards that one line takes off a pile, each judged after those before it. */
-export interface PileRun {
-	/** Key of the release that the line is logged against. */
-	readonly release: string;
-	/** Key of the finish that holds where the line says nothing; null: base. */
-	readonly parallel: string | null;
-	readonly choices: readonly PileChoice[];
-}
-
 /** More cards than people take off a pile at once. */
 export const MOST_IN_RUN = 500;
 
 /**
- * A line of many cards ("1-40", "5 9 13 vg") as an entry line: read against the release of the card before,
+ * The cards of a line of many ("1-40", "5 9 13 vg"), each judged after those before it, as an entry line: read against the release of the card before,
  * or the release used last. `taken` are the cards that came off the pile so far. With any problem none is
  * taken; "all but" is no line of a pile.
  */
@@ -29,7 +20,7 @@ export function readPileRun(
 	line: string,
 	state: PileState,
 	taken: readonly PileChoice[]
-): Outcome<PileRun> {
+): Outcome<readonly PileChoice[]> {
 	const of =
 		index.releases.find(({ release }) => release.key === state.before?.release) ??
 		index.releases[0];
@@ -78,7 +69,7 @@ export function readPileRun(
 			choices.push(judgeMatch(index, said, { ...state, ...before }));
 		}
 	}
-	return good({ release: release.key, parallel, choices });
+	return good(choices);
 }
 
 function matchOf(

@@ -4,7 +4,7 @@ import type { BoxId, CopyId, TrayId } from '../../core/row-id.ts';
 import type { Reader } from '../database/open.ts';
 import { readJoined } from '../database/read-joined.ts';
 import { copies } from '../database/tables/index.ts';
-import { FILED_CARD, WITH_FILED_CARD } from '../places/filed-card.ts';
+import { NAMED_COPY, nameOfCopy, WITH_NAMES, type NamedCopy } from '../places/named-copy.ts';
 import { search } from '../search/search.ts';
 
 /** Which copies are meant; all that is said has to hold. */
@@ -61,22 +61,11 @@ export async function chooseCopies(db: Reader, choice: CopyChoice): Promise<read
 		choice.words === undefined ? undefined : await foundBy(db, choice.words)
 	].filter((where) => where !== undefined);
 	if (wheres.length === 0) return [];
-	const rows = await readJoined<
-		Omit<ChosenCopy, 'name'> & {
-			readonly number: string | null;
-			readonly title: string;
-			readonly parallel: string | null;
-			readonly variant: string | null;
-		}
-	>(
+	const rows = await readJoined<Omit<ChosenCopy, 'name'> & NamedCopy>(
 		db,
 		{
 			id: sql`"copies"."id"`,
-			number: FILED_CARD.number,
-			title: FILED_CARD.title,
-			parallel: sql`p.name`,
-			variant: sql`v.rule ->> 'name'`,
-			release: sql`r.name`,
+			...NAMED_COPY,
 			quantity: sql`"copies"."quantity"`,
 			status: sql`"copies"."status"`,
 			condition: sql`"copies"."condition"`,
@@ -84,16 +73,12 @@ export async function chooseCopies(db: Reader, choice: CopyChoice): Promise<read
 			valueMinor: sql`"copies"."value_minor"`,
 			currency: sql`"copies"."currency"`
 		},
-		sql`"copies" join releases r on r.id = "copies"."release_id" ${WITH_FILED_CARD}
-			left join parallels p
-				on p.release_id = "copies"."release_id" and p.key = "copies"."parallel_key"
-			left join variants v
-				on v.release_id = "copies"."release_id" and v.key = "copies"."variant_key"
+		sql`"copies" ${WITH_NAMES}
 			where ${and(...wheres)} order by "copies"."release_id", "copies"."id" limit ${MOST_CHOSEN}`
 	);
 	return rows.map(({ number, title, parallel, variant, ...row }) => ({
 		...row,
-		name: [[number, title].filter(Boolean).join(' '), parallel, variant].filter(Boolean).join(', ')
+		name: nameOfCopy({ number, title, parallel, variant })
 	}));
 }
 

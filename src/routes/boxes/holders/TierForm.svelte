@@ -65,7 +65,7 @@
 					name="word"
 					maxlength="60"
 					value={word}
-					placeholder="part of a title, subject or section"
+					placeholder="part of a title, subject, section or finish"
 					aria-label="Word {i + 1}"
 				/>
 				<span class="quiet">goes to</span>

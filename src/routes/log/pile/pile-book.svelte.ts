@@ -242,7 +242,7 @@ export function createPileBook({
 		if (run.ok) {
 			lay(
 				text,
-				run.value.choices.map((choice) => ({ choice, choices: [choice] }))
+				run.value.map((choice) => ({ choice, choices: [choice] }))
 			);
 		} else problems = run.problems;
 		return run.ok;

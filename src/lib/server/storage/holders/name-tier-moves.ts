@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm';
 import type { Reader } from '../../database/open.ts';
 import { readJoined } from '../../database/read-joined.ts';
-import { FILED_CARD, WITH_FILED_CARD } from '../../places/filed-card.ts';
+import { NAMED_COPY, nameOfCopy, WITH_NAMES, type NamedCopy } from '../../places/named-copy.ts';
 import type { CopyTierMove } from './read-tier-moves.ts';
 import type { CopyId } from '../../../core/row-id.ts';
 
@@ -16,13 +16,8 @@ export interface NamedTierMove extends CopyTierMove {
 	readonly currency: string | null;
 }
 
-interface NameRow {
+interface NameRow extends NamedCopy {
 	readonly id: CopyId;
-	readonly number: string | null;
-	readonly title: string;
-	readonly parallel: string | null;
-	readonly variant: string | null;
-	readonly release: string;
 	readonly releaseKey: string;
 	readonly cardKey: string;
 	readonly valueMinor: number | null;
@@ -39,21 +34,13 @@ export async function nameTierMoves(
 		db,
 		{
 			id: sql`"copies"."id"`,
-			number: FILED_CARD.number,
-			title: FILED_CARD.title,
-			parallel: sql`p.name`,
-			variant: sql`v.rule ->> 'name'`,
-			release: sql`r.name`,
+			...NAMED_COPY,
 			releaseKey: sql`r.key`,
 			cardKey: sql`"copies"."card_key"`,
 			valueMinor: sql`"copies"."value_minor"`,
 			currency: sql`"copies"."currency"`
 		},
-		sql`"copies" join releases r on r.id = "copies"."release_id" ${WITH_FILED_CARD}
-			left join parallels p
-				on p.release_id = "copies"."release_id" and p.key = "copies"."parallel_key"
-			left join variants v
-				on v.release_id = "copies"."release_id" and v.key = "copies"."variant_key"
+		sql`"copies" ${WITH_NAMES}
 			where "copies"."id" in (select value from json_each(${ids}))`
 	);
 	const rowOf = new Map(rows.map((row) => [row.id, row]));
@@ -61,7 +48,6 @@ export async function nameTierMoves(
 		const row = rowOf.get(move.copyId);
 		if (!row) return [];
 		const { id: _, number, title, parallel, variant, ...shown } = row;
-		const card = [number, title].filter(Boolean).join(' ');
-		return [{ ...move, ...shown, name: [card, parallel, variant].filter(Boolean).join(', ') }];
+		return [{ ...move, ...shown, name: nameOfCopy({ number, title, parallel, variant }) }];
 	});
 }
