@@ -140,7 +140,9 @@
 		<section class="mb-6" aria-labelledby="trays">
 			<h2 id="trays" class="mb-2">Trays</h2>
 			<ul class="flex flex-wrap gap-3">
-				{#each data.trays as { id, tray, name, cards, isEstimate } (id)}
+				{#each data.trays as { id, tray, name, cards, isEstimate, shelfId, place } (id)}
+					{@const shelf = data.room.shelves.find((each) => each.id === shelfId)}
+					{@const where = [shelf && `${shelf.room}: ${nameShelf(shelf)}`, place].filter(Boolean)}
 					<li class="border-2 border-t-0 border-base-content/45 px-3 py-1.5">
 						<span class="quiet">{tray}:</span>
 						{#if tray === 'to sort'}
@@ -152,6 +154,7 @@
 						<strong class={['font-semibold', isEstimate && 'italic']}
 							>{isEstimate ? 'about ' : ''}{countOf(cards, 'card')}</strong
 						>
+						{#if where.length > 0}<span class="block text-sm quiet">{where.join(', ')}</span>{/if}
 					</li>
 				{/each}
 			</ul>

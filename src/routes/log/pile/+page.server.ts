@@ -66,7 +66,7 @@ export const actions = {
 		if (!outcome.ok) return fail(409, { of: 'hand', problems: outcome.problems });
 		const { slip } = outcome.value;
 		if (slip !== null) redirect(303, `/boxes/slips/${slip}`);
-		return { of: 'hand', problems: [], handed: outcome.value };
+		return { of: 'hand', problems: [], handed: { ...outcome.value, to } };
 	},
 	/** The cards of the pile are in the holders that their value asks for. */
 	protect: async ({ request }) => {

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { resolve } from '$app/paths';
+	import type { HandTo } from '$lib/core/pile/hand-to';
 	import type { Problem } from '$lib/core/problem';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import { countOf } from '$lib/ui/numerals';
@@ -11,7 +12,7 @@
 		book: PileBook;
 		binders: readonly { readonly goal: string; readonly binder: number }[];
 		problems: readonly Problem[];
-		handed: { readonly cards: number; readonly left: number } | undefined;
+		handed: { readonly cards: number; readonly left: number; readonly to: HandTo } | undefined;
 	}
 	let { book, binders, problems, handed }: Props = $props();
 	/** A pile for a goal may say its set: "Strict master, set 2". */
@@ -35,6 +36,10 @@
 		{countOf(handed.cards, 'card')} handed over{handed.left > 0
 			? `, ${handed.left} stay: no divider waits for them yet`
 			: ''}.
+		{#if handed.to === 'to sell'}
+			<!-- eslint-disable-next-line svelte/no-navigation-without-resolve -- resolved, with a query behind it -->
+			<a class="prose-link" href="{resolve('/log/many')}?status=to+sell">All that is to sell</a>
+		{/if}
 	</p>
 {/if}
 {#if book.piles.length > 0}
