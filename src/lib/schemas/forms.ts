@@ -159,6 +159,8 @@ export const FinishFormSchema = Type.Object({
 	name: Type.String({ minLength: 1, maxLength: 100, description: 'Give the finish a name.' }),
 	look: Said(300),
 	howToTell: Said(2000),
+	/** As a cell of tells: "edge: green; ink: brass / look back". */
+	tells: Said(5000),
 	channel: Said(100),
 	stockPt: Type.Optional(
 		orNull(

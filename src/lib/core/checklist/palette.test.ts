@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { deepEqual } from 'fast-equals';
 import { describe, expect, test } from 'vitest';
 import {
 	finishOf,
@@ -18,7 +19,8 @@ const said = fc.record(
 		howToTell: words,
 		channel: words,
 		stockPt: fc.constantFrom(20, 35),
-		shape: words
+		shape: words,
+		tells: words.map((value) => [{ feature: 'edge', value }])
 	},
 	{ requiredKeys: ['name'] }
 );
@@ -35,7 +37,7 @@ describe('a finish of the palette', () => {
 			fc.property(parallel, finish, (before, entered) => {
 				const taken = takeFinish(before, entered);
 				for (const field of PALETTE_FIELDS) {
-					expect(taken[field]).toBe(before[field] ?? entered[field]);
+					expect(taken[field]).toEqual(before[field] ?? entered[field]);
 				}
 				expect(taken).toMatchObject({ key: 'p', runs: before.runs, palette: 'f' });
 				expect(takeFinish(taken, entered)).toEqual(taken);
@@ -49,12 +51,12 @@ describe('a finish of the palette', () => {
 				const used = takeFinish(first, before);
 				const followed = followPalette(used, before, after);
 				for (const field of PALETTE_FIELDS) {
-					const isAgreed = used[field] === before[field];
-					expect(followed[field]).toBe(isAgreed ? after[field] : used[field]);
+					const isAgreed = deepEqual(used[field], before[field]);
+					expect(followed[field]).toEqual(isAgreed ? after[field] : used[field]);
 				}
 				// What differs from both stays apart; the rest comes back.
 				const isApart = PALETTE_FIELDS.some(
-					(field) => used[field] !== before[field] && used[field] === after[field]
+					(field) => !deepEqual(used[field], before[field]) && deepEqual(used[field], after[field])
 				);
 				if (!isApart) expect(followPalette(followed, after, before)).toEqual(used);
 				expect(followPalette(first, before, after)).toBe(first);

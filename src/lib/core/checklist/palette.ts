@@ -1,4 +1,6 @@
+import { deepEqual } from 'fast-equals';
 import type { Parallel } from './parallel.ts';
+import type { Tell } from './tell.ts';
 
 /** A finish that several releases share, entered once; each release has its own runs of it. */
 export interface PaletteFinish {
@@ -7,6 +9,7 @@ export interface PaletteFinish {
 	/** "green foil, matte edge" */
 	readonly look?: string;
 	readonly howToTell?: string;
+	readonly tells?: readonly Tell[];
 	/** Where alone it comes from: "Cordage Stores only". */
 	readonly channel?: string;
 	/** Thickness in points, where it is another than the section's. */
@@ -19,6 +22,7 @@ export const PALETTE_FIELDS = [
 	'name',
 	'look',
 	'howToTell',
+	'tells',
 	'channel',
 	'stockPt',
 	'shape'
@@ -40,11 +44,12 @@ export function followPalette(
 	after: PaletteFinish
 ): Parallel {
 	if (parallel.palette !== before.key) return parallel;
-	const followed: Partial<Record<(typeof PALETTE_FIELDS)[number], string | number>> & object = {
-		...parallel
-	};
+	const followed: Partial<
+		Record<(typeof PALETTE_FIELDS)[number], string | number | readonly Tell[]>
+	> &
+		object = { ...parallel };
 	for (const field of PALETTE_FIELDS) {
-		if (parallel[field] !== before[field]) continue;
+		if (!deepEqual(parallel[field], before[field])) continue;
 		const value = after[field];
 		if (value === undefined) Reflect.deleteProperty(followed, field);
 		else followed[field] = value;
@@ -54,12 +59,13 @@ export function followPalette(
 
 /** A finish as a parallel tells it. */
 export function finishOf(parallel: Parallel, key: string): PaletteFinish {
-	const { name, look, howToTell, channel, stockPt, shape } = parallel;
+	const { name, look, howToTell, tells, channel, stockPt, shape } = parallel;
 	return {
 		key,
 		name,
 		...(look === undefined ? {} : { look }),
 		...(howToTell === undefined ? {} : { howToTell }),
+		...(tells === undefined ? {} : { tells }),
 		...(channel === undefined ? {} : { channel }),
 		...(stockPt === undefined ? {} : { stockPt }),
 		...(shape === undefined ? {} : { shape })

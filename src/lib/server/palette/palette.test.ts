@@ -73,8 +73,13 @@ test('a finish of two releases is entered once; a change reaches both but what o
 		key: 'brass',
 		name: 'Brass',
 		look: 'yellow',
-		howToTell: 'edge'
+		howToTell: 'edge',
+		tells: [{ feature: 'edge', value: 'yellow', where: 'back' }]
 	});
+	const stored = await loadRelease(at.collection.db, 'r-1994');
+	expect(stored?.release.parallels[0]?.tells).toEqual([
+		{ feature: 'edge', value: 'yellow', where: 'back' }
+	]);
 	expect(await told()).toEqual([
 		'Brass|yellow|edge|brass',
 		'Slate|||',

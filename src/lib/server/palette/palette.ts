@@ -1,4 +1,5 @@
 import { asc, eq, inArray } from 'drizzle-orm';
+import { deepEqual } from 'fast-equals';
 import {
 	finishOf,
 	followPalette,
@@ -100,7 +101,7 @@ export function saveFinish(
 			return { value: good({ key: finish.key }), label: `Palette: ${said.name}` };
 		}
 		const [before, after] = [toFinish(row), { ...said, key: row.key }];
-		if (PALETTE_FIELDS.some((field) => before[field] !== after[field])) {
+		if (PALETTE_FIELDS.some((field) => !deepEqual(before[field], after[field]))) {
 			await record.update(paletteFinishes, row.id, asRow(after));
 		}
 		const users = await tx.select().from(parallels).where(eq(parallels.palette, row.key));
@@ -170,18 +171,19 @@ async function writeParallels(
 			(other) =>
 				other.id !== row.id && other.releaseId === row.releaseId && other.name === changed.name
 		);
-		const { look, howToTell, channel, stockPt, shape, palette } = changed;
+		const { look, howToTell, tells, channel, stockPt, shape, palette } = changed;
 		const next = {
 			name: isTaken ? row.name : changed.name,
 			look: look ?? null,
 			howToTell: howToTell ?? null,
+			tells: tells ?? null,
 			channel: channel ?? null,
 			stockPt: stockPt ?? null,
 			shape: shape ?? null,
 			palette: palette ?? null
 		};
-		const isSame = Object.entries(next).every(
-			([field, value]) => value === Reflect.get(row, field)
+		const isSame = Object.entries(next).every(([field, value]) =>
+			deepEqual(value, Reflect.get(row, field))
 		);
 		if (!isSame) await record.update(parallels, row.id, next);
 	}
@@ -197,11 +199,12 @@ function toFinish(row: typeof paletteFinishes.$inferSelect): PaletteFinish {
 	return { ...said, key, name };
 }
 
-function asRow({ name, look, howToTell, channel, stockPt, shape }: PaletteFinish) {
+function asRow({ name, look, howToTell, tells, channel, stockPt, shape }: PaletteFinish) {
 	return {
 		name,
 		look: look ?? null,
 		howToTell: howToTell ?? null,
+		tells: tells ?? null,
 		channel: channel ?? null,
 		stockPt: stockPt ?? null,
 		shape: shape ?? null

@@ -1,4 +1,5 @@
 import { fail } from '@sveltejs/kit';
+import { parseTells } from '$lib/core/checklist/rule-sheet/tell-cell';
 import { FinishFormSchema, FinishKeyFormSchema, SharedFinishFormSchema } from '$lib/schemas/forms';
 import { theCollection } from '$lib/server/collection';
 import { readPaletteUse, removeFinish, saveFinish, shareFinish } from '$lib/server/palette/palette';
@@ -13,12 +14,15 @@ export const actions = {
 	save: async ({ request }) => {
 		const form = await readFormOf(request, FinishFormSchema);
 		if (!form.ok) return fail(400, { problems: form.problems });
-		const { name, key, ...rest } = form.value;
+		const { name, key, tells: cell, ...rest } = form.value;
+		const tells = parseTells(cell ?? '');
+		if (!tells.ok) return fail(400, { problems: tells.problems });
 		const said = Object.fromEntries(
 			Object.entries(rest).filter(([, value]) => value !== null && value !== '')
 		);
 		const done = await saveFinish(await theCollection(), {
 			...said,
+			...(tells.value.length > 0 ? { tells: tells.value } : {}),
 			name,
 			...(key ? { key } : {})
 		});

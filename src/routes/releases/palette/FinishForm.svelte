@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { CARD_SHAPES } from '$lib/core/checklist/card-format';
+	import { formatTells } from '$lib/core/checklist/rule-sheet/tell-cell';
 	import type { PaletteFinish } from '$lib/core/checklist/palette';
 	import Field from '$lib/ui/Field.svelte';
 
@@ -13,6 +14,7 @@
 		{ name: 'name', label: 'Name', width: 'w-44' },
 		{ name: 'look', label: 'Looks', width: 'w-64' },
 		{ name: 'howToTell', label: 'How to tell', width: 'w-80' },
+		{ name: 'tells', label: 'Tells (edge: green; ink: brass / look back)', width: 'w-96' },
 		{ name: 'channel', label: 'Comes only in', width: 'w-52' },
 		{ name: 'stockPt', label: 'Stock, pt', width: 'w-24' }
 	] as const;
@@ -32,7 +34,7 @@
 			<input
 				class="input w-full input-sm"
 				{name}
-				value={finish?.[name] ?? ''}
+				value={name === 'tells' ? formatTells(finish?.tells ?? []) : (finish?.[name] ?? '')}
 				required={name === 'name'}
 				inputmode={name === 'stockPt' ? 'decimal' : undefined}
 			/>

@@ -1,3 +1,4 @@
+import type { Tell } from '../../../core/checklist/tell.ts';
 import { sqliteTable, integer, real, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 
 /** Finishes that several releases share, entered once. */
@@ -9,6 +10,7 @@ export const paletteFinishes = sqliteTable(
 		name: text().notNull(),
 		look: text(),
 		howToTell: text(),
+		tells: text({ mode: 'json' }).$type<readonly Tell[]>(),
 		channel: text(),
 		stockPt: real(),
 		shape: text()

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { formatTells } from '$lib/core/checklist/rule-sheet/tell-cell';
 	import { SHEET_HINTS, type SheetName } from '$lib/core/checklist/rule-sheet/rule-sheet';
 	import type { PaletteFinish } from '$lib/core/checklist/palette';
 	import { countOf } from '$lib/ui/numerals';
@@ -17,10 +18,11 @@
 	function addFinish(key: string) {
 		const finish = palette.find((known) => known.key === key);
 		if (!finish) return;
-		const { key: from, stockPt, ...said } = finish;
+		const { key: from, stockPt, tells, ...said } = finish;
 		book.add('parallels', {
 			...said,
 			palette: from,
+			...(tells ? { tells: formatTells(tells) } : {}),
 			...(stockPt === undefined ? {} : { stockPt: String(stockPt) })
 		});
 	}

@@ -1,0 +1,1 @@
+ALTER TABLE `palette_finishes` ADD `tells` text;
