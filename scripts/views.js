@@ -72,7 +72,6 @@ export const VIEWS = [
 		}
 	},
 	{ name: 'moves', path: '/binders/1/moves' },
-	{ name: 'supplies', path: '/binders/1/supplies', theme: 'jade-night' },
 	{ name: 'phone-put-away', path: '/boxes/slips/1', size: { width: 390, height: 844 } },
 	{ name: 'phone-wants', path: '/goals/1/wants', size: { width: 390, height: 844 } }
 ];
