@@ -1,9 +1,9 @@
 <script lang="ts">
-	import { CONDITIONS, type Condition } from '$lib/core/copies/condition';
+	import type { Condition } from '$lib/core/copies/condition';
 	import type { ClassRule } from '$lib/core/storage/classes/storage-class';
 	import type { PileHint, PileView } from '$lib/server/pile/read-pile';
-	import Field from '$lib/ui/Field.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
+	import NarrowingFields from './NarrowingFields.svelte';
 	import PileChoices from './PileChoices.svelte';
 	import PileVerdict from './PileVerdict.svelte';
 	import TakenList from './TakenList.svelte';
@@ -92,26 +92,7 @@
 	}
 </script>
 
-<div class="mb-4 grid grid-cols-2 gap-3 sm:max-w-3xl sm:grid-cols-4">
-	<Field label="Year, if all are of one">
-		<input class="input w-full input-sm" inputmode="numeric" maxlength="9" bind:value={year} />
-	</Field>
-	<Field label="Maker">
-		<input class="input w-full input-sm" maxlength="200" bind:value={maker} />
-	</Field>
-	<Field label="Finish">
-		<select class="select w-full select-sm" bind:value={finish}>
-			<option value="">Base</option>
-			{#each finishes as name (name)}<option>{name}</option>{/each}
-		</select>
-	</Field>
-	<Field label="Condition">
-		<select class="select w-full select-sm" bind:value={condition}>
-			<option value="">Not looked at</option>
-			{#each CONDITIONS as word (word)}<option value={word}>{word}</option>{/each}
-		</select>
-	</Field>
-</div>
+<NarrowingFields bind:year bind:maker bind:finish bind:condition {finishes} />
 
 <div class="lg:flex lg:flex-row-reverse lg:justify-end lg:gap-8">
 	{#if top !== undefined}
