@@ -133,3 +133,11 @@ test('an error beside a correction that was recorded alone is refused; both at o
 	expect(readOutline('corrected 3: green', begun.release).problems).toEqual([]);
 	expect(readOutline('error 1: red\ncorrected 1: green', begun.release).problems).toEqual([]);
 });
+
+test('two lines that begin a section of one name are told of, beside panels too; no card of them is lost', () => {
+	const begun = readOutline('release R, M, 1994\nbase Base: 1-2');
+	for (const more of ['', '\npanels Pairs of Base: 2 in a row']) {
+		const { problems } = readOutline(`insert Fresh: N1\ninsert Fresh: N2${more}`, begun.release);
+		expect(problems).toMatchObject([{ message: expect.stringContaining('"fresh"') as string }]);
+	}
+});

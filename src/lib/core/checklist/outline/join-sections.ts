@@ -21,18 +21,21 @@ export function joinSections(
 	problems: Problem[]
 ): readonly KeyedSection[] {
 	const moved = new Map<CardDraft, string>();
-	const present = new Map(before.map((section) => [section.key, section]));
+	// Of two that two lines begin under one name the first is joined; both stay, and the check tells of them.
+	const present = new Map(before.toReversed().map((section) => [section.key, section]));
+	const joined = new Map<KeyedSection, KeyedSection>();
 	const fresh: KeyedSection[] = [];
 	for (const { section, line } of made) {
 		const same = present.get(section.key);
-		if (same) present.set(section.key, joinSection(same, section, line, problems));
+		if (same) joined.set(same, joinSection(joined.get(same) ?? same, section, line, problems));
 		else fresh.push({ ...section, cards: takeOver(section, before, moved, line, problems) });
 	}
-	const stays = [...present.values()].map((section) =>
-		moved.size === 0
+	const stays = before.map((origin) => {
+		const section = joined.get(origin) ?? origin;
+		return moved.size === 0
 			? section
-			: { ...section, cards: section.cards.filter((card) => !moved.has(card)) }
-	);
+			: { ...section, cards: section.cards.filter((card) => !moved.has(card)) };
+	});
 	return [...stays, ...fresh];
 }
 
