@@ -133,3 +133,14 @@ export function addedVariants(
 			(parallelKey === null || parallelsOf(variant).includes(parallelKey))
 	);
 }
+
+/**
+ * The printings that a card may be of in a finish, besides the regular one: those of its variants that make a
+ * version there, but for what is hidden in it.
+ */
+export function printingsOf(
+	variants: readonly Variant[],
+	parallelKey: string | null
+): readonly Variant[] {
+	return addedVariants(variants, parallelKey).filter(({ kind }) => kind !== 'piece');
+}

@@ -229,9 +229,7 @@ function watchOf(index: PileIndex, { entry, version }: PileMatch): readonly Watc
 
 /** A card as "release/card" names it. */
 function nameOf(index: PileIndex, key: string): string {
-	const entry = index.entries.find(
-		({ of, found }) => `${of.release.key}/${found.card.key}` === key
-	);
+	const entry = index.byCard.get(key);
 	if (!entry) return key;
 	const { number, title } = entry.found.card;
 	return `${[number, title].filter(Boolean).join(' ')}, ${entry.of.release.name}`;

@@ -35,6 +35,8 @@ export interface PileIndex {
 	readonly releases: readonly PileRelease[];
 	readonly entries: readonly PileEntry[];
 	readonly byNumber: ReadonlyMap<string, readonly PileEntry[]>;
+	/** By "release/card". */
+	readonly byCard: ReadonlyMap<string, PileEntry>;
 }
 
 /** Words as they are compared, each between hyphens. */
@@ -45,6 +47,7 @@ export const wordsOf = (texts: readonly (string | undefined)[]): string =>
 export function indexPile(releases: readonly Release[]): PileIndex {
 	const entries: PileEntry[] = [];
 	const byNumber = new Map<string, PileEntry[]>();
+	const byCard = new Map<string, PileEntry>();
 	const of = releases.map((release, place): PileRelease => ({
 		release,
 		vocabulary: vocabularyOf(release),
@@ -85,6 +88,7 @@ export function indexPile(releases: readonly Release[]): PileIndex {
 					])
 				};
 				entries.push(entry);
+				byCard.set(`${known.release.key}/${card.key}`, entry);
 				for (const number of numbers) {
 					const list = byNumber.get(number);
 					if (list) list.push(entry);
@@ -93,7 +97,7 @@ export function indexPile(releases: readonly Release[]): PileIndex {
 			}
 		}
 	}
-	return { releases: of, entries, byNumber };
+	return { releases: of, entries, byNumber, byCard };
 }
 
 /** A card of a pile's releases with its version, by the version's key; null where no release has it. */
@@ -102,9 +106,7 @@ export function findInIndex(
 	key: string
 ): { readonly entry: PileEntry; readonly version: Version } | null {
 	const name = parseVersionKey(key);
-	const entry = index.entries.find(
-		({ of, found }) => of.release.key === name?.release && found.card.key === name.card
-	);
+	const entry = name ? index.byCard.get(`${name.release}/${name.card}`) : undefined;
 	if (!entry) return null;
 	const { numbering, section, card } = entry.found;
 	const version = entry.of

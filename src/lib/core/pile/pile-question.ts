@@ -1,4 +1,4 @@
-import { variantsOf } from '../checklist/variant.ts';
+import { printingsOf, variantsOf } from '../checklist/variant.ts';
 import { candidatesOf } from '../telling/candidates-of.ts';
 import { nextQuestion, type Answer, type Question } from '../telling/next-question.ts';
 import { judgeMatch, type PileChoice, type PileState } from './judge-pile-card.ts';
@@ -73,15 +73,11 @@ export function questionOnPile(
 	};
 }
 
-/** Whether the number of a card exists in several printings, so that its own may be not looked at. */
+/** Whether the number of a card exists in several printings in its finish, so that its own may be not looked at. */
 export function hasPrintings({ match: { entry, version } }: Pick<PileChoice, 'match'>): boolean {
 	const { card, section } = entry.found;
-	return (
-		version.variantKey === null &&
-		variantsOf(entry.of.release.variants, section, card).some(
-			({ kind }) => kind !== 'piece' && kind !== 'uncorrected'
-		)
-	);
+	const variants = variantsOf(entry.of.release.variants, section, card);
+	return version.variantKey === null && printingsOf(variants, version.parallelKey).length > 0;
 }
 
 const outcomeOf = ({ verdict, pile }: PileChoice) =>

@@ -1,18 +1,16 @@
-import { parseVersionKey } from '../checklist/versions/version-key.ts';
 import { bad, good, type Outcome } from '../problem.ts';
 import { indexCards } from '../shorthand/card-index.ts';
 import { readShorthand } from '../shorthand/read-shorthand.ts';
 import { normalPhrase } from '../shorthand/vocabulary.ts';
-import type { PileMatch } from './find-on-pile.ts';
 import { afterTaking, judgeMatch, type PileChoice, type PileState } from './judge-pile-card.ts';
-import type { PileEntry, PileIndex } from './pile-index.ts';
+import { findInIndex, type PileIndex } from './pile-index.ts';
 
 /** More cards than people take off a pile at once. */
 export const MOST_IN_RUN = 500;
 
 /**
- * The cards of a line of many ("1-40", "5 9 13 vg"), each judged after those before it, as an entry line: read against the release of the card before,
- * or the release used last. `taken` are the cards that came off the pile so far. With any problem none is
+ * The cards of a line of many ("1-40", "5 9 13 vg"), each judged after those before it: an entry line, read
+ * against the release of the card before, or the release used last. `taken` are the cards that came off the pile so far. With any problem none is
  * taken; "all but" is no line of a pile.
  */
 export function readPileRun(
@@ -52,15 +50,13 @@ export function readPileRun(
 		const message = `this line names ${count} cards, a pile takes ${MOST_IN_RUN} at once`;
 		return bad([{ message, remedy: 'Log it in parts, or by the entry line.' }]);
 	}
-	const entries = new Map(
-		index.entries.flatMap((entry) => (entry.of === of ? [[entry.found.card.key, entry]] : []))
-	);
 	const choices: PileChoice[] = [];
 	for (const { version, quantity, condition, serial } of reading.additions) {
-		const match = matchOf(entries, version);
-		if (!match) throw new RangeError(`readPileRun: no version "${version}" on the pile`);
+		const found = findInIndex(index, version);
+		if (!found) throw new RangeError(`readPileRun: no version "${version}" on the pile`);
 		const said = {
-			...match,
+			...found,
+			fit: 0,
 			...(condition === undefined ? {} : { condition }),
 			...(serial === undefined ? {} : { serial })
 		};
@@ -70,16 +66,4 @@ export function readPileRun(
 		}
 	}
 	return good(choices);
-}
-
-function matchOf(
-	entries: ReadonlyMap<string, PileEntry>,
-	version: string
-): Pick<PileMatch, 'entry' | 'version' | 'fit'> | null {
-	const entry = entries.get(parseVersionKey(version)?.card ?? '');
-	if (!entry) return null;
-	const { numbering, section, card } = entry.found;
-	const made = entry.of.versionsOf(numbering.key, section, card);
-	const wanted = made.find(({ key }) => key === version);
-	return wanted ? { entry, version: wanted, fit: 0 } : null;
 }

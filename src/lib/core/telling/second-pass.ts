@@ -2,7 +2,7 @@ import { numberingsOf } from '../checklist/numbering.ts';
 import { compareTitles } from '../checklist/numbers/compare-card-numbers.ts';
 import type { Release } from '../checklist/release.ts';
 import { LOOKS, type Tell } from '../checklist/tell.ts';
-import { addedVariants, variantFinder } from '../checklist/variant.ts';
+import { printingsOf, variantFinder } from '../checklist/variant.ts';
 import { formatVersionKey, parseVersionKey } from '../checklist/versions/version-key.ts';
 
 /** A copy that is there, and where. */
@@ -102,8 +102,7 @@ function placesIn(release: Release) {
 					release,
 					order: order++,
 					card,
-					printingsIn: (parallel: string | null) =>
-						addedVariants(find(section, card), parallel).filter(({ kind }) => kind !== 'piece')
+					printingsIn: (parallel: string | null) => printingsOf(find(section, card), parallel)
 				}
 			])
 		)

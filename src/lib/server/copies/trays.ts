@@ -104,12 +104,7 @@ export async function countPile(
 	if (!pile) return;
 	const cards = pile.cards + more;
 	// What was measured is not so high any more.
-	const { lengthUm, isEstimate } = pile;
-	if (cards > 0)
-		await record.update(trayPiles, id, {
-			cards,
-			...(lengthUm === null ? {} : { lengthUm: null, isEstimate })
-		});
+	if (cards > 0) await record.update(trayPiles, id, { cards, lengthUm: null });
 	else await removePileRow(record, tx, id);
 }
 

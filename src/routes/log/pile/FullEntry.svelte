@@ -3,6 +3,7 @@
 	import type { FullField } from '$lib/core/pile/judge-pile-card';
 	import type { Problem } from '$lib/core/problem';
 	import { parseAmount } from '$lib/core/worth/amount';
+	import Field from '$lib/ui/Field.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import type { PileBook } from './pile-book.svelte';
 
@@ -63,47 +64,33 @@
 		</p>
 		<div class="flex flex-wrap items-end gap-2">
 			{#if asks.includes('condition')}
-				<label
-					><span class="block text-sm quiet">Condition</span>
+				<Field label="Condition">
 					<select name="condition" class="select w-36 select-sm">
 						<option value="">Not looked at</option>
 						{#each CONDITIONS as word (word)}<option value={word}>{word}</option>{/each}
-					</select></label
-				>
+					</select>
+				</Field>
 			{/if}
 			{#if asks.includes('serial')}
-				<label
-					><span class="block text-sm quiet">Serial</span>
-					<input
-						name="serial"
-						class="input w-24 input-sm"
-						placeholder="14/65"
-						maxlength="20"
-					/></label
-				>
+				<Field label="Serial">
+					<input name="serial" class="input w-24 input-sm" placeholder="14/65" maxlength="20" />
+				</Field>
 			{/if}
 			{#if asks.includes('value')}
-				<label
-					><span class="block text-sm quiet">Value</span>
-					<input
-						name="value"
-						class="input w-28 input-sm"
-						placeholder="12.50 EUR"
-						maxlength="40"
-					/></label
-				>
+				<Field label="Value">
+					<input name="value" class="input w-28 input-sm" placeholder="12.50 EUR" maxlength="40" />
+				</Field>
 			{/if}
 			{#if asks.includes('photo')}
-				<label class="min-w-0"
-					><span class="block text-sm quiet">Photo</span>
+				<Field label="Photo">
 					<input
 						type="file"
 						name="photo"
 						accept="image/*"
 						capture="environment"
 						class="file-input w-56 max-w-full file-input-sm"
-					/></label
-				>
+					/>
+				</Field>
 			{/if}
 			<button class="btn btn-sm">Keep</button>
 		</div>

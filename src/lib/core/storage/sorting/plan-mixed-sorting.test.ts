@@ -109,19 +109,25 @@ describe('a mixed pile', () => {
 				const dealings = sum(plan.steps, ({ seconds }) => seconds);
 				expect(dealings).toBeCloseTo(cheapest(sets, ['maker', 'year', 'name'], most));
 				expect(sum(plan.sets, ({ cards }) => cards)).toBe(sum(sets, ({ cards }) => cards));
-				// Every pile of a step is dealt on, or is a set.
-				const names = new Set(plan.steps.flatMap(({ piles }) => piles.map((pile) => pile.name)));
-				for (const { of } of plan.steps)
-					if (of !== '') expect(names.has(of) || named(of, sets)).toBe(true);
+				// A dealing takes all cards of what it names, and makes a pile of each of its parts.
+				for (const { of, cards, piles } of plan.steps) {
+					const inside = sets.filter((each) => isWithin(each, of));
+					expect(cards).toBe(sum(inside, (each) => each.cards));
+					expect(sum(piles, (pile) => pile.cards)).toBe(cards);
+					for (const pile of piles) {
+						const part = inside.filter((each) => isWithin(each, pile.name));
+						expect(pile.cards).toBe(sum(part, (each) => each.cards));
+					}
+				}
 			}),
 			{ numRuns: 200 }
 		);
 	});
 });
 
-/** Whether all cards agree in what is named. */
-const named = (of: string, sets: readonly MixedSet[]) =>
-	sets.filter(({ maker, year }) => `${maker}, ${year}`.startsWith(of)).length > 0;
+/** Whether a set is of what a label names: "a", "a, b"; the empty label names all. */
+const isWithin = ({ maker, year, name }: MixedSet, label: string) =>
+	label === '' || `${maker}, ${year}, ${name}, `.startsWith(`${label}, `);
 
 type Level = 'maker' | 'year' | 'name';
 /** Every way to cut the levels into dealings, each part choosing for itself. */
