@@ -1,3 +1,5 @@
+import { keepingOf, USUAL_CLASSES } from '../src/lib/core/storage/classes/keeping.ts';
+import { USUAL_TIERS } from '../src/lib/core/storage/holders/choose-holder.ts';
 import { quantile } from 'd3-array';
 import { sql } from 'drizzle-orm';
 import { indexPile } from '../src/lib/core/pile/pile-index.ts';
@@ -31,7 +33,11 @@ export async function benchPile(collection: Collection): Promise<void> {
 		await p95((i) => findForPile(db, `${i + 1} series ${i + 50}`, {}, known))
 	);
 	const index = indexPile(view.releases);
-	const state = { slots: slotsByVersion(view.slots), owned: new Map(view.owned), classes: [] };
+	const state = {
+		slots: slotsByVersion(view.slots),
+		owned: new Map(view.owned),
+		keeping: keepingOf({ classes: USUAL_CLASSES, tiers: USUAL_TIERS, currency: 'EUR' })
+	};
 	tell('judge a number', await p95((i) => void judgePileCard(index, String(i + 1), state)));
 	tell('judge words of a title', await p95((i) => void judgePileCard(index, `keeper ${i}`, state)));
 	const [release = ''] = known;

@@ -105,6 +105,10 @@ export const PlanBoxesInput = Type.Object(
 						isApart: said(
 							Type.Optional(Type.Boolean()),
 							'Whether it stands apart from the sets (personal, valuables, to sell); left out: no.'
+						),
+						keptIn: said(
+							Type.Optional(Word),
+							'Storage class or value tier whose own boxes it stands in; left out: with the sets.'
 						)
 					},
 					closed
@@ -122,6 +126,28 @@ export const PlanBoxesInput = Type.Object(
 		growth: said(
 			Type.Optional(Share),
 			'Share of the missing numbers of a set for which a shared row keeps room; usually 0.5.'
+		),
+		classes: said(
+			Type.Optional(
+				list(
+					Type.Object(
+						{
+							name: said(Word, 'Name of the storage class or value tier.'),
+							sharedKind: said(
+								Type.Optional(Word),
+								'Key of the box that its cards share; left out: that of sets.'
+							),
+							isBySet: said(
+								Type.Optional(Type.Boolean()),
+								'Whether sets are kept together in it; left out: single cards, year by year.'
+							)
+						},
+						closed
+					),
+					200
+				)
+			),
+			'Storage classes and value tiers in the order of their boxes; others come last, as they come.'
 		)
 	},
 	closed
@@ -135,6 +161,7 @@ export const PlanBoxesOutput = Type.Object(
 						box: said(Count, 'Which one, from 1.'),
 						kind: said(Word, 'Key of its kind.'),
 						isApart: said(Type.Boolean(), 'Whether it stands apart from the sets.'),
+						keptIn: said(Type.Optional(Word), 'Class or tier that it is for; left out: sets.'),
 						rows: said(
 							Type.Array(
 								Type.Object(

@@ -19,17 +19,15 @@ import {
 } from './vocabulary.ts';
 
 /** From which value on a card is kept in what. */
-const TiersSchema = Type.Array(
-	Type.Object(
-		{
-			name: said(Word, 'What the tier is called.'),
-			fromMinor: said(Minor, 'From which value on, in minor units.'),
-			holder: said(Type.Enum([...HOLDER_SORTS]), 'What its cards are kept in.')
-		},
-		closed
-	),
-	{ minItems: 1, maxItems: 50 }
+const TierSchema = Type.Object(
+	{
+		name: said(Word, 'What the tier is called.'),
+		fromMinor: said(Minor, 'From which value on, in minor units.'),
+		holder: said(Type.Enum([...HOLDER_SORTS]), 'What its cards are kept in.')
+	},
+	closed
 );
+export const TiersSchema = list(TierSchema, 50, { minItems: 1 });
 
 export const ChooseHolderInput = Type.Object(
 	{

@@ -3,7 +3,9 @@ import { ChecklistBodySchema } from './checklist.ts';
 import { Quantity, VersionKeySchema } from './compute.ts';
 import { ConditionSchema, GoalRulesSchema } from './goal-rules.ts';
 import { ClassRulesSchema } from './storage-class.ts';
-import { closed, list, orNull, record, said, Whole, Word } from './vocabulary.ts';
+import { TiersSchema } from './compute-holders.ts';
+import { ExchangeRatesSchema } from './exchange-rates.ts';
+import { closed, Currency, list, Minor, orNull, record, said, Whole, Word } from './vocabulary.ts';
 
 export const JudgePileInput = Type.Object(
 	{
@@ -37,7 +39,9 @@ export const JudgePileInput = Type.Object(
 						{
 							version: said(VersionKeySchema, 'Key of its version.'),
 							quantity: said(Type.Optional(Quantity), 'How many equal ones; left out: 1.'),
-							condition: said(Type.Optional(ConditionSchema), 'Left out: not looked at.')
+							condition: said(Type.Optional(ConditionSchema), 'Left out: not looked at.'),
+							valueMinor: said(Type.Optional(Minor), 'What one is worth, in minor units.'),
+							currency: said(Type.Optional(Currency), 'What it is valued in; left out: EUR.')
 						},
 						closed
 					),
@@ -76,6 +80,12 @@ export const JudgePileInput = Type.Object(
 			'What is known of the whole pile.'
 		),
 		classes: said(Type.Optional(ClassRulesSchema), 'Storage classes; left out: none.'),
+		tiers: said(
+			Type.Optional(TiersSchema),
+			'Value tiers: what a copy is valued in one with a rigid holder goes there; left out: none.'
+		),
+		currency: said(Type.Optional(Currency), 'What the tiers are stated in; left out: EUR.'),
+		rates: said(Type.Optional(ExchangeRatesSchema), 'Rates of exchange; left out: none.'),
 		condition: said(Type.Optional(ConditionSchema), 'Of cards of which none is typed.'),
 		synonyms: said(
 			Type.Optional(
@@ -128,9 +138,10 @@ export const JudgePileOutput = Type.Object(
 								{
 									kind: said(
 										Type.Enum(['class', 'goal', 'spares', 'not collected']),
-										'class: a storage class takes it. goal: it goes to a set. spares, not collected: neither.'
+										'class: a storage class or a value tier takes it. goal: it goes to a set. spares, not collected: neither.'
 									),
 									name: said(Type.String(), 'What the pile is called.'),
+									goal: said(Type.Optional(Type.String()), 'The goal that takes it.'),
 									why: said(Type.String(), 'Why it goes there.')
 								},
 								closed

@@ -3,14 +3,19 @@ import { ChecklistBodySchema } from './checklist.ts';
 import { VersionKeySchema } from './compute.ts';
 import { ClassRulesSchema, KeptCardSchema } from './storage-class.ts';
 import { ExchangeRatesSchema } from './exchange-rates.ts';
-import { closed, list, orNull, said, Whole, Word } from './vocabulary.ts';
+import { TiersSchema } from './compute-holders.ts';
+import { closed, Currency, Holder, list, orNull, said, Whole, Word } from './vocabulary.ts';
 
 export const StorageClassInput = Type.Object(
 	{
 		cards: said(
 			list(
 				Type.Object(
-					{ key: said(Word, 'Names the card in the answer.'), ...KeptCardSchema },
+					{
+						key: said(Word, 'Names the card in the answer.'),
+						...KeptCardSchema,
+						holder: said(Type.Optional(Holder), 'Key of what it is in; left out: nothing.')
+					},
 					closed
 				),
 				20_000
@@ -21,7 +26,12 @@ export const StorageClassInput = Type.Object(
 		rates: said(
 			Type.Optional(ExchangeRatesSchema),
 			'Rates of exchange, by which values in other money are converted; left out: none.'
-		)
+		),
+		tiers: said(
+			Type.Optional(TiersSchema),
+			'Value tiers, each with its own box; left out: the usual ones.'
+		),
+		currency: said(Type.Optional(Currency), 'What the tiers are stated in; left out: EUR.')
 	},
 	closed
 );
@@ -39,6 +49,10 @@ export const StorageClassOutput = Type.Object(
 						),
 						rule: said(orNull(Whole), 'Place of the rule in the list, from 0.'),
 						why: said(Type.String(), 'Why it holds.'),
+						use: said(
+							Word,
+							'What the box is for that it goes into: its class (in rigid holders apart), its value tier, or sets.'
+						),
 						undecided: said(
 							Type.Array(Whole),
 							'Rules passed over because its value is in other money, by place.'

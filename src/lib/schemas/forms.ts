@@ -1,7 +1,6 @@
 import { Type, type Static } from 'typebox';
 import { COLLECTIBLE_KINDS } from '../core/checklist/beside-cards.ts';
 import { CARD_SHAPES } from '../core/checklist/card-format.ts';
-import { BOX_USES } from '../core/storage/kinds/box-use.ts';
 import { SLIP_STATES } from '../core/storage/slips/slip-line.ts';
 import { LONGEST_OUTLINE } from '../core/checklist/outline/parse-outline.ts';
 import { TITLE_SEPARATORS } from '../core/checklist/subjects-of-titles.ts';
@@ -16,7 +15,7 @@ import { COPY_STATUSES } from '../core/copies/copy-record.ts';
 import { SPREADS } from '../core/copies/spread-cost.ts';
 import { HOLDER_KEYS } from '../core/storage/kinds/holder-kind.ts';
 import { HAND_TO } from '../core/pile/hand-to.ts';
-import { PILE_KINDS } from '../core/pile/judge-pile-card.ts';
+import { PILE_KINDS } from '../core/pile/next-pile.ts';
 import { TRAYS } from '../core/pile/tray.ts';
 import { idOf, list, orNull } from './vocabulary.ts';
 
@@ -226,7 +225,7 @@ export const KindIdFormSchema = Type.Object({ ...KindSortFormSchema.properties, 
 export const BoxFormSchema = Type.Object({
 	name: Name,
 	kind: Key,
-	use: Type.Enum([...BOX_USES]),
+	use: Name,
 	shelfId
 });
 export const ShiftFormSchema = Type.Object({ by: Type.Enum(['left', 'right']) });

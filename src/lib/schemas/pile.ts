@@ -1,5 +1,5 @@
 import { Type } from 'typebox';
-import { PILE_KINDS } from '../core/pile/judge-pile-card.ts';
+import { PILE_KINDS } from '../core/pile/next-pile.ts';
 import { MOST_IN_RUN } from '../core/pile/read-pile-run.ts';
 import { VersionKeySchema } from './compute.ts';
 import { ConditionSchema } from './goal-rules.ts';
@@ -26,6 +26,7 @@ const NextPileSchema = Type.Object(
 	{
 		kind: Type.Enum([...PILE_KINDS]),
 		name: Word,
+		goal: Type.Optional(Word),
 		why: Text
 	},
 	closed

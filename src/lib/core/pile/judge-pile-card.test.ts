@@ -1,4 +1,8 @@
 import fc from 'fast-check';
+import { keepingOf } from '../storage/classes/keeping.ts';
+import type { ClassRule } from '../storage/classes/storage-class.ts';
+import { USUAL_TIERS } from '../storage/holders/choose-holder.ts';
+import { dearest } from './next-pile.ts';
 import { describe, expect, test } from 'vitest';
 import { normalCardNumber } from '../checklist/numbers/card-number.ts';
 import { expand } from '../checklist/versions/expand.ts';
@@ -17,7 +21,9 @@ import { indexPile } from './pile-index.ts';
 import { made, rival, year } from './pile.fixture.ts';
 
 const index = indexPile([year('1994'), year('1995'), rival]);
-const state: PileState = { slots: new Map(), owned: new Map(), classes: [] };
+const keptBy = (...classes: ClassRule[]) =>
+	keepingOf({ classes, tiers: USUAL_TIERS, currency: 'EUR' });
+const state: PileState = { slots: new Map(), owned: new Map(), keeping: keptBy() };
 
 describe('judgePileCard', () => {
 	const slot = (version: string, heldRank: number | null, set = 1) => ({
@@ -64,11 +70,12 @@ describe('judgePileCard', () => {
 		]);
 	});
 
+	const pileOf = (line: string, more: Partial<PileState>) => {
+		const [first] = choices(line, more);
+		return `${first?.verdict.kind}: ${first?.pile.name}; ${first?.pile.why}`;
+	};
+
 	test('the verdict, and the pile: a class, a goal with its set, spares, not collected', () => {
-		const pileOf = (line: string, more: Partial<PileState>) => {
-			const [first] = choices(line, more);
-			return `${first?.verdict.kind}: ${first?.pile.name}; ${first?.pile.why}`;
-		};
 		expect(pileOf('1 rival', {})).toBe('outside: Not collected; no goal asks for it');
 		const full = [slot('moths/base-1', 8), slot('moths/base-1', null, 2)];
 		expect(pileOf('1 rival', { slots: slotsByVersion(full) })).toBe(
@@ -80,10 +87,31 @@ describe('judgePileCard', () => {
 		expect(pileOf('1 rival', { slots: slotsByVersion(full.slice(0, 1)) })).toBe(
 			'spare: Spares; every slot for it is filled as well'
 		);
-		const classes = [{ name: 'Ada', where: { subjects: ['Ada Hale'] } }];
+		const keeping = keptBy({ name: 'Ada', where: { subjects: ['Ada Hale'] } });
 		expect(
-			pileOf('1 lamp 1994', { classes, slots: slotsByVersion([slot('l-1994/base-1', null)]) })
+			pileOf('1 lamp 1994', { keeping, slots: slotsByVersion([slot('l-1994/base-1', null)]) })
 		).toBe('needed: Ada; its subject is Ada Hale');
+	});
+
+	// ● 20 and up: magnetic case. Common practice, no source.
+	test('what a copy is worth puts the card on the pile of its tier, whoever needs it', () => {
+		const worth = (valueMinor: number, currency = 'EUR') =>
+			new Map([['l-1994/base-1', { valueMinor, currency }]]);
+		const [dear] = choices('1 lamp 1994', { worth: worth(2500) });
+		expect(dear).toMatchObject({
+			worth: { valueMinor: 2500 },
+			asks: ['condition', 'value', 'photo']
+		});
+		expect(pileOf('1 lamp 1994', { worth: worth(2500) })).toBe(
+			'outside: best; its value puts it into the tier "best"; a copy is valued at 25.00 EUR'
+		);
+		expect(pileOf('1 lamp 1994', { worth: worth(99) })).toMatch(/^outside: Not collected/);
+		// Other money without a rate says nothing.
+		expect(pileOf('1 lamp 1994', { worth: worth(9900, 'JPY') })).toMatch(/^outside: Not/);
+		const cheap = { version: 'a', valueMinor: 1, currency: 'EUR' };
+		expect(dearest([cheap, { ...cheap, valueMinor: 3 }, { ...cheap, valueMinor: 2 }])).toEqual(
+			new Map([['a', { valueMinor: 3, currency: 'EUR' }]])
+		);
 	});
 
 	test('only what is worth it is asked for in full', () => {
@@ -93,7 +121,7 @@ describe('judgePileCard', () => {
 		expect(asks('1 lamp 1994 nm')).toEqual(['value', 'photo']);
 		expect(asks('27 brass 1994', { condition: 'good' })).toEqual(['serial', 'value', 'photo']);
 		expect(asks('27 brass 3/50 1994', { condition: 'good' })).toEqual(['value', 'photo']);
-		expect(asks('fog 1994', { classes: [{ name: 'all', where: {} }] })).toContain('photo');
+		expect(asks('fog 1994', { keeping: keptBy({ name: 'all', where: {} }) })).toContain('photo');
 	});
 
 	test('what to watch for: another picture of the number, the same card of another year', () => {

@@ -1,9 +1,10 @@
-import { variantsOf } from '../checklist/variant.ts';
 import { qualityRank, type Condition } from '../copies/condition.ts';
 import { judgeCard, type StackSlot, type Verdict } from '../goal/judge-card.ts';
-import { storageClass, type ClassRule, type KeptCard } from '../storage/classes/storage-class.ts';
+import type { Keeping } from '../storage/classes/keeping.ts';
 import { findOnPile, type Narrowing, type PileMatch } from './find-on-pile.ts';
+import { nextPile, type KnownWorth, type NextPile } from './next-pile.ts';
 import type { PileEntry, PileIndex } from './pile-index.ts';
+import { watchOf, type Watch } from './watch-card.ts';
 
 /** What the cards that came off the pile changed: see `afterTaking`. */
 export interface PileProgress {
@@ -21,28 +22,15 @@ export interface PileState extends Partial<PileProgress> {
 	readonly slots: ReadonlyMap<string, readonly StackSlot[]>;
 	/** Version key → copies. */
 	readonly owned: ReadonlyMap<string, number>;
-	/** Storage classes, the first that holds counts. */
-	readonly classes: readonly ClassRule[];
+	/** By which rules copies are kept. */
+	readonly keeping: Pick<Keeping, 'useOf'>;
+	/** What copies of a version are worth, as far as one of them is valued; by version key. */
+	readonly worth?: ReadonlyMap<string, KnownWorth>;
 	readonly narrowing?: Narrowing;
 	/** Of cards of which none is typed. */
 	readonly condition?: Condition;
 	/** Words of one's own, as `normalPhrase` writes them → what they stand for. */
 	readonly synonyms?: ReadonlyMap<string, string>;
-}
-
-/** Something to look at before one believes the guess. */
-export interface Watch {
-	readonly kind: 'variant' | 'same as' | 'other year';
-	readonly text: string;
-}
-
-export const PILE_KINDS = ['class', 'goal', 'spares', 'not collected'] as const;
-
-/** Where the card goes next, with the reason. */
-export interface NextPile {
-	readonly kind: (typeof PILE_KINDS)[number];
-	readonly name: string;
-	readonly why: string;
 }
 
 /** What is asked of a card that is worth typing in full. */
@@ -57,6 +45,8 @@ export interface PileChoice {
 	/** Why it stands where it does: "same set as the card before". */
 	readonly reasons: readonly string[];
 	readonly watch: readonly Watch[];
+	/** What a copy of it is valued at; left out: none is. */
+	readonly worth?: KnownWorth;
 	readonly pile: NextPile;
 	/** Of what is worth it: what is to be typed as well; otherwise nothing. */
 	readonly asks: readonly FullField[];
@@ -123,7 +113,8 @@ function toChoice(
 	{ match, verdict, owned }: JudgedMatch,
 	state: PileState
 ): PileChoice {
-	const kept = storageClass(keptCard(match), state.classes);
+	const worth = state.worth?.get(match.version.key);
+	const pile = nextPile(match, verdict, state.keeping, worth);
 	const { condition = state.condition } = match;
 	return {
 		match,
@@ -131,8 +122,9 @@ function toChoice(
 		verdict,
 		reasons: reasonsOf(match.entry, verdict, owned, state),
 		watch: watchOf(index, match),
-		pile: nextPile(kept, verdict),
-		asks: asksOf(match, kept.name !== null, state)
+		...(worth ? { worth } : {}),
+		pile,
+		asks: asksOf(match, pile.kind === 'class', state)
 	};
 }
 
@@ -198,76 +190,6 @@ function reasonsOf(
 		verdict.kind === 'upgrade' && `better than the one in ${verdict.goal}`,
 		owned > 0 && `${owned} owned`
 	].filter((reason) => reason !== false);
-}
-
-function watchOf(index: PileIndex, { entry, version }: PileMatch): readonly Watch[] {
-	const { release } = entry.of;
-	const { section, card } = entry.found;
-	const variants = (version.variantKey === null ? variantsOf(release.variants, section, card) : [])
-		.filter(({ kind }) => kind !== 'piece' && kind !== 'uncorrected')
-		.map(({ kind, name, howToTell }): Watch => ({
-			kind: 'variant',
-			text: [`${kind}: ${name}`, howToTell].filter(Boolean).join('. ')
-		}));
-	const same = (card.sameAs ?? []).map((key): Watch => ({
-		kind: 'same as',
-		text: `it cannot be told from ${nameOf(index, key)}`
-	}));
-	const [number] = entry.numbers;
-	const years = (number === undefined ? [] : (index.byNumber.get(number) ?? []))
-		.filter(
-			(other) => other.of !== entry.of && other.title === entry.title && entry.title.length > 2
-		)
-		.map(({ of }): Watch => ({
-			kind: 'other year',
-			text: `${of.release.name} has the same number and title: look which it is`
-		}));
-	return [...variants, ...same, ...years].filter(
-		(watch, i, all) => all.findIndex(({ text }) => text === watch.text) === i
-	);
-}
-
-/** A card as "release/card" names it. */
-function nameOf(index: PileIndex, key: string): string {
-	const entry = index.byCard.get(key);
-	if (!entry) return key;
-	const { number, title } = entry.found.card;
-	return `${[number, title].filter(Boolean).join(' ')}, ${entry.of.release.name}`;
-}
-
-function keptCard({ entry, version, serial }: PileMatch): KeptCard {
-	const { release } = entry.of;
-	const { card, section } = entry.found;
-	const finish = release.parallels.find(({ key }) => key === version.parallelKey)?.name;
-	return {
-		release: release.key,
-		maker: release.maker,
-		year: release.year,
-		sectionKind: section.kind,
-		subjects: card.subjects,
-		...(card.group === undefined ? {} : { group: card.group }),
-		...(card.tags === undefined ? {} : { tags: card.tags }),
-		marks: card.marks,
-		...(finish === undefined ? {} : { finish }),
-		isVariant: version.variantKey !== null,
-		isNumbered: version.printRun !== null || serial !== undefined
-	};
-}
-
-function nextPile(kept: ReturnType<typeof storageClass>, verdict: Verdict): NextPile {
-	if (kept.name !== null) return { kind: 'class', name: kept.name, why: kept.why };
-	switch (verdict.kind) {
-		case 'needed': {
-			const set = verdict.set !== undefined && verdict.set > 1 ? `, set ${verdict.set}` : '';
-			return { kind: 'goal', name: `${verdict.goal}${set}`, why: 'its slot is open' };
-		}
-		case 'upgrade':
-			return { kind: 'goal', name: verdict.goal, why: 'it is better than the copy there' };
-		case 'spare':
-			return { kind: 'spares', name: 'Spares', why: 'every slot for it is filled as well' };
-		case 'outside':
-			return { kind: 'not collected', name: 'Not collected', why: 'no goal asks for it' };
-	}
 }
 
 /** Only what is worth it is typed in full: numbered cards, key cards, and what a class keeps apart. */

@@ -1,6 +1,7 @@
 import type { Condition } from '../copies/condition.ts';
 import type { Verdict } from '../goal/judge-card.ts';
-import type { NextPile, PileChoice } from './judge-pile-card.ts';
+import type { PileChoice } from './judge-pile-card.ts';
+import type { NextPile } from './next-pile.ts';
 import { hasPrintings } from './pile-question.ts';
 import { findInIndex, type PileIndex } from './pile-index.ts';
 

@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { resolveRelease } from '../checklist/draft/resolve-release.ts';
 import { secondPass } from '../telling/second-pass.ts';
 import { choiceOfLaid, laidCard } from './laid-card.ts';
+import { keepingOf } from '../storage/classes/keeping.ts';
 import { judgePileCard, slotsByVersion, type PileState } from './judge-pile-card.ts';
 import { indexPile } from './pile-index.ts';
 import { questionOnPile } from './pile-question.ts';
@@ -46,7 +47,7 @@ const open = (goals: readonly string[]): PileState => ({
 		}))
 	),
 	owned: new Map(),
-	classes: []
+	keeping: keepingOf({ classes: [], tiers: [], currency: 'EUR' })
 });
 function choiceOf(line: string, state: PileState) {
 	const [choice] = judgePileCard(index, line, state).choices;

@@ -95,23 +95,3 @@ function factorBetween(from: string, to: string, rates: readonly ExchangeRate[])
 	const rate = rateBetween(from, to, rates);
 	return rate === null ? null : rate * 10 ** (minorDigits(to) - minorDigits(from));
 }
-
-/**
- * The least amount in another currency that is worth at least so much; null where no kept rate leads there.
- *
- * @example leastWorth(920, 'EUR', 'USD', [{ from: 'USD', to: 'EUR', rate: 0.92 }]) // 1000
- */
-export function leastWorth(
-	minor: number,
-	currency: string,
-	other: string,
-	rates: readonly ExchangeRate[]
-): number | null {
-	const factor = factorBetween(other, currency, rates);
-	if (factor === null) return null;
-	// From half a unit below on it is rounded up; a step either way for what division rounds off.
-	const least = Math.max(0, Math.ceil((minor - 0.5) / factor));
-	const isEnough = (amount: number) => Math.round(amount * factor) >= minor;
-	if (least > 0 && isEnough(least - 1)) return least - 1;
-	return isEnough(least) ? least : least + 1;
-}

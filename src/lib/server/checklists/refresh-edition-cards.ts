@@ -29,8 +29,11 @@ export async function refreshEditionCards(
 					? []
 					: section.cards
 							.filter(({ key }) => !listed.has(key))
-							.map(({ key, number, title, subjects, group = null, sortAs = null }) => ({
-								...{ releaseId, sectionId, key, number, title, subjects, group, sortAs }
+							.map(({ key, number, title, subjects, marks, ...card }) => ({
+								...{ releaseId, sectionId, key, number, title, subjects, marks },
+								group: card.group ?? null,
+								tags: card.tags ?? null,
+								sortAs: card.sortAs ?? null
 							}));
 			});
 			for (const some of chunks(rows, 500)) await tx.insert(editionCards).values(some);

@@ -5,9 +5,12 @@ import { resolveRules } from '../../core/goal/goal-rules.ts';
 import { scopeGoals } from '../../core/goal/scope-goal.ts';
 import { stackSlotsOf } from '../../core/goal/stack-slots.ts';
 import { packFinder, packFinishes } from '../../core/packs/pack-finishes.ts';
+import { dearest, type KnownWorth } from '../../core/pile/next-pile.ts';
 import { indexPile } from '../../core/pile/pile-index.ts';
 import { judgePileCard, slotsByVersion, type PileChoice } from '../../core/pile/judge-pile-card.ts';
-import { storageClass } from '../../core/storage/classes/storage-class.ts';
+import { USUAL_TIERS, type HolderTier } from '../../core/storage/holders/choose-holder.ts';
+import { keepingOf } from '../../core/storage/classes/keeping.ts';
+import { classChooser } from '../../core/storage/classes/storage-class.ts';
 import { bad, good } from '../../core/problem.ts';
 import { parseVersionKey } from '../../core/checklist/versions/version-key.ts';
 import {
@@ -35,11 +38,18 @@ export const storageClassComputation = defineComputation({
 	summary: 'Where copies are kept: the first storage class whose rule holds, and why.',
 	input: StorageClassInput,
 	output: StorageClassOutput,
-	run({ cards, rules, rates }: StorageClassRequest) {
-		const problems = repeated('cards', 'key', cards);
+	run({ cards, rules, rates = [], currency = 'EUR', ...input }: StorageClassRequest) {
+		const tiers: readonly HolderTier[] = input.tiers ?? USUAL_TIERS;
+		const problems = [...repeated('cards', 'key', cards), ...repeated('tiers', 'name', tiers)];
 		if (problems.length > 0) return bad(problems);
+		const choose = classChooser(rules, rates);
+		const keeping = keepingOf({ classes: rules, tiers, currency, rates });
 		return good({
-			cards: cards.map(({ key, ...card }) => ({ key, ...storageClass(card, rules, rates) }))
+			cards: cards.map(({ key, holder = null, ...card }) => ({
+				key,
+				...choose(card),
+				use: keeping.useOf({ card, holder }).use
+			}))
 		});
 	}
 });
@@ -79,6 +89,9 @@ export const judgePileCardComputation = defineComputation({
 		goals = [],
 		copies = [],
 		classes = [],
+		tiers,
+		currency = 'EUR',
+		rates = [],
 		synonyms = {},
 		...state
 	}: JudgePileRequest) {
@@ -123,7 +136,8 @@ export const judgePileCardComputation = defineComputation({
 			...state,
 			synonyms: new Map(Object.entries(synonyms)),
 			owned,
-			classes,
+			keeping: keepingOf({ classes, rates, currency, tiers: tiers ?? [] }),
+			worth: worthOf(copies),
 			slots: slotsByVersion(
 				scoped.flatMap(({ name, key, slots }) => {
 					const filling = filled.get(key);
@@ -134,6 +148,15 @@ export const judgePileCardComputation = defineComputation({
 		return good({ choices: choices.map((choice) => told(choice, owned)), fitting });
 	}
 });
+
+/** The dearest value of a copy of each version. */
+function worthOf(copies: NonNullable<JudgePileRequest['copies']>): ReadonlyMap<string, KnownWorth> {
+	return dearest(
+		copies.flatMap(({ version, valueMinor, currency = 'EUR' }) =>
+			valueMinor === undefined ? [] : [{ version, valueMinor, currency }]
+		)
+	);
+}
 
 /** A choice as the API gives it: keys instead of what they name. */
 function told(

@@ -17,12 +17,17 @@ import { defineComputation } from './define-computation.ts';
 const MOST_BOXES = 20_000;
 
 /** Rows that take no card, or so many boxes that nobody means them. */
-function problemsOfRows(shared: BoxKind, sets: PlanBoxesRequest['sets']): readonly Problem[] {
+function problemsOfRows(
+	shared: BoxKind | undefined,
+	sets: PlanBoxesRequest['sets'],
+	pointer: string
+): readonly Problem[] {
+	if (!shared || sets.length === 0) return [];
 	const rowUm = usableRowUm(shared, sets);
 	if (rowUm <= 0) {
 		return [
 			{
-				pointer: '/sharedKind',
+				pointer,
 				field: 'rowMm',
 				message: `a row of ${shared.rowMm} mm takes not even one card beside its divider`,
 				remedy: 'Share a box with longer rows.'
@@ -51,26 +56,38 @@ export const planBoxesComputation = defineComputation({
 	input: PlanBoxesInput,
 	output: PlanBoxesOutput,
 	run({ sets, ...options }: PlanBoxesRequest) {
-		const { kinds = BOX_KINDS, sharedKind } = options;
-		const isKnown = sharedKind === undefined || kinds.some(({ key }) => key === sharedKind);
-		const shared = kinds.find(({ key }) => key === (sharedKind ?? '5000')) ?? kinds.at(-1);
+		const { kinds = BOX_KINDS, sharedKind, classes = [] } = options;
+		const usual = kinds.find(({ key }) => key === '5000') ?? kinds.at(-1);
+		const named = new Set(classes.map(({ name }) => name));
+		const isOfNone = ({ keptIn }: { readonly keptIn?: string }) =>
+			keptIn === undefined || !named.has(keptIn);
+		const asked = [
+			{ pointer: '/sharedKind', kind: sharedKind, of: sets.filter(isOfNone) },
+			...classes.map(({ name, sharedKind: kind }, i) => ({
+				...{ pointer: `/classes/${i}/sharedKind`, kind },
+				of: sets.filter(({ keptIn }) => keptIn === name)
+			}))
+		];
 		const problems: readonly Problem[] = [
 			...repeated('sets', 'key', sets),
+			...repeated('classes', 'name', classes),
 			...sets.flatMap((set, i) => problemsOfSet(set, `/sets/${i}`)),
-			...(shared ? problemsOfRows(shared, sets) : []),
-			...(isKnown
-				? []
-				: [
-						{
-							pointer: '/sharedKind',
-							field: 'sharedKind',
-							message: `there is no box kind "${sharedKind}"`,
-							remedy: `Known are ${kinds.map(({ key }) => key).join(', ')}.`
-						}
-					])
+			...asked.flatMap(({ pointer, kind, of }) => {
+				const shared = kinds.find(({ key }) => key === (kind ?? sharedKind)) ?? usual;
+				const isKnown = kind === undefined || shared?.key === kind;
+				return isKnown
+					? problemsOfRows(shared, of, pointer)
+					: [
+							{
+								pointer,
+								field: 'sharedKind',
+								message: `there is no box kind "${kind}"`,
+								remedy: `Known are ${kinds.map(({ key }) => key).join(', ')}.`
+							}
+						];
+			})
 		];
 		if (problems.length > 0) return bad(problems);
-		const usual = kinds.some(({ key }) => key === '5000') ? '5000' : kinds.at(-1)?.key;
-		return good(planBoxes(sets, { ...options, sharedKind: sharedKind ?? usual ?? '5000' }));
+		return good(planBoxes(sets, { ...options, sharedKind: sharedKind ?? usual?.key ?? '5000' }));
 	}
 });

@@ -47,13 +47,22 @@ const EXAMPLES: Readonly<Record<string, { body: unknown; holds: unknown }>> = {
 	},
 	'storage-class': {
 		body: {
-			cards: [{ key: 'a', subjects: ['Ada'] }, { key: 'b' }],
-			rules: [{ name: 'Ada', where: { subjects: ['ada'] } }]
+			cards: [
+				{ key: 'a', subjects: ['Ada'], holder: 'magnetic-35' },
+				{ key: 'b', holder: 'sleeve' },
+				{ key: 'c', valueMinor: 500 }
+			],
+			rules: [{ name: 'Ada', where: { subjects: ['ada'] } }],
+			tiers: [
+				{ name: 'box', fromMinor: 0, holder: 'none' },
+				{ name: 'dear', fromMinor: 500, holder: 'top-loader' }
+			]
 		},
 		holds: {
 			cards: [
-				{ key: 'a', name: 'Ada', rule: 0 },
-				{ key: 'b', name: null }
+				{ key: 'a', name: 'Ada', rule: 0, use: 'Ada, in holders' },
+				{ key: 'b', name: null, use: 'sets' },
+				{ key: 'c', name: null, use: 'dear' }
 			]
 		}
 	},
@@ -196,12 +205,30 @@ const EXAMPLES: Readonly<Record<string, { body: unknown; holds: unknown }>> = {
 		body: {
 			sets: [
 				{ key: 'a', name: 'A', year: '1994', maker: 'M', cards: 480, need: 480, have: 480 },
-				{ key: 'b', name: 'B', year: '1994', maker: 'M', cards: 2, need: 90, have: 2 }
+				{ key: 'b', name: 'B', year: '1994', maker: 'M', cards: 2, need: 90, have: 2 },
+				...['best', 'Ada'].map((keptIn) => ({
+					...{ key: keptIn, name: 'C', year: '1994', maker: 'M', keptIn },
+					...{ cards: 500, need: 500, have: 500 }
+				}))
+			],
+			classes: [
+				{ name: 'Ada', isBySet: true },
+				{ name: 'best', sharedKind: 'case-30' }
 			]
 		},
 		holds: {
-			boxes: [{ kind: '500' }, { kind: '5000' }],
-			choices: [{ choice: 'own box' }, { choice: 'stray' }]
+			boxes: [
+				{ kind: '500' },
+				{ kind: '5000' },
+				{ kind: '500', keptIn: 'Ada' },
+				{ kind: 'case-30', keptIn: 'best' }
+			],
+			choices: [
+				{ choice: 'own box' },
+				{ choice: 'stray' },
+				{ set: 'Ada', choice: 'own box' },
+				{ set: 'best', choice: 'shared', rule: 'kept apart: best' }
+			]
 		}
 	},
 	'choose-box': {
@@ -391,6 +418,11 @@ describe('the compute registry', () => {
 			['/slots/1/key', '/layout/pageKind', '/layout/binderKind']
 		],
 		['plan-boxes', { sets: [], sharedKind: 'shoe' }, ['/sharedKind']],
+		[
+			'plan-boxes',
+			{ sets: [], classes: [{ name: 'a', sharedKind: 'shoe' }, { name: 'a' }] },
+			['/classes/1/name', '/classes/0/sharedKind']
+		],
 		['choose-holder', { card: { tier: 'nix' } }, ['/card/tier']],
 		['move-tiers', { cards: [], names: [{ word: 'x', tier: 'nix' }] }, ['/names/0/tier']],
 		['supplies', { slots: [], layout, whatIf: [{}, { pageKind: '9x9' }] }, ['/whatIf/1/pageKind']],

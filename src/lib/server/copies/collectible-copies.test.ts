@@ -13,6 +13,7 @@ import { makeGoal } from '../goals/make-goal.ts';
 import { matchInCollection } from '../holdings/import-holdings.ts';
 import { undo } from '../journal/undo.ts';
 import { homelessCopies } from '../places/homeless.ts';
+import { readKeeping } from '../places/keeping.ts';
 import { loadRelease } from '../releases/load-release.ts';
 import { logOwned } from './log.ts';
 import { readCopies } from './read-copies.ts';
@@ -54,7 +55,7 @@ describe('copies of what is collected beside the cards', () => {
 	test('go into no box of cards', async () => {
 		await setCopies('red', 2);
 		await at.line('2');
-		const homeless = await homelessCopies(at.collection.db, { fromMinor: 1, currency: 'EUR' });
+		const homeless = await homelessCopies(at.collection.db, await readKeeping(at.collection.db));
 		expect(homeless.map(({ cardKey }) => cardKey)).toEqual(['base-2']);
 	});
 

@@ -16,7 +16,8 @@ import { protectPile, readProtection } from './protect-pile.ts';
 import { readLying } from './read-lying.ts';
 import { beginPile, findForPile } from './read-pile.ts';
 import { takeBackPileCards } from './take-back.ts';
-import { setStorageClasses, STORAGE_CLASSES } from './storage-classes.ts';
+import { USUAL_CLASSES } from '../../core/storage/classes/keeping.ts';
+import { setStorageClasses, STORAGE_CLASSES } from '../preferences/storage-classes.ts';
 
 const at = withCollection();
 const named = (key: string, more: object) => ({ ...sampleRelease(), key, name: key, ...more });
@@ -223,6 +224,6 @@ describe('a pile', () => {
 			ok: false
 		});
 		await undo(at.collection);
-		expect(await readPreference(db, STORAGE_CLASSES)).toEqual([]);
+		expect(await readPreference(db, STORAGE_CLASSES)).toEqual(USUAL_CLASSES);
 	});
 });

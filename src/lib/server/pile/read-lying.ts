@@ -23,7 +23,12 @@ export async function readLying(db: Reader, pile: TrayId | null): Promise<LyingC
 	if (pile === null) return { piles: [], last: [] };
 	const next = (name: string) => sql<string>`${pileCards.next} ->> ${name}`;
 	const piles = await db
-		.select({ kind: next('kind'), name: next('name'), count: count() })
+		.select({
+			kind: next('kind'),
+			name: next('name'),
+			goal: sql<string | null>`max(${next('goal')})`,
+			count: count()
+		})
 		.from(pileCards)
 		.where(eq(pileCards.pileId, pile))
 		.groupBy(next('kind'), next('name'))
@@ -43,7 +48,8 @@ export async function readLying(db: Reader, pile: TrayId | null): Promise<LyingC
 		.where(eq(pileCards.pileId, pile))
 		.orderBy(desc(pileCards.id))
 		.limit(MOST_SHOWN);
-	return { piles: piles as LyingCards['piles'], last };
+	const named = piles.map(({ goal, ...on }) => ({ ...on, ...(goal === null ? {} : { goal }) }));
+	return { piles: named as LyingCards['piles'], last };
 }
 
 /** Cards that lie on one pile of a tray, by the kind and name of the pile. */

@@ -2,7 +2,9 @@ import { desc, inArray, like, sql, type SQL } from 'drizzle-orm';
 import { parseVersionKey } from '../../core/checklist/versions/version-key.ts';
 import type { Release } from '../../core/checklist/release.ts';
 import type { StackSlot } from '../../core/goal/judge-card.ts';
+import { dearest, type KnownWorth } from '../../core/pile/next-pile.ts';
 import type { ReleaseId } from '../../core/row-id.ts';
+import { USUAL_CURRENCY } from '../places/holder-tiers.ts';
 import { countOwned, readCopies } from '../copies/read-copies.ts';
 import type { Reader } from '../database/open.ts';
 import { copies, goals, releases } from '../database/tables/index.ts';
@@ -15,6 +17,8 @@ export interface PileView {
 	readonly releases: readonly Release[];
 	/** Version key → copies. */
 	readonly owned: readonly (readonly [string, number])[];
+	/** Version key → what its dearest copy is valued at. */
+	readonly worth: readonly (readonly [string, KnownWorth])[];
 	readonly slots: readonly StackSlot[];
 }
 
@@ -103,12 +107,18 @@ export async function findForPile(
 async function readPile(db: Reader, ids: readonly ReleaseId[]): Promise<PileView> {
 	const stored = await loadReleases(db, ids);
 	const owned = new Map<string, number>();
+	const valued: (KnownWorth & { version: string })[] = [];
 	for (const { id } of stored) {
-		for (const [version, count] of countOwned(await readCopies(db, id))) owned.set(version, count);
+		const here = await readCopies(db, id);
+		for (const [version, count] of countOwned(here)) owned.set(version, count);
+		for (const { version, valueMinor, currency = USUAL_CURRENCY } of here) {
+			if (valueMinor !== undefined) valued.push({ version, valueMinor, currency });
+		}
 	}
 	return {
 		releases: stored.map(({ release }) => release),
 		owned: [...owned],
+		worth: [...dearest(valued)],
 		slots: ids.length === 0 ? [] : await stackSlots(db, ids)
 	};
 }

@@ -1,11 +1,8 @@
 import { Type, type Static } from 'typebox';
 import { USUAL_TIERS } from '../../core/storage/holders/choose-holder.ts';
-import { valuableIn, type Valuable } from '../../core/storage/holders/valuable.ts';
 import { HOLDER_SORTS } from '../../core/storage/kinds/holder-kind.ts';
 import { Currency } from '../../schemas/vocabulary.ts';
-import type { Reader } from '../database/open.ts';
-import { EXCHANGE_RATES } from '../preferences/exchange-rates.ts';
-import { readPreference, type Preference } from '../preferences/preferences.ts';
+import type { Preference } from '../preferences/preferences.ts';
 
 const closed = { additionalProperties: false } as const;
 const Word = Type.String({ minLength: 1, maxLength: 60 });
@@ -42,9 +39,3 @@ export const HOLDER_RULES: Preference<typeof HolderRulesSchema> = {
 
 /** What the tiers are stated in where nobody has said it. */
 export const USUAL_CURRENCY = 'EUR';
-
-/** From which value on a card is kept in a rigid holder, and so apart from its set. */
-export async function readValuable(db: Reader): Promise<Valuable> {
-	const { tiers, currency = USUAL_CURRENCY } = await readPreference(db, HOLDER_RULES);
-	return valuableIn(tiers, currency, await readPreference(db, EXCHANGE_RATES));
-}

@@ -6,10 +6,11 @@ import { chunks } from '../database/chunks.ts';
 import type { Reader } from '../database/open.ts';
 import { readJoined } from '../database/read-joined.ts';
 import { copies } from '../database/tables/index.ts';
-import type { Valuable } from '../../core/storage/holders/valuable.ts';
+import type { Keeping } from '../../core/storage/classes/keeping.ts';
 import { qualityRank, type Condition } from '../../core/copies/condition.ts';
 import { FILED_CARD, WITH_FILED_CARD } from './filed-card.ts';
-import { keptAs, keptColumns } from './kept-columns.ts';
+import { keptAs, keptColumns, type KeptRow } from './kept-columns.ts';
+import { readFacts } from './kept-facts.ts';
 import { readSwatches } from './read-swatches.ts';
 import type { CopyId, ReleaseId } from '../../core/row-id.ts';
 
@@ -42,7 +43,7 @@ export interface HomelessCopy extends CardBulk {
 /** Homeless copies of some releases, or of all; oldest first. */
 export async function homelessCopies(
 	db: Reader,
-	valuable: Valuable,
+	keeping: Keeping,
 	only: { readonly releases?: readonly ReleaseId[]; readonly copies?: readonly CopyId[] } = {}
 ): Promise<readonly HomelessCopy[]> {
 	const wheres = only.copies
@@ -51,7 +52,7 @@ export async function homelessCopies(
 			? chunks(only.releases, 500).map((ids) => inArray(copies.releaseId, [...ids]))
 			: [undefined];
 	const found: (readonly HomelessCopy[])[] = [];
-	for (const where of wheres) found.push(await readHomeless(db, valuable, where));
+	for (const where of wheres) found.push(await readHomeless(db, keeping, where));
 	return found.flat();
 }
 
@@ -59,11 +60,11 @@ type HomelessRow = Omit<HomelessCopy, 'rank' | 'use' | 'um' | 'mg'> & {
 	readonly condition: Condition | null;
 	readonly grade: number | null;
 	readonly isAuthentic: number;
-} & Parameters<typeof keptAs>[0];
+} & KeptRow;
 
 async function readHomeless(
 	db: Reader,
-	valuable: Valuable,
+	keeping: Keeping,
 	where: SQL | undefined
 ): Promise<readonly HomelessCopy[]> {
 	// What is free is worked out once a copy, before anything is joined to it.
@@ -74,7 +75,14 @@ async function readHomeless(
 				- (select count(*) from binder_pockets p where p.copy_id = "copies"."id") as free
 			from "copies" where ${and(isHere, isNull(copies.place), where)}
 		) select * from f where free > 0) as "copies"`;
-	const { holder: _, status: __, format: ___, ...fragments } = keptColumns(valuable);
+	const {
+		holder: _holder,
+		status: _status,
+		format: _format,
+		valueMinor: _value,
+		currency: _currency,
+		...fragments
+	} = keptColumns(keeping);
 	const rows = await readJoined<HomelessRow>(
 		db,
 		{
@@ -89,20 +97,28 @@ async function readHomeless(
 			isAuthentic: sql`"copies"."is_authentic"`,
 			holder: sql`"copies"."holder"`,
 			status: sql`"copies"."status"`,
+			valueMinor: sql`"copies"."value_minor"`,
+			currency: sql`"copies"."currency"`,
 			free: sql`"copies".free`,
 			...fragments
 		},
 		sql`${withFree} ${WITH_FILED_CARD} order by "copies"."id"`
 	);
-	const swatchOf = await readSwatches(db, [...new Set(rows.map(({ releaseId }) => releaseId))]);
+	const releaseIds = [...new Set(rows.map(({ releaseId }) => releaseId))];
+	const swatchOf = await readSwatches(db, releaseIds);
+	const factsOf = await readFacts(db, keeping, releaseIds);
 	// Most copies are kept as many others are: what follows from their features is worked out once.
 	const kept = new Map<string, ReturnType<typeof keptAs>>();
 	const keptLike = (row: HomelessRow) => {
-		const { format, parallelPt, holder, status, isGraded, isPersonal, isValuable } = row;
+		const { format, parallelPt, holder, status, isGraded, isNumbered } = row;
 		const swatch = swatchOf(row);
-		const features = `${format ?? ''}|${parallelPt ?? ''}|${holder ?? ''}|${status}|${isGraded}${isPersonal}${isValuable}${swatch ?? ''}`;
+		const facts = factsOf(row);
+		const features = JSON.stringify([
+			...[format, parallelPt, holder, status, isGraded, isNumbered, swatch, facts],
+			...[row.attributes, row.valueMinor, row.currency]
+		]);
 		let found = kept.get(features);
-		if (!found) kept.set(features, (found = keptAs(row, swatch)));
+		if (!found) kept.set(features, (found = keptAs(row, swatch, keeping, facts)));
 		return found;
 	};
 	return rows.map((row) => {

@@ -3,10 +3,11 @@ import type { Swatch } from '../../core/checklist/swatch.ts';
 import { formatOfVersion } from '../../core/copies/version-format.ts';
 import type { BoxUse } from '../../core/storage/kinds/box-use.ts';
 import { holderOf, cardBulk, type CardBulk } from '../../core/storage/room/card-bulk.ts';
-import { PERSONAL, useOfCopy } from '../../core/storage/kinds/use-of-copy.ts';
-import type { Valuable } from '../../core/storage/holders/valuable.ts';
+import type { Keeping } from '../../core/storage/classes/keeping.ts';
+import type { KeptCard } from '../../core/storage/classes/storage-class.ts';
 import type { CardFormat } from '../../core/checklist/card-format.ts';
 import { copies } from '../database/tables/index.ts';
+import { factsColumn } from './kept-facts.ts';
 
 // Names are written out: in a query without joins the columns of a fragment would lose their table.
 const format = sql<string | null>`coalesce((
@@ -27,19 +28,16 @@ export const parallelStock = sql<
 export const formatColumns = { format, parallelPt: parallelStock, holder: copies.holder };
 
 /** The same, with what decides the use of the box it is kept in. */
-export function keptColumns({ fromMinor, currency, also = [] }: Valuable) {
-	const converted = also.map(
-		(other) =>
-			sql`or ("copies"."currency" = ${other.currency} and "copies"."value_minor" >= ${other.fromMinor})`
-	);
+export function keptColumns(keeping: Keeping) {
 	return {
 		...formatColumns,
 		status: copies.status,
 		isGraded: sql<number>`("copies"."grade" is not null or "copies"."is_authentic")`,
-		isPersonal: sql<number>`("copies"."attributes" <> '[]'
-			and exists (select 1 from json_each("copies"."attributes") where value = ${PERSONAL}))`,
-		isValuable: sql<number>`(coalesce("copies"."value_minor", 0) >= ${fromMinor}
-			and coalesce("copies"."currency", ${currency}) = ${currency} ${sql.join(converted, sql` `)})`
+		isNumbered: sql<number>`("copies"."serial" is not null)`,
+		attributes: sql<string>`("copies"."attributes" || '')`,
+		valueMinor: copies.valueMinor,
+		currency: copies.currency,
+		facts: factsColumn(keeping)
 	};
 }
 
@@ -65,18 +63,29 @@ export function formatOf(
 	return formatOfVersion({ format, parallelPt: row.parallelPt ?? undefined, swatch }) ?? null;
 }
 
+/** What of a copy decides in which box it is kept, and what it takes there. */
+export type KeptRow = Read<Omit<ReturnType<typeof keptColumns>, 'status'>> &
+	Pick<typeof copies.$inferSelect, 'status'>;
+
 /** The box such copies are kept in, and what one of them takes. */
 export function keptAs(
-	row: Read<Omit<ReturnType<typeof keptColumns>, 'status'>> &
-		Pick<typeof copies.$inferSelect, 'status'>,
-	swatch: Swatch | null
+	row: KeptRow,
+	swatch: Swatch | null,
+	keeping: Keeping,
+	facts: KeptCard
 ): CardBulk & { readonly use: BoxUse } {
-	const { holder, status } = row;
-	const is = {
-		isGraded: row.isGraded === 1,
-		isPersonal: row.isPersonal === 1,
-		isValuable: row.isValuable === 1
+	const { holder, status, valueMinor, currency } = row;
+	const isGraded = row.isGraded === 1;
+	const inside = holderOf({ holder, isGraded });
+	const card: KeptCard = {
+		...facts,
+		...(row.isNumbered === 1 ? { isNumbered: true } : {}),
+		isGraded,
+		status,
+		attributes: JSON.parse(row.attributes ?? '[]') as readonly string[],
+		...(valueMinor === null ? {} : { valueMinor }),
+		...(currency === null ? {} : { currency })
 	};
-	const use = useOfCopy({ status, holder, ...is });
-	return { use, ...cardBulk(formatOf(row, swatch), holderOf({ holder, ...is })) };
+	const { use } = keeping.useOf({ card, holder: inside });
+	return { use, ...cardBulk(formatOf(row, swatch), inside, keeping.rules.holders) };
 }

@@ -1,10 +1,10 @@
 import { eq, inArray } from 'drizzle-orm';
-import { mustLeave } from '../../core/storage/kinds/use-of-copy.ts';
 import type { Transaction } from '../database/open.ts';
 import { boxCards, boxes, copies, dividers } from '../database/tables/index.ts';
 import type { Recorder } from '../database/record.ts';
-import { readValuable } from './holder-tiers.ts';
+import { readKeeping } from './keeping.ts';
 import { keptAs, keptColumns } from './kept-columns.ts';
+import { readFacts } from './kept-facts.ts';
 import { readSwatches } from './read-swatches.ts';
 import type { CopyId } from '../../core/row-id.ts';
 
@@ -17,6 +17,7 @@ export async function measureAnew(
 	tx: Transaction,
 	copyIds: readonly CopyId[]
 ): Promise<void> {
+	const keeping = await readKeeping(tx);
 	const standing = await tx
 		.select({
 			id: boxCards.id,
@@ -26,20 +27,20 @@ export async function measureAnew(
 			releaseId: copies.releaseId,
 			cardKey: copies.cardKey,
 			parallelKey: copies.parallelKey,
-			...keptColumns(await readValuable(tx))
+			variantKey: copies.variantKey,
+			...keptColumns(keeping)
 		})
 		.from(boxCards)
 		.innerJoin(copies, eq(boxCards.copyId, copies.id))
 		.innerJoin(dividers, eq(boxCards.dividerId, dividers.id))
 		.innerJoin(boxes, eq(dividers.boxId, boxes.id))
 		.where(inArray(boxCards.copyId, [...copyIds]));
-	const swatchOf = await readSwatches(
-		tx,
-		standing.map(({ releaseId }) => releaseId)
-	);
+	const releaseIds = standing.map(({ releaseId }) => releaseId);
+	const swatchOf = await readSwatches(tx, releaseIds);
+	const factsOf = await readFacts(tx, keeping, releaseIds);
 	for (const { id, boxUse, ...row } of standing) {
-		const { use, um, mg } = keptAs(row, swatchOf(row));
-		if (mustLeave(use, boxUse)) await record.remove(boxCards, [id]);
+		const { use, um, mg } = keptAs(row, swatchOf(row), keeping, factsOf(row));
+		if (keeping.mustLeave(use, boxUse)) await record.remove(boxCards, [id]);
 		else if (um !== row.um || mg !== row.mg) await record.update(boxCards, id, { um, mg });
 	}
 }

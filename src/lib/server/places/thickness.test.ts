@@ -12,6 +12,7 @@ import { withCollection } from '../collection.fixture.ts';
 import { importRelease } from '../checklists/import-release.ts';
 import { addCopy } from '../copies/edit-copy.ts';
 import { homelessCopies } from './homeless.ts';
+import { readKeeping } from './keeping.ts';
 
 const at = withCollection();
 
@@ -31,7 +32,7 @@ test('for all releases, a copy is as thick as core says: its own format, its par
 			const some = versions.filter((_, i) => i % 4 === 0 || i === versions.length - 1);
 			for (const { key } of some) await addCopy(at.collection, key, {});
 			const listed = new Map(cardsOf(release).map((found) => [found.card.key, found]));
-			const homeless = await homelessCopies(at.collection.db, { fromMinor: 1e9, currency: 'EUR' });
+			const homeless = await homelessCopies(at.collection.db, await readKeeping(at.collection.db));
 			const umOf = new Map(
 				homeless.map((copy) => [
 					`${copy.releaseId} ${copy.cardKey} ${copy.parallelKey ?? ''} ${copy.variantKey ?? ''}`,

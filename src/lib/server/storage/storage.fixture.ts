@@ -1,5 +1,6 @@
 import { beforeEach } from 'vitest';
 import { withCollection } from '../collection.fixture.ts';
+import { keepingOf, USUAL_CLASSES } from '../../core/storage/classes/keeping.ts';
 import { resolveRelease } from '../../core/checklist/draft/resolve-release.ts';
 import type { CardFormat } from '../../core/checklist/card-format.ts';
 import { logLine } from '../copies/log.ts';
@@ -12,7 +13,11 @@ import { readBoxes } from './room/read-storage.ts';
 import type { CopyId } from '../../core/row-id.ts';
 
 /** Values that send no card to the valuables. */
-export const NOTHING_VALUABLE = { fromMinor: Number.MAX_SAFE_INTEGER, currency: 'EUR' };
+export const NOTHING_VALUABLE = keepingOf({
+	classes: USUAL_CLASSES,
+	tiers: [],
+	currency: 'EUR'
+});
 
 /** For tests: before each, an empty collection; `release` imports one, `log` puts cards in. */
 export function withStorage() {

@@ -11,7 +11,7 @@ import { answerLine, makeSlip } from './slips/change-slips.ts';
 import { removeBox } from './room/edit-boxes.ts';
 import { removeDivider } from './room/edit-dividers.ts';
 import { homelessCopies } from '../places/homeless.ts';
-import { readValuable } from '../places/holder-tiers.ts';
+import { readKeeping } from '../places/keeping.ts';
 import { planStorage } from './plan/plan-storage.ts';
 import { listSlips, readSlip } from './slips/slips.ts';
 import { standAsPlanned } from './plan/stand-as-planned.ts';
@@ -130,7 +130,7 @@ async function checkRoom() {
 		)
 	).toEqual([]);
 	// The plan, which sums in the database, knows of as many cards without a place as a count one by one.
-	const homeless = await homelessCopies(db, await readValuable(db));
+	const homeless = await homelessCopies(db, await readKeeping(db));
 	const plan = await planStorage(db);
 	const sum = (counts: readonly number[]) => counts.reduce((total, count) => total + count, 0);
 	expect(sum(plan.sets.map(({ cards }) => cards))).toBe(sum(homeless.map(({ free }) => free)));

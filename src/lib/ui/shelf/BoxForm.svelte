@@ -1,6 +1,5 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { BOX_USES } from '$lib/core/storage/kinds/box-use';
 	import type { BoxKind } from '$lib/core/storage/kinds/box-kind';
 	import { nameShelf, type Shelf } from '$lib/core/storage/shelves/shelf';
 	import Field from '$lib/ui/Field.svelte';
@@ -14,10 +13,14 @@
 			readonly shelfId: number | null;
 		} | null;
 		kinds: readonly BoxKind[];
+		/** What a box may be for. */
+		uses: readonly string[];
 		shelves: readonly (Shelf & { readonly id: number })[];
 		action: string;
 	}
-	let { box, kinds, shelves, action }: Props = $props();
+	let { box, kinds, uses, shelves, action }: Props = $props();
+	// A box keeps what it was for, though no rule names it any more.
+	const allUses = $derived(box && !uses.includes(box.use) ? [box.use, ...uses] : uses);
 </script>
 
 <form method="POST" {action} use:enhance class="flex flex-wrap items-end gap-3">
@@ -37,7 +40,7 @@
 	</Field>
 	<Field label="For">
 		<select class="select w-36 select-sm" name="use" value={box?.use ?? 'sets'}>
-			{#each BOX_USES as use (use)}<option value={use}>{use}</option>{/each}
+			{#each allUses as use (use)}<option value={use}>{use}</option>{/each}
 		</select>
 	</Field>
 	<Field label="Stands on">

@@ -8,6 +8,7 @@ import { removeBox, saveBox, shiftBox } from '$lib/server/storage/room/edit-boxe
 import { addDivider, removeDivider, renameDivider } from '$lib/server/storage/room/edit-dividers';
 import { respacingOf, takeRespaceStep } from '$lib/server/storage/room/respace-box';
 import { checkDivider } from '$lib/server/storage/stock-take/stock-take';
+import { readKeeping } from '$lib/server/places/keeping';
 import { theCollection } from '$lib/server/collection';
 import { readFormOf } from '$lib/server/read-form';
 import {
@@ -37,6 +38,7 @@ export const load = async ({ params, depends }) => {
 		box: head,
 		respacing: respacingOf(box),
 		kinds: await readBoxKinds(db),
+		uses: (await readKeeping(db)).uses,
 		shelves: await readShelves(db),
 		dividers: dividers.map(({ standing, ...divider }) => ({
 			...divider,

@@ -67,7 +67,7 @@
 	{#if dividers.length === 0}<p class="text-lg">There is no divider in it yet.</p>{/if}
 	<StockTake {dividers} {checked} {problems} {at} />
 {:else if mode === 'change'}
-	<BoxForm {box} kinds={data.kinds} shelves={data.shelves} action="?/save" />
+	<BoxForm {box} kinds={data.kinds} uses={data.uses} shelves={data.shelves} action="?/save" />
 	<div class="mt-4 flex flex-wrap gap-2">
 		{#if box.shelfId !== null}
 			<form method="POST" action="?/shift" use:enhance>

@@ -4,6 +4,7 @@ import { saveBox } from '$lib/server/storage/room/edit-boxes';
 import { placeBinder, removeShelf, saveShelf } from '$lib/server/storage/room/edit-shelves';
 import { readRoom } from '$lib/server/storage/room/read-room';
 import { readBoxKinds } from '$lib/server/storage/room/read-storage';
+import { readKeeping } from '$lib/server/places/keeping';
 import { theCollection } from '$lib/server/collection';
 import { readFormOf } from '$lib/server/read-form';
 import {
@@ -20,7 +21,7 @@ export const load = async ({ depends }) => {
 	depends('jade:copies');
 	const { db } = await theCollection();
 	const { shelves, binders } = await readRoom(db);
-	return { shelves, binders, kinds: await readBoxKinds(db) };
+	return { shelves, binders, kinds: await readBoxKinds(db), uses: (await readKeeping(db)).uses };
 };
 
 /** Which form it was, with its problems: all of them. */

@@ -10,8 +10,8 @@ import { handOver } from '$lib/server/pile/hand-over';
 import { protectPile, readProtection } from '$lib/server/pile/protect-pile';
 import { readLying } from '$lib/server/pile/read-lying';
 import { beginPile } from '$lib/server/pile/read-pile';
-import { setStorageClasses, STORAGE_CLASSES } from '$lib/server/pile/storage-classes';
-import { readPreference } from '$lib/server/preferences/preferences';
+import { setStorageClasses } from '$lib/server/preferences/storage-classes';
+import { readKeeping } from '$lib/server/places/keeping';
 import { listBinders } from '$lib/server/binders/read-binder';
 
 /** What a pile is judged by: read once; while it is gone through, the page keeps it up to date itself. */
@@ -29,7 +29,7 @@ export const load = async ({ url }) => {
 		only,
 		view: await beginPile(db, only, hint, versions),
 		synonyms: await listSynonyms(db),
-		classes: await readPreference(db, STORAGE_CLASSES),
+		keeping: (await readKeeping(db)).rules,
 		pile,
 		lying,
 		protection: await readProtection(db, pile?.toSort?.id ?? null),

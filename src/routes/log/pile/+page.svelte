@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { resolve } from '$app/paths';
+	import { keepingOf } from '$lib/core/storage/classes/keeping';
 	import { countOf, formatCount } from '$lib/ui/numerals';
 	import EmptyCollection from '$lib/ui/EmptyCollection.svelte';
 	import ClassLines from './ClassLines.svelte';
@@ -15,7 +16,10 @@
 		return { versions, before: versions.length - (data.pile?.toLog?.cards ?? 0) };
 	});
 	/** As they were kept last: to keep them does not read the pile anew. */
-	const classes = $derived(form && 'classes' in form && form.classes ? form.classes : data.classes);
+	const classes = $derived(
+		form && 'classes' in form && form.classes ? form.classes : data.keeping.classes
+	);
+	const keeping = $derived(keepingOf({ ...data.keeping, classes }));
 	const handed = $derived(form && 'handed' in form ? form.handed : undefined);
 </script>
 
@@ -40,7 +44,7 @@
 			view={data.view}
 			hint={data.hint}
 			synonyms={data.synonyms}
-			{classes}
+			{keeping}
 			lying={data.lying}
 			from={data.pile?.toLog?.id}
 			pile={data.pile?.toSort?.id}

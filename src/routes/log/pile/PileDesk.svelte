@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Condition } from '$lib/core/copies/condition';
-	import type { ClassRule } from '$lib/core/storage/classes/storage-class';
+	import type { Keeping } from '$lib/core/storage/classes/keeping';
 	import type { PileHint, PileView } from '$lib/server/pile/read-pile';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import NarrowingFields from './NarrowingFields.svelte';
@@ -19,7 +19,7 @@
 		view: PileView;
 		hint: PileHint;
 		synonyms: readonly { readonly word: string; readonly means: string }[];
-		classes: readonly ClassRule[];
+		keeping: Keeping;
 		lying: LyingCards;
 		/** Ids of the pile that waits to be logged, and of the one that its cards lie in. */
 		from: number | undefined;
@@ -29,7 +29,7 @@
 		/** What stands under the line: the piles, and what becomes of them. */
 		below: Snippet<[PileBook]>;
 	}
-	let { view, hint, synonyms, classes, lying, from, pile, drawn, below }: Props = $props();
+	let { view, hint, synonyms, keeping, lying, from, pile, drawn, below }: Props = $props();
 	// svelte-ignore state_referenced_locally
 	let year = $state(hint.year ?? '');
 	// svelte-ignore state_referenced_locally
@@ -44,7 +44,7 @@
 	const book = createPileBook({
 		view,
 		synonyms: new Map(synonyms.map(({ word, means }) => [word, means])),
-		classes: () => classes,
+		keeping: () => keeping,
 		lying,
 		from,
 		pile,

@@ -15,9 +15,8 @@
 		handed: { readonly cards: number; readonly left: number; readonly to: HandTo } | undefined;
 	}
 	let { book, binders, problems, handed }: Props = $props();
-	/** A pile for a goal may say its set: "Strict master, set 2". */
-	const binderOf = (name: string) =>
-		binders.find(({ goal }) => name === goal || name.startsWith(`${goal}, set `))?.binder;
+	const binderOf = (taker: string | undefined) =>
+		binders.find(({ goal }) => goal === taker)?.binder;
 </script>
 
 {#snippet hand(kind: string, name: string, to: string, label: string)}
@@ -46,7 +45,7 @@
 	<section class="mt-5 sm:max-w-3xl" aria-labelledby="piles">
 		<h2 id="piles" class="sr-only">Piles</h2>
 		<ul>
-			{#each book.piles as { name, kind, count } (`${kind} ${name}`)}
+			{#each book.piles as { name, kind, goal, count } (`${kind} ${name}`)}
 				<li
 					class="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-base-300 py-1.5"
 					data-testid="pile-{kind.replace(' ', '-')}"
@@ -55,10 +54,10 @@
 					<span class="min-w-40 flex-1 wrap-break-word">{name}</span>
 					{#if book.pile !== undefined}
 						<span class="flex flex-wrap gap-2">
-							{#if binderOf(name) !== undefined}
+							{#if binderOf(goal) !== undefined}
 								<a
 									class="btn min-h-9 btn-sm"
-									href={resolve('/binders/[binder=id]/moves', { binder: String(binderOf(name)) })}
+									href={resolve('/binders/[binder=id]/moves', { binder: String(binderOf(goal)) })}
 									>Into its binder</a
 								>
 							{/if}

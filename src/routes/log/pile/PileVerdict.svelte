@@ -2,6 +2,7 @@
 	import { resolve } from '$app/paths';
 	import CardPicture from '$lib/ui/card-picture/CardPicture.svelte';
 	import type { TakenCard } from './pile-book.svelte';
+	import { formatMoney } from '$lib/ui/numerals';
 	import { tellVerdict, VERDICT_LOOK } from './verdict-look';
 
 	/** The last card, large enough to read at arm's length, with the pile on which it goes. */
@@ -41,6 +42,14 @@
 			{[found.title, finish, variant, release.name].filter(Boolean).join(', ')}
 		</p>
 		<p>{tellVerdict(choice.verdict)}</p>
+		{#if choice.worth}
+			<p>
+				<span aria-hidden="true">◆</span> valuable: a copy is valued at {formatMoney(
+					choice.worth.valueMinor,
+					choice.worth.currency
+				)}
+			</p>
+		{/if}
 	</div>
 	<p class="max-w-40 shrink-0 text-right max-sm:max-w-none max-sm:basis-full max-sm:text-left">
 		<span class="text-sm sm:block">goes to</span>

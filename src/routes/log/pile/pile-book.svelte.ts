@@ -13,10 +13,11 @@ import {
 	type PileJudgement,
 	type PileState
 } from '$lib/core/pile/judge-pile-card';
+import type { KnownWorth } from '$lib/core/pile/next-pile';
 import { questionOnPile } from '$lib/core/pile/pile-question';
 import { bad, type Outcome, type Problem } from '$lib/core/problem';
 import { readPileRun } from '$lib/core/pile/read-pile-run';
-import type { ClassRule } from '$lib/core/storage/classes/storage-class';
+import type { Keeping } from '$lib/core/storage/classes/keeping';
 import type { Answer } from '$lib/core/telling/next-question';
 import { refreshJournal } from '$lib/ui/refresh';
 import { ask, send } from '$lib/ui/send';
@@ -42,7 +43,7 @@ interface PileOptions {
 	readonly view: PileView;
 	readonly lying: LyingCards;
 	readonly synonyms: ReadonlyMap<string, string>;
-	readonly classes: () => readonly ClassRule[];
+	readonly keeping: () => Keeping;
 	/** Ids of the pile that waits to be logged, and of the one that the cards lie in. */
 	readonly from: number | undefined;
 	readonly pile: number | undefined;
@@ -65,7 +66,7 @@ export function createPileBook({
 	view,
 	lying,
 	synonyms,
-	classes,
+	keeping,
 	from,
 	pile: begun,
 	narrowing,
@@ -74,6 +75,7 @@ export function createPileBook({
 	let releases = $state.raw<readonly Release[]>(view.releases);
 	let owned = $state.raw<ReadonlyMap<string, number>>(new Map(view.owned));
 	let slots = $state.raw<readonly StackSlot[]>(view.slots);
+	let worth = $state.raw<ReadonlyMap<string, KnownWorth>>(new Map(view.worth));
 	let problems = $state.raw<readonly Problem[]>([]);
 	let answers = $state.raw<readonly Answer[]>([]);
 	let line = $state('');
@@ -125,7 +127,8 @@ export function createPileBook({
 			owned,
 			...progress,
 			...(last ? { before: afterTaking([last.choice]).before } : {}),
-			classes: classes(),
+			keeping: keeping(),
+			worth,
 			narrowing: narrowing(),
 			synonyms,
 			...(known ? { condition: known } : {})
@@ -363,6 +366,7 @@ export function createPileBook({
 			}
 			releases = [...releases, ...found.releases];
 			owned = new Map([...owned, ...found.owned]);
+			worth = new Map([...worth, ...found.worth]);
 			const keys = new Set(slots.map(({ goal, key }) => `${goal} ${key}`));
 			slots = [...slots, ...found.slots.filter(({ goal, key }) => !keys.has(`${goal} ${key}`))];
 		}

@@ -1,3 +1,4 @@
+import { keepingOf } from '$lib/core/storage/classes/keeping';
 import { beforeEach, expect, test, vi } from 'vitest';
 import { resolveRelease } from '$lib/core/checklist/draft/resolve-release';
 import type { Release } from '$lib/core/checklist/release';
@@ -83,11 +84,12 @@ function bookOf(
 		view: {
 			releases,
 			owned: [['r/base-2', 1]],
+			worth: [],
 			slots: [slot('r/base-1', null), slot('r/base-2', 6)],
 			...more
 		},
 		synonyms: new Map([['s', 'slate']]),
-		classes: () => [],
+		keeping: () => keepingOf({ classes: [], tiers: [], currency: 'EUR' }),
 		lying,
 		from,
 		pile: lying.last.length > 0 ? 9 : undefined,
@@ -129,7 +131,7 @@ test('cards are judged as they come, and each judgement counts for the next', as
 					version: 'r/base-1',
 					condition: 'near mint',
 					isPrintingUnseen: true,
-					next: { kind: 'goal', name: 'G' },
+					next: { kind: 'goal', name: 'G', goal: 'G' },
 					verdict: { kind: 'needed' }
 				}
 			]
@@ -219,10 +221,15 @@ test('releases that were not tried join the pile; what nobody has is told', asyn
 	book.line = 'terns 2';
 	expect(book.judgement.choices).toEqual([]);
 	expect(book.take()).toBe(false);
-	server.found = { releases: [terns], owned: [['t/base-2', 4]], slots: [slot('t/base-2', null)] };
+	server.found = {
+		releases: [terns],
+		owned: [['t/base-2', 4]],
+		worth: [],
+		slots: [slot('t/base-2', null)]
+	};
 	await book.search();
 	expect(book.judgement.choices[0]?.verdict).toMatchObject({ kind: 'needed', goal: 'G' });
-	server.found = { releases: [], owned: [], slots: [] };
+	server.found = { releases: [], owned: [], worth: [], slots: [] };
 	book.line = 'nobody';
 	await book.search();
 	expect(book.problems[0]?.message).toContain('no other release');
@@ -268,7 +275,7 @@ test('which printing it is is asked where it matters; an answer settles it, goin
 
 test('a pile that was left is taken up: its counts stand, its last card is taken back alone', async () => {
 	const laid = { copyId: rowId<'copies'>(1), line: '3', condition: null } as const;
-	const next = { kind: 'goal', name: 'G', why: '' } as const;
+	const next = { kind: 'goal', name: 'G', goal: 'G', why: '' } as const;
 	const verdict = { kind: 'needed', goal: 'G', slot: 'r/base-3' } as const;
 	const last = [
 		{ ...laid, id: rowId<'pile_cards'>(7), version: 't/base-3', next, verdict },
@@ -276,7 +283,7 @@ test('a pile that was left is taken up: its counts stand, its last card is taken
 	];
 	const book = bookOf(
 		{ releases: [gulls, terns] },
-		{ lying: { piles: [{ kind: 'goal', name: 'G', count: 40 }], last } }
+		{ lying: { piles: [{ kind: 'goal', name: 'G', goal: 'G', count: 40 }], last } }
 	);
 	expect(told(book)).toEqual(['t/base-3: for G']);
 	// The next number is of the same set; what is there already is not counted twice.
@@ -284,13 +291,13 @@ test('a pile that was left is taken up: its counts stand, its last card is taken
 	expect(told(book)[0]).toBe('t/base-3: no goal asks for it; 1 copy now');
 	take(book, 'gulls 1');
 	expect(book.piles).toEqual([
-		{ kind: 'goal', name: 'G', count: 41 },
+		{ kind: 'goal', name: 'G', goal: 'G', count: 41 },
 		{ kind: 'not collected', name: 'Not collected', count: 1 }
 	]);
 	for (let i = 0; i < 3; i++) expect(await book.undo()).toBe(true);
 	expect(await book.undo()).toBe(false);
 	expect(server.sent.at(-1)).toMatchObject({ method: 'DELETE', body: { cards: [7] } });
-	expect(book.piles).toEqual([{ kind: 'goal', name: 'G', count: 39 }]);
+	expect(book.piles).toEqual([{ kind: 'goal', name: 'G', goal: 'G', count: 39 }]);
 });
 
 test('what is taken while another one is taken back counts all the same', async () => {

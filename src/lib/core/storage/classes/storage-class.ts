@@ -87,21 +87,48 @@ export function storageClass(
 	rules: readonly ClassRule[],
 	rates: readonly ExchangeRate[] = []
 ): KeptIn {
-	const undecided: number[] = [];
-	for (const [place, { name, where }] of rules.entries()) {
-		const answers = TESTS.flatMap((test) => {
-			const answer = test(card, where, rates);
-			return answer === null ? [] : [answer];
-		});
-		if (!answers.every(({ holds }) => holds !== false)) continue;
-		if (answers.some(({ holds }) => holds === 'other money')) {
-			undecided.push(place);
-			continue;
+	return classChooser(rules, rates)(card);
+}
+
+/** The same for many copies: which tests a rule asks for is looked up once. */
+export function classChooser(
+	rules: readonly ClassRule[],
+	rates: readonly ExchangeRate[] = []
+): (card: KeptCard) => KeptIn {
+	const asked = rules.map(({ name, where }, rule) => ({
+		...{ name, where, rule },
+		tests: TESTS.filter((test) => test({}, where, rates) !== null)
+	}));
+	return (card) => {
+		const undecided: number[] = [];
+		for (const { name, where, rule, tests } of asked) {
+			const answers = firstAnswers(card, where, rates, tests);
+			if (answers === null) continue;
+			if (answers.some(({ holds }) => holds === 'other money')) {
+				undecided.push(rule);
+				continue;
+			}
+			const why = answers.map((answer) => answer.why).join(', ') || 'it is for every card';
+			return { name, rule, why, undecided };
 		}
-		const why = answers.map((answer) => answer.why).join(', ') || 'it is for every card';
-		return { name, rule: place, why, undecided };
+		return { name: null, rule: null, why: 'no rule holds: it stays with its set', undecided };
+	};
+}
+
+/** What each test says; null as soon as one does not hold. */
+function firstAnswers(
+	card: KeptCard,
+	where: ClassTest,
+	rates: readonly ExchangeRate[],
+	tests: readonly Test[]
+): readonly TestAnswer[] | null {
+	const answers: TestAnswer[] = [];
+	for (const test of tests) {
+		const answer = test(card, where, rates);
+		if (answer?.holds === false) return null;
+		if (answer) answers.push(answer);
 	}
-	return { name: null, rule: null, why: 'no rule holds: it stays with its set', undecided };
+	return answers;
 }
 
 interface TestAnswer {

@@ -3,7 +3,6 @@ import { freeName } from '../plan/free-name.ts';
 import { boxLabel, dividerTab, shelfTag } from '../labels/label-text.ts';
 import { handAfter, holdersTaken, holdersToBuy, tierMoves } from './tier-moves.ts';
 import { chooseHolder, USUAL_TIERS } from './choose-holder.ts';
-import { useOfCopy } from '../kinds/use-of-copy.ts';
 
 const shelf = (level: number, more: { lengthMm?: number; ratingG?: number | null } = {}) => ({
 	key: `s${level}`,
@@ -102,23 +101,6 @@ describe('holders and uses', () => {
 		const on = { from: 'top-loader-35', to: 'magnetic-35', quantity: 2 };
 		expect(handAfter(onHand, on)).toEqual({ sleeve: 1, 'top-loader-35': 6 });
 		expect(handAfter({}, up)).toEqual({});
-	});
-
-	test('● kept apart: graded, personal, to sell, valuables; common practice, no source', () => {
-		const plain = {
-			status: 'kept',
-			isGraded: false,
-			isPersonal: false,
-			holder: null,
-			isValuable: false
-		} as const;
-		expect(useOfCopy(plain)).toBe('sets');
-		expect(useOfCopy({ ...plain, holder: 'sleeve' })).toBe('sets');
-		expect(useOfCopy({ ...plain, holder: 'top-loader-35' })).toBe('valuables');
-		expect(useOfCopy({ ...plain, isValuable: true })).toBe('valuables');
-		expect(useOfCopy({ ...plain, status: 'to sell' })).toBe('to sell');
-		expect(useOfCopy({ ...plain, isPersonal: true, isValuable: true })).toBe('personal');
-		expect(useOfCopy({ ...plain, isGraded: true, isPersonal: true })).toBe('graded');
 	});
 });
 

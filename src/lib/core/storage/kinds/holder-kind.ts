@@ -87,14 +87,18 @@ export const HOLDER_KEYS = HOLDER_KINDS.map(({ key }) => key);
 
 const byKey = new Map(HOLDER_KINDS.map((kind) => [kind.key, kind]));
 
-/** @throws RangeError for an unknown key */
-export function holderKindOf(key: string): HolderKind {
-	const found = byKey.get(key);
+/**
+ * A holder by its key, among one's own ones first.
+ *
+ * @throws RangeError for an unknown key
+ */
+export function holderKindOf(key: string, added: readonly HolderKind[] = []): HolderKind {
+	const found = added.find((kind) => kind.key === key) ?? byKey.get(key);
 	if (!found) throw new RangeError(`holderKindOf: no holder "${key}"`);
 	return found;
 }
 
 /** Whether a card with this holder (null: none) lies in no pocket and no row of its set. */
-export function isInRigid(holder: string | null): boolean {
-	return holder !== null && holderKindOf(holder).isRigid;
+export function isInRigid(holder: string | null, added: readonly HolderKind[] = []): boolean {
+	return holder !== null && holderKindOf(holder, added).isRigid;
 }

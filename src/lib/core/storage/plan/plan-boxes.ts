@@ -1,3 +1,4 @@
+import { group } from 'd3-array';
 import { at } from '../../at.ts';
 import { cardUm } from '../../measuring/stock.ts';
 import { BOX_KINDS, boxKindOf, type BoxKind } from '../kinds/box-kind.ts';
@@ -17,6 +18,8 @@ import { inSchoolOrder, type BoxSchool, type SetMarks } from './school.ts';
 export interface ShelvedSet extends BoxedSet, SetMarks {
 	/** Kept apart from all others: the personal collection. */
 	readonly isApart?: boolean;
+	/** Name of the storage class or value tier whose boxes it stands in; left out: with the sets. */
+	readonly keptIn?: string;
 }
 
 /** A part of a row: a set behind its divider, or the strays of a year. */
@@ -35,6 +38,8 @@ export interface PlannedBox {
 	readonly box: number;
 	readonly kind: string;
 	readonly isApart: boolean;
+	/** The storage class or value tier that it is for; left out: sets. */
+	readonly keptIn?: string;
 	readonly rows: readonly { readonly entries: readonly RowEntry[]; readonly usedUm: number }[];
 	/** Share of its rows that cards, dividers and slack take. */
 	readonly fill: number;
@@ -48,6 +53,15 @@ export interface BoxPlan {
 	readonly brokenOverRows: readonly string[];
 }
 
+/** How the cards of a storage class, or of a value tier, stand in boxes of their own. */
+export interface BoxClass {
+	readonly name: string;
+	/** Key of the box they share. */
+	readonly sharedKind?: string;
+	/** Whether sets are kept together in it, as among all others; otherwise single cards share boxes year by year, whatever a set of them would fill. */
+	readonly isBySet?: boolean;
+}
+
 export interface BoxPlanOptions {
 	readonly school?: BoxSchool;
 	readonly rules?: BoxRules;
@@ -56,11 +70,14 @@ export interface BoxPlanOptions {
 	readonly sharedKind?: string;
 	/** Share of a set's missing numbers for which room is kept in a shared row. */
 	readonly growth?: number;
+	/** In the order in which their boxes stand, behind those of sets; classes not named here come last, as they come. */
+	readonly classes?: readonly BoxClass[];
 }
 
 /**
  * Plans boxes for sets: own boxes for those that fill one, shared long boxes for smaller runs in the
- * order of the school, strays behind the divider of their year. Sets apart have boxes of their own.
+ * order of the school, strays behind the divider of their year. Sets apart, and each storage class and
+ * value tier, have boxes of their own.
  *
  * @throws RangeError for an unknown box kind, for a shared one whose rows take no card, and where more
  * numbers of a set are there than cards
@@ -71,25 +88,29 @@ export function planBoxes(sets: readonly ShelvedSet[], options: BoxPlanOptions =
 		rules = USUAL_BOX_RULES,
 		kinds = BOX_KINDS,
 		sharedKind = '5000',
-		growth = 0.5
+		growth = 0.5,
+		classes = []
 	} = options;
-	const shared = boxKindOf(sharedKind, kinds);
 	const ordered = inSchoolOrder(
 		sets.filter(({ cards }) => cards > 0),
 		school
 	);
 	const kindOf = new Map(kinds.map((kind) => [kind.key, kind]));
-	const chosen = new Map(ordered.map((set) => [set.key, chooseBox(set, rules, kinds)]));
+	const chosen = new Map<string, BoxChoice>();
 	const brokenOverBoxes: string[] = [];
 	const brokenOverRows: string[] = [];
 	const boxes: Omit<PlannedBox, 'box'>[] = [];
-	for (const isApart of [false, true]) {
-		const together = ordered.filter((set) => (set.isApart ?? false) === isApart);
+	for (const part of partsOf(ordered, classes)) {
+		const { sets: together, isApart, keptIn, isBySet } = part;
+		const shared = boxKindOf(part.sharedKind ?? sharedKind, kinds);
+		const marks = { isApart, ...(keptIn === undefined ? {} : { keptIn }) };
 		for (const set of together) {
+			const choice = chooseBox(set, isBySet ? rules : SINGLE_CARDS, kinds);
+			chosen.set(set.key, isBySet ? choice : { ...choice, rule: `kept apart: ${keptIn ?? ''}` });
 			const kind = kindOf.get(chosen.get(set.key)?.kind ?? '');
-			if (kind) boxes.push(ownBox(set, kind, isApart));
+			if (kind) boxes.push({ ...ownBox(set, kind), ...marks });
 		}
-		const entries = entriesOf(together, chosen, school, growth);
+		const entries = entriesOf(together, chosen, school, isBySet ? growth : 0);
 		const rowUm = usableRowUm(shared, together);
 		if (entries.length === 0) continue;
 		const runs = entries.map((entry, i): RowRun => ({ key: String(i), um: entry.um }));
@@ -114,7 +135,7 @@ export function planBoxes(sets: readonly ShelvedSet[], options: BoxPlanOptions =
 			const used = rows.reduce((sum, { usedUm }) => sum + usedUm, 0);
 			boxes.push({
 				kind: shared.key,
-				isApart,
+				...marks,
 				rows,
 				fill: used / (shared.rowMm * 1000 * shared.rows)
 			});
@@ -126,6 +147,37 @@ export function planBoxes(sets: readonly ShelvedSet[], options: BoxPlanOptions =
 		brokenOverBoxes,
 		brokenOverRows
 	};
+}
+
+/** No set of single cards fills a box of its own, and none is a stray. */
+const SINGLE_CARDS: BoxRules = { leastFill: 2, leastHave: 2, mostStrays: 0 };
+
+interface BoxPart extends Omit<BoxClass, 'name'> {
+	readonly sets: readonly ShelvedSet[];
+	readonly isApart: boolean;
+	readonly keptIn?: string;
+	readonly isBySet: boolean;
+}
+
+/** What shares no box with the rest: sets, those apart, and each class. */
+function partsOf(ordered: readonly ShelvedSet[], classes: readonly BoxClass[]): readonly BoxPart[] {
+	const named = group(
+		ordered.filter(({ keptIn }) => keptIn !== undefined),
+		({ keptIn = '' }) => keptIn
+	);
+	const names = new Set([...classes.map(({ name }) => name), ...named.keys()]);
+	const unnamed = ordered.filter(({ keptIn }) => keptIn === undefined);
+	return [
+		...[false, true].map((isApart) => ({
+			isApart,
+			isBySet: true,
+			sets: unnamed.filter((set) => (set.isApart ?? false) === isApart)
+		})),
+		...[...names].map((keptIn): BoxPart => {
+			const { name: _, ...how } = classes.find(({ name }) => name === keptIn) ?? { name: keptIn };
+			return { isBySet: false, ...how, keptIn, isApart: true, sets: named.get(keptIn) ?? [] };
+		})
+	];
 }
 
 /**
@@ -153,12 +205,11 @@ interface Entry {
 	readonly um: number;
 }
 
-function ownBox(set: ShelvedSet, kind: BoxKind, isApart: boolean): Omit<PlannedBox, 'box'> {
+function ownBox(set: ShelvedSet, kind: BoxKind): Omit<PlannedBox, 'box' | 'isApart' | 'keptIn'> {
 	const um = Math.round(completeUm(set));
 	const entry = { sets: [set.key], label: labelOf(set), um, isContinued: false };
 	return {
 		kind: kind.key,
-		isApart,
 		rows: [{ entries: [entry], usedUm: um }],
 		fill: um / (kind.rowMm * 1000)
 	};

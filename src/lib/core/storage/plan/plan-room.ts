@@ -1,7 +1,7 @@
 import { group } from 'd3-array';
 import type { BoxKind } from '../kinds/box-kind.ts';
-import type { BoxUse } from '../kinds/box-use.ts';
-import { isKeptApart, SHARED_KIND } from '../kinds/use-of-copy.ts';
+import { SETS, type BoxUse } from '../kinds/box-use.ts';
+import type { Keeping } from '../classes/keeping.ts';
 import type { HomelessHead } from '../runs/find-home.ts';
 import type { Run } from '../runs/run.ts';
 import { addToRows, type MarkedRun } from './add-to-rows.ts';
@@ -47,6 +47,8 @@ export interface Room {
 	/** Whether a run has a divider it can go behind (`homeFinder`). */
 	readonly isHoused: (head: HomelessHead) => boolean;
 	readonly kinds: readonly BoxKind[];
+	/** Which uses are kept apart, and in which kind of box. */
+	readonly keeping: Pick<Keeping, 'isKeptApart' | 'sharedKind'>;
 }
 
 /** A divider for new sets in a row that stands: behind how many others. */
@@ -97,32 +99,24 @@ export function planRoom(
 	const added = addedDividers(room, fresh, options);
 	const isAdded = new Set(added.flatMap(({ sets }) => sets));
 	const rest = fresh.filter(({ key }) => !isAdded.has(key));
-	const plans = [...group(rest, ({ use }) => use)].map(([use, runs]) => {
-		const isApart = isKeptApart(use);
-		const plan = planBoxes(runs, {
-			school,
-			kinds: room.kinds,
-			sharedKind: SHARED_KIND[use as keyof typeof SHARED_KIND],
-			// What is kept apart shares boxes, year by year, whatever it would fill.
-			rules: isApart ? { leastFill: 2, leastHave: 2, mostStrays: 0 } : rules,
-			growth: isApart ? 0 : growth
-		});
-		return { use, isApart, ...plan };
-	});
+	const classes = [...new Set(rest.map(({ use }) => use))]
+		.filter((use) => use !== SETS)
+		.map((use) => ({
+			name: use,
+			sharedKind: room.keeping.sharedKind(use),
+			isBySet: !room.keeping.isKeptApart(use)
+		}));
+	const useOf = new Map(rest.map(({ key, use }) => [key, use]));
+	const plan = planBoxes(
+		rest.map((run) => (run.use === SETS ? run : { ...run, keptIn: run.use })),
+		{ school, rules, growth, classes, kinds: room.kinds, sharedKind: room.keeping.sharedKind(SETS) }
+	);
 	return {
 		toPutAway,
 		added,
-		boxes: plans
-			.flatMap(({ use, boxes }) => boxes.map((box) => ({ ...box, use })))
-			.map((box, i) => ({ ...box, box: i + 1 })),
-		choices: plans.flatMap(({ use, isApart, choices }) =>
-			choices.map((choice) => ({
-				...choice,
-				use,
-				...(isApart ? { rule: `kept apart: ${use}` } : {})
-			}))
-		),
-		broken: plans.flatMap((plan) => [...plan.brokenOverBoxes, ...plan.brokenOverRows])
+		boxes: plan.boxes.map((box) => ({ ...box, use: box.keptIn ?? SETS })),
+		choices: plan.choices.map((choice) => ({ ...choice, use: useOf.get(choice.set) ?? SETS })),
+		broken: [...plan.brokenOverBoxes, ...plan.brokenOverRows]
 	};
 }
 
@@ -153,7 +147,7 @@ function addedDividers(
 		}));
 		if (rows.length === 0) return [];
 		const news = new Map(
-			(isKeptApart(use)
+			(room.keeping.isKeptApart(use)
 				? runs.map((run) => asNewRun(run, options, 0))
 				: [...sharedRuns(runs, options, room.kinds), ...strayRuns(runs, options)]
 			).map((run) => [run.key, run])

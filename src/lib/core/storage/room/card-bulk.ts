@@ -1,7 +1,7 @@
 import type { CardFormat } from '../../checklist/card-format.ts';
 import { cardUm } from '../../measuring/stock.ts';
 import { cardG } from './box-weight.ts';
-import { holderKindOf } from '../kinds/holder-kind.ts';
+import { holderKindOf, type HolderKind } from '../kinds/holder-kind.ts';
 
 /** What one card with its holder takes and weighs, in micrometres and milligrams. */
 export interface CardBulk {
@@ -18,8 +18,12 @@ export function holderOf(card: {
 }
 
 /** @throws RangeError for an unknown holder */
-export function cardBulk(format: CardFormat | null, holder: string | null): CardBulk {
-	const kind = holder === null ? null : holderKindOf(holder);
+export function cardBulk(
+	format: CardFormat | null,
+	holder: string | null,
+	added: readonly HolderKind[] = []
+): CardBulk {
+	const kind = holder === null ? null : holderKindOf(holder, added);
 	return {
 		um: cardUm(format?.stockPt) + (kind?.addsUm ?? 0),
 		mg: Math.round(1000 * (cardG(format ?? {}) + (kind?.addsG ?? 0)))

@@ -1,4 +1,5 @@
 import { sqliteTable, index, integer, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import type { CardMark } from '../../../core/checklist/card.ts';
 import type { ReleaseId, SectionId } from '../../../core/row-id.ts';
 import { releases } from './releases.ts';
 import { sections } from './sections.ts';
@@ -21,6 +22,9 @@ export const editionCards = sqliteTable(
 		title: text().notNull(),
 		subjects: text({ mode: 'json' }).$type<readonly string[]>().notNull().default([]),
 		group: text('card_group'),
+		marks: text({ mode: 'json' }).$type<readonly CardMark[]>().notNull().default([]),
+		/** Words in families; null: none. */
+		tags: text({ mode: 'json' }).$type<Readonly<Record<string, readonly string[]>>>(),
 		/** What it is sorted as where it has no number; null: its title. */
 		sortAs: text()
 	},

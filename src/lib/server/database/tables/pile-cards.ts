@@ -1,6 +1,6 @@
 import { sqliteTable, index, integer, text } from 'drizzle-orm/sqlite-core';
 import type { Verdict } from '../../../core/goal/judge-card.ts';
-import type { NextPile } from '../../../core/pile/judge-pile-card.ts';
+import type { NextPile } from '../../../core/pile/next-pile.ts';
 import type { CopyId, PileCardId, TrayId } from '../../../core/row-id.ts';
 import { copies } from './copies.ts';
 import { trayPiles } from './trays.ts';

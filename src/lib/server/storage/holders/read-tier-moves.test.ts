@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { describe, expect, test } from 'vitest';
-import { HOLDER_RULES, readValuable } from '../../places/holder-tiers.ts';
+import { HOLDER_RULES } from '../../places/holder-tiers.ts';
+import { readKeeping } from '../../places/keeping.ts';
 import { setExchangeRates } from '../../preferences/exchange-rates.ts';
 import { setHolderRules, setHolders } from './change-holders.ts';
 import { nameTierMoves } from './name-tier-moves.ts';
@@ -39,7 +40,8 @@ describe('holders', () => {
 		);
 		// 457 µm of stock each, and a divider where others may stand; a millimetre for the loader, nine for the case, a tenth for the sleeve.
 		expect(standing.filter(([, um]) => um)).toContainEqual(['Long box 1', 800 + 2 * 457 + 100]);
-		expect(standing.filter(([, um]) => um)).toContainEqual(['Valuables 1', 2 * 457 + 10_000]);
+		expect(standing.filter(([, um]) => um)).toContainEqual(['Valuables 1', 457 + 1000]);
+		expect(standing.filter(([, um]) => um)).toContainEqual(['Best 1', 457 + 9000]);
 		expect(
 			await setHolderRules(storage.collection, { ...rules, names: [{ word: 'x', tier: 'none' }] })
 		).toMatchObject({ ok: false });
@@ -59,9 +61,7 @@ describe('holders', () => {
 		);
 		const usual = HOLDER_RULES.usual;
 		const uses = async () =>
-			(await homelessCopies(collection.db, await readValuable(collection.db))).map(
-				({ use }) => use
-			);
+			(await homelessCopies(collection.db, await readKeeping(collection.db))).map(({ use }) => use);
 		expect((await readTierMoves(collection.db, usual)).otherMoney).toEqual([
 			{ currency: 'JPY', cards: 2 }
 		]);
@@ -97,14 +97,14 @@ describe('holders', () => {
 			to === null ? [] : [['1 Card 1, Brass', to]]
 		);
 		expect(read.otherMoney).toEqual(otherMoney);
-		const homeless = await homelessCopies(collection.db, await readValuable(collection.db));
+		const homeless = await homelessCopies(collection.db, await readKeeping(collection.db));
 		expect(homeless.map((copy) => copy.use)).toEqual([use]);
 		if (currency === null) return;
 		// Stated in that money, the tiers speak of it.
 		const done = await setHolderRules(collection, { ...rules, currency });
 		expect(done.ok).toBe(true);
-		const valuable = await readValuable(collection.db);
-		expect((await homelessCopies(collection.db, valuable))[0]?.use).toBe('valuables');
+		const keeping = await readKeeping(collection.db);
+		expect((await homelessCopies(collection.db, keeping))[0]?.use).toBe('valuables');
 		const anew = await readTierMoves(collection.db, { ...rules, currency });
 		expect(anew.moves).toHaveLength(1);
 	});

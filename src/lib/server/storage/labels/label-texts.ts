@@ -7,7 +7,6 @@ import {
 	type LabelledSet,
 	type LabelText
 } from '../../../core/storage/labels/label-text.ts';
-import { isKeptApart } from '../../../core/storage/kinds/use-of-copy.ts';
 import { labelOf } from '../../../core/storage/plan/plan-boxes.ts';
 import { at } from '../../../core/at.ts';
 import { labelRun, type RunCard } from '../../../core/storage/labels/label-run.ts';
@@ -19,6 +18,7 @@ import type { Reader } from '../../database/open.ts';
 import { readJoined } from '../../database/read-joined.ts';
 import { copies } from '../../database/tables/index.ts';
 import { isHere } from '../../places/homeless.ts';
+import { readKeeping } from '../../places/keeping.ts';
 import { placesOf } from '../../places/places-of.ts';
 import { readDividers } from '../room/read-box.ts';
 import { readBoxHeads, readShelves } from '../room/read-storage.ts';
@@ -85,6 +85,7 @@ export async function labelTexts(
 	const label = await runLabeller(db, [
 		...new Set(wanted.flatMap(({ id }) => setsOf(id).map(({ releaseId }) => releaseId)))
 	]);
+	const { isKeptApart } = await readKeeping(db);
 	return wanted.map(({ id, name, use }) =>
 		boxLabel(
 			{ name, isForSets: !isKeptApart(use), link: `${address}/boxes/${id}` },

@@ -8,13 +8,13 @@ import {
 	type RoomRow,
 	type RoomRules
 } from '../../../core/storage/plan/plan-room.ts';
-import { isKeptApart } from '../../../core/storage/kinds/use-of-copy.ts';
 import { homeFinder } from '../../../core/storage/runs/find-home.ts';
 import { nameRun, runOrder } from '../../../core/storage/runs/run.ts';
 import { chunks } from '../../database/chunks.ts';
+import type { Keeping } from '../../../core/storage/classes/keeping.ts';
 import type { Reader } from '../../database/open.ts';
 import { dividers, dividerSums, releases } from '../../database/tables/index.ts';
-import { readValuable } from '../../places/holder-tiers.ts';
+import { readKeeping } from '../../places/keeping.ts';
 import { readBoxes, readBoxKinds } from '../room/read-storage.ts';
 import { homelessRuns, type StoredHomelessRun } from '../runs/homeless-runs.ts';
 import { readAmong, readHomes, runOfDivider } from '../runs/read-homes.ts';
@@ -41,12 +41,12 @@ export async function planStorage(
 	tell: (told: { readonly done: number; readonly total: number }) => void = () => undefined
 ): Promise<StoragePlan> {
 	const heads = await db.select().from(releases).orderBy(asc(releases.id));
-	const valuable = await readValuable(db);
+	const keeping = await readKeeping(db);
 	const { mostStrays } = options.rules;
 	const sets: StoredHomelessRun[] = [];
 	let done = 0;
 	for (const some of chunks(heads, RELEASES_A_CHUNK)) {
-		sets.push(...(await homelessRuns(db, some, valuable, mostStrays)));
+		sets.push(...(await homelessRuns(db, some, keeping, mostStrays)));
 		done += some.length;
 		tell({ done, total: heads.length });
 		await setImmediate();
@@ -59,11 +59,13 @@ export async function planStorage(
 	const lost = sets.filter((set) => findOwn(asHead(set)).length === 0);
 	const among = await readAmong(
 		db,
-		lost.map(({ id }) => id)
+		lost.map(({ id }) => id),
+		keeping
 	);
 	const findHome = homeFinder(homes, among);
 	const room = {
-		rows: await readSharedRows(db),
+		keeping,
+		rows: await readSharedRows(db, keeping),
 		isHoused: (head: Parameters<typeof findHome>[0]) => findHome(head).length > 0,
 		kinds: await readBoxKinds(db)
 	};
@@ -71,7 +73,10 @@ export async function planStorage(
 }
 
 /** Rows that sets share, with what stands in them. Of sets, boxes of one row are some set's own. */
-async function readSharedRows(db: Reader): Promise<readonly RoomRow[]> {
+async function readSharedRows(
+	db: Reader,
+	{ isKeptApart }: Pick<Keeping, 'isKeptApart'>
+): Promise<readonly RoomRow[]> {
 	const shared = (await readBoxes(db)).filter(({ use, kind }) => isKeptApart(use) || kind.rows > 1);
 	const rows = await db
 		.select({ divider: dividers, um: sql<number>`coalesce(${dividerSums.um}, 0)` })

@@ -2,9 +2,8 @@ import { group, max } from 'd3-array';
 import { setImmediate } from 'node:timers/promises';
 import { adviseShelves } from '../../../core/storage/shelves/advise-shelves.ts';
 import { boxKindOf } from '../../../core/storage/kinds/box-kind.ts';
-import type { BoxUse } from '../../../core/storage/kinds/box-use.ts';
+import { SETS, type BoxUse } from '../../../core/storage/kinds/box-use.ts';
 import { DIVIDER_UM } from '../../../core/storage/plan/choose-box.ts';
-import { isKeptApart } from '../../../core/storage/kinds/use-of-copy.ts';
 import { standCards } from '../../../core/storage/plan/stand-cards.ts';
 import { freeName } from '../../../core/storage/plan/free-name.ts';
 import type { Collection, Transaction } from '../../database/open.ts';
@@ -13,12 +12,13 @@ import { makeChange } from '../../journal/change.ts';
 import { insertOne, type Recorder } from '../../database/record.ts';
 import { at } from '../../../core/at.ts';
 import { writePreference } from '../../preferences/preferences.ts';
-import { readValuable } from '../../places/holder-tiers.ts';
+import { readKeeping } from '../../places/keeping.ts';
 import type { HomelessCopy } from '../../places/homeless.ts';
 import { looseCardsInTurn } from '../runs/loose-cards.ts';
 import { columnsOfRun } from '../runs/read-homes.ts';
 import type { StoredHomelessRun } from '../runs/homeless-runs.ts';
 import { planStorage, type StoragePlan } from './plan-storage.ts';
+import type { Keeping } from '../../../core/storage/classes/keeping.ts';
 import type { RoomBox } from '../../../core/storage/plan/plan-room.ts';
 import { runKey } from '../../../core/storage/runs/run.ts';
 import { STORAGE_CHOICE, storageOptions, type StorageChoice } from './read-storage-options.ts';
@@ -34,16 +34,10 @@ import {
 	rowId
 } from '../../../core/row-id.ts';
 
-/** Names of new boxes that several sets share. */
-const SHARED_NAMES: Readonly<Record<BoxUse, string>> = {
-	sets: 'Long box',
-	personal: 'Personal',
-	valuables: 'Valuables',
-	graded: 'Graded',
-	'to sell': 'To sell',
-	'sealed packs': 'Sealed packs',
-	supplies: 'Supplies'
-};
+/** What a new box that several sets share is called, before its number. */
+function sharedName(use: BoxUse): string {
+	return use === SETS ? 'Long box' : use.charAt(0).toUpperCase() + use.slice(1);
+}
 
 /** What standing the planned boxes did. */
 export interface Stood {
@@ -57,8 +51,9 @@ export function standAsPlanned(
 	choice: StorageChoice = STORAGE_CHOICE.usual
 ): Promise<Stood> {
 	return makeChange(collection, async (record, tx) => {
+		const keeping = await readKeeping(tx);
 		const plan = await planStorage(tx, storageOptions(choice));
-		const stander = await openStander(record, tx, plan);
+		const stander = await openStander(record, tx, plan, keeping);
 		for (const { boxId, row, at, sets, label, straysOf } of plan.added) {
 			const id = await insertDivider(record, tx, {
 				boxId,
@@ -73,7 +68,7 @@ export function standAsPlanned(
 		}
 		const ids: BoxId[] = [];
 		for (const box of plan.boxes) {
-			ids.push(await standBox(record, tx, box, stander));
+			ids.push(await standBox(record, tx, box, stander, keeping));
 			// Others are answered in between.
 			await setImmediate();
 		}
@@ -107,7 +102,12 @@ interface Stander {
 	readonly count: () => number;
 }
 
-async function openStander(record: Recorder, tx: Transaction, plan: StoragePlan): Promise<Stander> {
+async function openStander(
+	record: Recorder,
+	tx: Transaction,
+	plan: StoragePlan,
+	keeping: Keeping
+): Promise<Stander> {
 	const fresh = new Set(
 		[
 			...plan.added,
@@ -116,7 +116,7 @@ async function openStander(record: Recorder, tx: Transaction, plan: StoragePlan)
 	);
 	const known = new Map(plan.sets.map((set) => [set.key, set]));
 	const wanted = [...new Set([...fresh].flatMap((key) => known.get(key)?.id ?? []))];
-	const loose = await looseCardsInTurn(tx, await readValuable(tx), wanted);
+	const loose = await looseCardsInTurn(tx, keeping, wanted);
 	const bySet = group(loose, ({ copy, run }) => `${copy.use} ${runKey(run)}`);
 	const parts = new Map<string, { sets: readonly string[]; dividers: DividerId[]; um: number[] }>();
 	let count = 0;
@@ -178,7 +178,8 @@ async function standBox(
 	record: Recorder,
 	tx: Transaction,
 	{ kind, use, rows }: RoomBox,
-	stander: Stander
+	stander: Stander,
+	{ isKeptApart }: Keeping
 ): Promise<BoxId> {
 	const taken = new Set(
 		(await tx.select({ name: boxes.name }).from(boxes)).map(({ name }) => name)
@@ -188,7 +189,7 @@ async function standBox(
 	const isOwn = boxKindOf(kind, kinds).rows === 1 && !isKeptApart(use);
 	const name = isOwn
 		? freeName(entries[0]?.label ?? 'Box', taken)
-		: freeName(SHARED_NAMES[use], taken, 1);
+		: freeName(sharedName(use), taken, 1);
 	const { id: boxId } = await insertOne(record, boxes, {
 		...{ shelfId: null, position: 0, name, kind, use }
 	});

@@ -5,6 +5,7 @@ import { good, type Outcome, type Problem } from '../../../core/problem.ts';
 import type { Collection, Transaction } from '../../database/open.ts';
 import { boxes, dividers, shelves } from '../../database/tables/index.ts';
 import { makeChange, refused } from '../../journal/change.ts';
+import { readKeeping } from '../../places/keeping.ts';
 import { gone } from '../gone.ts';
 import { readBoxKinds } from './read-storage.ts';
 import { removeDividerRows } from '../../removal/remove-divider-rows.ts';
@@ -34,7 +35,7 @@ export function saveBox(
 			use: fields.use ?? known?.use ?? 'sets',
 			shelfId: fields.shelfId === undefined ? (known?.shelfId ?? null) : fields.shelfId
 		};
-		const problems = await problemsOf(tx, wanted, id);
+		const problems = await problemsOf(tx, wanted, known);
 		if (problems.length > 0) return refused(problems);
 		const position =
 			known && known.shelfId === wanted.shelfId
@@ -119,18 +120,28 @@ async function nextPosition(tx: Transaction, shelfId: ShelfId | null): Promise<n
 
 async function problemsOf(
 	tx: Transaction,
-	{ name, kind, shelfId }: BoxFields,
-	id?: BoxId
+	{ name, kind, use, shelfId }: BoxFields,
+	known?: BoxFields & { readonly id: BoxId }
 ): Promise<readonly Problem[]> {
 	const [same] = await tx.select().from(boxes).where(eq(boxes.name, name));
 	const isKnown = (await readBoxKinds(tx)).some(({ key }) => key === kind);
+	const { uses } = await readKeeping(tx);
 	const [shelf] =
 		shelfId === null ? [] : await tx.select().from(shelves).where(eq(shelves.id, shelfId));
 	return [
 		...(name === '' ? [{ field: 'name', message: 'a box needs a name' }] : []),
-		...(same && same.id !== id
+		...(same && same.id !== known?.id
 			? [{ field: 'name', message: `"${name}" is there already`, remedy: 'Give it another name.' }]
 			: []),
+		...(uses.includes(use) || use === known?.use
+			? []
+			: [
+					{
+						field: 'use',
+						message: `there is no storage class or tier "${use}"`,
+						remedy: `Use: ${uses.join(', ')}.`
+					}
+				]),
 		...(isKnown ? [] : [{ field: 'kind', message: `there is no box kind "${kind}"` }]),
 		...(shelfId === null || shelf ? [] : [gone('shelf')])
 	];

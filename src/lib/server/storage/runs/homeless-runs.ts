@@ -1,12 +1,10 @@
-import type { Valuable } from '../../../core/storage/holders/valuable.ts';
+import type { Keeping } from '../../../core/storage/classes/keeping.ts';
 import { group, sum } from 'd3-array';
 import { eq, inArray, sql } from 'drizzle-orm';
 import { UM_A_PT } from '../../../core/measuring/stock.ts';
 import type { HomelessRun } from '../../../core/storage/plan/plan-room.ts';
 import { cardsOfRun } from '../../../core/storage/runs/cards-of-run.ts';
 import { DOUBLES, nameRun, runKey, runOrder, type Run } from '../../../core/storage/runs/run.ts';
-import { BOX_USES } from '../../../core/storage/kinds/box-use.ts';
-import { isKeptApart } from '../../../core/storage/kinds/use-of-copy.ts';
 import type { Reader } from '../../database/open.ts';
 import type { releases } from '../../database/tables/index.ts';
 import { cards, editionCards, sections } from '../../database/tables/index.ts';
@@ -32,16 +30,18 @@ type Head = typeof releases.$inferSelect;
 export async function homelessRuns(
 	db: Reader,
 	heads: readonly Head[],
-	valuable: Valuable,
+	keeping: Keeping,
 	mostStrays: number
 ): Promise<readonly StoredHomelessRun[]> {
 	const ids = heads.map(({ id }) => id);
-	const loose = await looseCards(db, valuable, ids);
+	const loose = await looseCards(db, keeping, ids);
 	if (loose.length === 0) return [];
 	const namesOf = await readRunNames(db, ids);
 	const builtOf = await setsBuilt(db);
 	const needOf = await runSizes(db, loose, mostStrays, builtOf);
-	const placedOf = await placedNumbers(db, [...new Set(loose.map(({ copy }) => copy.releaseId))]);
+	const placedOf = await placedNumbers(db, keeping, [
+		...new Set(loose.map(({ copy }) => copy.releaseId))
+	]);
 	const headOf = new Map(heads.map((head) => [head.id, head]));
 	const parts = group(loose, ({ copy, run }) => `${copy.use} ${runKey(run)}`);
 	return [...parts].flatMap(([key, ofRun]): StoredHomelessRun[] => {
@@ -61,7 +61,9 @@ export async function homelessRuns(
 			{
 				...{ id, key, name, year, maker, use, run, cards: count, need },
 				...(theme === null ? {} : { theme }),
-				...(isKeptApart(use) ? {} : { part: nameRun(run, names), order: runOrder(run, names) }),
+				...(keeping.isKeptApart(use)
+					? {}
+					: { part: nameRun(run, names), order: runOrder(run, names) }),
 				have: Math.min(numbers, count),
 				stockPt: sum(ofRun, ({ copy, quantity }) => quantity * copy.um) / count / UM_A_PT
 			}
@@ -117,12 +119,10 @@ async function runSizes(
 	};
 }
 
-/** Uses whose boxes hold sets: what is kept apart from them leaves its number's room free. */
-const USES_OF_SETS = BOX_USES.filter((use) => !isKeptApart(use));
-
-/** How many numbers of a run have a place already, as often as its set asks for. */
-async function placedNumbers(db: Reader, releaseIds: readonly ReleaseId[]) {
+/** How many numbers of a run have a place already, as often as its set asks for: what is kept apart leaves its number's room free. */
+async function placedNumbers(db: Reader, keeping: Keeping, releaseIds: readonly ReleaseId[]) {
 	if (releaseIds.length === 0) return () => 0;
+	const ofSets = keeping.uses.filter((use) => !keeping.isKeptApart(use));
 	const rows = await db.all<{
 		releaseId: ReleaseId;
 		section: string | null;
@@ -135,7 +135,7 @@ async function placedNumbers(db: Reader, releaseIds: readonly ReleaseId[]) {
 				"copies"."parallel_key" as parallel, "copies"."card_key",
 				sum(coalesce((select sum(b.quantity) from box_cards b
 						join dividers d on d.id = b.divider_id join boxes x on x.id = d.box_id
-						where b.copy_id = "copies"."id" and ${inArray(sql`x.use`, USES_OF_SETS)}), 0)
+						where b.copy_id = "copies"."id" and ${inArray(sql`x.use`, ofSets)}), 0)
 					+ (select count(*) from binder_pockets p where p.copy_id = "copies"."id")) as placed
 			from "copies" ${WITH_FILED_CARD}
 			where ${inArray(sql`"copies"."release_id"`, [...releaseIds])}

@@ -1,12 +1,11 @@
 import { setImmediate } from 'node:timers/promises';
-import type { Valuable } from '../../../core/storage/holders/valuable.ts';
+import type { Keeping } from '../../../core/storage/classes/keeping.ts';
 import { groups, rollup } from 'd3-array';
 import { inArray, sql } from 'drizzle-orm';
 import type { BoxUse } from '../../../core/storage/kinds/box-use.ts';
 import { dealSets } from '../../../core/storage/runs/deal-sets.ts';
 import { runForUse } from '../../../core/storage/runs/run-for-use.ts';
 import type { Run } from '../../../core/storage/runs/run.ts';
-import { isKeptApart } from '../../../core/storage/kinds/use-of-copy.ts';
 import { chunks } from '../../database/chunks.ts';
 import type { Reader } from '../../database/open.ts';
 import { releases } from '../../database/tables/index.ts';
@@ -30,10 +29,10 @@ const versionOf = ({ releaseId, cardKey, parallelKey, variantKey }: Version) =>
 /** Homeless cards of some releases, dealt to the sets they belong to. */
 export async function looseCards(
 	db: Reader,
-	valuable: Valuable,
+	keeping: Keeping,
 	releaseIds: readonly ReleaseId[]
 ): Promise<readonly LooseCards[]> {
-	const free = await homelessCopies(db, valuable, { releases: releaseIds });
+	const free = await homelessCopies(db, keeping, { releases: releaseIds });
 	const ids = [...new Set(free.map(({ releaseId }) => releaseId))];
 	const headOf = await readHeads(db, ids);
 	const placedIn = await placedVersions(db, ids);
@@ -46,8 +45,8 @@ export async function looseCards(
 	).flatMap(([use, byRelease]) =>
 		byRelease.flatMap(([releaseId, copies]): LooseCards[] => {
 			const { key: release, year } = headOf(releaseId);
-			if (isKeptApart(use)) {
-				const run = runForUse(use, { release, section: null, parallel: null, set: 1 });
+			if (keeping.isKeptApart(use)) {
+				const run = runForUse(true, { release, section: null, parallel: null, set: 1 });
 				return copies.map((copy) => ({ copy, quantity: copy.free, run, year }));
 			}
 			const loose = copies.map((copy) => ({
@@ -61,7 +60,12 @@ export async function looseCards(
 					const copy = copyOf.get(copyId);
 					if (!copy) throw new RangeError(`looseCards: no copy ${copyId}`);
 					const { sectionKey: section, parallelKey: parallel } = copy;
-					return { copy, quantity, run: runForUse(use, { release, section, parallel, set }), year };
+					return {
+						copy,
+						quantity,
+						run: runForUse(false, { release, section, parallel, set }),
+						year
+					};
 				}
 			);
 		})
@@ -74,12 +78,12 @@ const RELEASES_A_CHUNK = 20;
 /** The same release by release, so that nobody waits for all of a large collection. */
 export async function looseCardsInTurn(
 	db: Reader,
-	valuable: Valuable,
+	keeping: Keeping,
 	releaseIds: readonly ReleaseId[]
 ): Promise<readonly LooseCards[]> {
 	const found: (readonly LooseCards[])[] = [];
 	for (const some of chunks(releaseIds, RELEASES_A_CHUNK)) {
-		found.push(await looseCards(db, valuable, some));
+		found.push(await looseCards(db, keeping, some));
 		await setImmediate();
 	}
 	return found.flat();

@@ -1,6 +1,7 @@
 import { group } from 'd3-array';
 import { eq, inArray, sql } from 'drizzle-orm';
 import type { BoxUse } from '../../../core/storage/kinds/box-use.ts';
+import type { Keeping } from '../../../core/storage/classes/keeping.ts';
 import type { HomeDivider } from '../../../core/storage/runs/find-home.ts';
 import { runForUse } from '../../../core/storage/runs/run-for-use.ts';
 import { runKeyOfAnySet, type Run } from '../../../core/storage/runs/run.ts';
@@ -63,7 +64,8 @@ export async function readHomes(db: Reader): Promise<readonly HomeDivider[]> {
  */
 export async function readAmong(
 	db: Reader,
-	releaseIds: readonly ReleaseId[]
+	releaseIds: readonly ReleaseId[],
+	{ isKeptApart }: Pick<Keeping, 'isKeptApart'>
 ): Promise<ReadonlyMap<DividerId, ReadonlySet<string>>> {
 	const found: { divider: DividerId; key: string }[] = [];
 	for (const ids of chunks([...new Set(releaseIds)], 200)) {
@@ -82,7 +84,7 @@ export async function readAmong(
 			where ${inArray(copies.releaseId, [...ids])} and not (d.release_id is "copies"."release_id"
 				and d.section_key is ${FILED_CARD.sectionKey} and d.parallel_key is "copies"."parallel_key")`);
 		for (const { divider, use, ...run } of rows) {
-			found.push({ divider, key: runKeyOfAnySet(runForUse(use, { ...run, set: 1 })) });
+			found.push({ divider, key: runKeyOfAnySet(runForUse(isKeptApart(use), { ...run, set: 1 })) });
 		}
 	}
 	return new Map(

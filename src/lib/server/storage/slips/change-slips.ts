@@ -7,7 +7,7 @@ import type { Collection, Transaction } from '../../database/open.ts';
 import { copies, discrepancies, releases, slipLines, slips } from '../../database/tables/index.ts';
 import { makeChange, refused } from '../../journal/change.ts';
 import { findHomeless, findStanding, type SlipCards, type SlipSource } from './find-slip-cards.ts';
-import { readValuable } from '../../places/holder-tiers.ts';
+import { readKeeping } from '../../places/keeping.ts';
 import { homelessCopies } from '../../places/homeless.ts';
 import { readSlip } from './slips.ts';
 import { standBehind, takeOut } from '../../places/stand-behind.ts';
@@ -93,7 +93,7 @@ export function answerLine(
 			]);
 		}
 		if (state === 'done' && slip.sort === 'put away') {
-			const [copy] = await homelessCopies(tx, await readValuable(tx), { copies: [line.copyId] });
+			const [copy] = await homelessCopies(tx, await readKeeping(tx), { copies: [line.copyId] });
 			if (!copy || copy.free < line.quantity || dividerId === null) {
 				return refused([{ message: `${line.card} has a place already`, remedy: 'Skip it.' }]);
 			}

@@ -1,4 +1,4 @@
-import type { Valuable } from '../../../core/storage/holders/valuable.ts';
+import type { Keeping } from '../../../core/storage/classes/keeping.ts';
 import { group, sum } from 'd3-array';
 import { asc, eq, inArray } from 'drizzle-orm';
 import { USUAL_BOX_RULES } from '../../../core/storage/plan/choose-box.ts';
@@ -8,7 +8,7 @@ import { readEntry } from '../../copies/read-entry.ts';
 import type { Transaction } from '../../database/open.ts';
 import { boxCards, copies, releases } from '../../database/tables/index.ts';
 import { nameVersions } from '../../releases/name-versions.ts';
-import { readValuable } from '../../places/holder-tiers.ts';
+import { readKeeping } from '../../places/keeping.ts';
 import { at } from '../../../core/at.ts';
 import { homeFinder } from '../../../core/storage/runs/find-home.ts';
 import { runKey } from '../../../core/storage/runs/run.ts';
@@ -50,13 +50,13 @@ export async function findHomeless(
 	tx: Transaction,
 	source: SlipSource
 ): Promise<Outcome<readonly SlipCards[]>> {
-	const valuable = await readValuable(tx);
+	const keeping = await readKeeping(tx);
 	if (source.of === 'homeless') {
 		const all = await tx.select({ id: releases.id }).from(releases);
 		const found = (
 			await housedCards(
 				tx,
-				valuable,
+				keeping,
 				all.map(({ id }) => id)
 			)
 		).map(asFound);
@@ -80,7 +80,7 @@ export async function findHomeless(
 			.where(inArray(copies.id, ids));
 		const housed = await housedCards(
 			tx,
-			valuable,
+			keeping,
 			of.map(({ id }) => id)
 		);
 		return good(
@@ -94,7 +94,7 @@ export async function findHomeless(
 	if (source.of !== 'line') return good([]);
 	const entry = await readEntry(tx, source.release, source.line);
 	if (!entry.ok) return entry;
-	const loose = await looseCards(tx, valuable, [entry.value.releaseId]);
+	const loose = await looseCards(tx, keeping, [entry.value.releaseId]);
 	const stock = loose.map((cards) => ({
 		key: cards,
 		version: formatVersionKey({
@@ -122,10 +122,10 @@ const asFound = ({ copy, quantity, run }: LooseCards): SlipCards => ({
 /** Cards without a place whose run has a divider it can go behind. */
 async function housedCards(
 	tx: Transaction,
-	valuable: Valuable,
+	keeping: Keeping,
 	releaseIds: readonly ReleaseId[]
 ): Promise<readonly LooseCards[]> {
-	const loose = await looseCardsInTurn(tx, valuable, releaseIds);
+	const loose = await looseCardsInTurn(tx, keeping, releaseIds);
 	const runs = [...group(loose, ({ copy, run }) => `${copy.use} ${runKey(run)}`).values()];
 	const homes = await readHomes(tx);
 	const asHead = (ofRun: readonly LooseCards[]) => {
@@ -139,7 +139,8 @@ async function housedCards(
 		homes,
 		await readAmong(
 			tx,
-			lost.map((ofRun) => at(ofRun, 0).copy.releaseId)
+			lost.map((ofRun) => at(ofRun, 0).copy.releaseId),
+			keeping
 		)
 	);
 	return runs

@@ -10,7 +10,7 @@ import {
 import { titled } from '../../../core/checklist/filed-title.ts';
 import type { Reader } from '../../database/open.ts';
 import { boxCards, dividers } from '../../database/tables/index.ts';
-import { readValuable } from '../../places/holder-tiers.ts';
+import { readKeeping } from '../../places/keeping.ts';
 import { homelessCopies } from '../../places/homeless.ts';
 import { at } from '../../../core/at.ts';
 import { homeFinder } from '../../../core/storage/runs/find-home.ts';
@@ -81,7 +81,8 @@ export async function placesToPut(
 	near = WITH_NEIGHBOURS
 ): Promise<SlipPlaces> {
 	if (rows.length === 0) return new Map();
-	const free = await homelessCopies(db, await readValuable(db), {
+	const keeping = await readKeeping(db);
+	const free = await homelessCopies(db, keeping, {
 		copies: rows.map(({ copyId }) => copyId)
 	});
 	const useOf = new Map(free.map(({ id, use }) => [id, use]));
@@ -90,7 +91,12 @@ export async function placesToPut(
 	const headOf = (row: SlipCard) => {
 		const use = useOf.get(row.copyId) ?? 'sets';
 		const { releaseKey: release, section, parallel, setNumber, year } = row;
-		return { run: runForUse(use, { release, section, parallel, set: setNumber ?? 1 }), use, year };
+		const isApart = keeping.isKeptApart(use);
+		return {
+			run: runForUse(isApart, { release, section, parallel, set: setNumber ?? 1 }),
+			use,
+			year
+		};
 	};
 	const runs = [
 		...group(
@@ -117,7 +123,8 @@ export async function placesToPut(
 		homes,
 		await readAmong(
 			db,
-			lost.map((cards) => at(cards, 0).releaseId)
+			lost.map((cards) => at(cards, 0).releaseId),
+			keeping
 		)
 	);
 	const choices = runs.map((cards) => ({ cards, found: findHome(head(cards)) }));

@@ -2,7 +2,8 @@ import { expect, test } from 'vitest';
 import { undo } from '../../journal/undo.ts';
 import { readPreference } from '../../preferences/preferences.ts';
 import { preferences } from '../../database/tables/index.ts';
-import { HOLDER_RULES, readValuable } from '../../places/holder-tiers.ts';
+import { HOLDER_RULES } from '../../places/holder-tiers.ts';
+import { readKeeping } from '../../places/keeping.ts';
 import {
 	forgetMeasures,
 	saveSortingSlip,
@@ -54,5 +55,7 @@ test('a preference that another program stored in another form counts as not set
 	expect(await readPreference(collection.db, SORTING_MEASURES)).toEqual([]);
 	expect(await readPreference(collection.db, HOLDER_RULES)).toEqual(HOLDER_RULES.usual);
 	// ● From 1 on a card is kept in a top loader. Common practice, no source.
-	expect(await readValuable(collection.db)).toEqual({ fromMinor: 100, currency: 'EUR', also: [] });
+	const { useOf } = await readKeeping(collection.db);
+	const worth = (valueMinor: number) => useOf({ card: { valueMinor }, holder: null }).use;
+	expect([worth(99), worth(100)]).toEqual(['sets', 'valuables']);
 });

@@ -9,7 +9,7 @@ import type { Collection, Transaction } from '../../database/open.ts';
 import { boxCards, copies, discrepancies, releases } from '../../database/tables/index.ts';
 import { makeChange, refused } from '../../journal/change.ts';
 import type { Recorder } from '../../database/record.ts';
-import { readValuable } from '../../places/holder-tiers.ts';
+import { readKeeping } from '../../places/keeping.ts';
 import { homelessCopies } from '../../places/homeless.ts';
 import { formatColumns, formatOf } from '../../places/kept-columns.ts';
 import { readSwatches } from '../../places/read-swatches.ts';
@@ -77,7 +77,7 @@ async function moveHere(
 ): Promise<number> {
 	const { cardKey, parallelKey, variantKey } = placeOf(releaseId, row.version);
 	let left = row.quantity;
-	const homeless = await homelessCopies(tx, await readValuable(tx), { releases: [releaseId] });
+	const homeless = await homelessCopies(tx, await readKeeping(tx), { releases: [releaseId] });
 	for (const copy of homeless) {
 		const isIt =
 			copy.cardKey === cardKey &&

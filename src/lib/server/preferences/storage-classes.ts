@@ -1,16 +1,18 @@
+import type { Static } from 'typebox';
 import { ClassRulesSchema } from '../../schemas/storage-class.ts';
 import { checkAgainst } from '../../schemas/validator.ts';
 import { good, type Outcome } from '../../core/problem.ts';
 import type { ClassRule } from '../../core/storage/classes/storage-class.ts';
+import { USUAL_CLASSES } from '../../core/storage/classes/keeping.ts';
 import type { Collection } from '../database/open.ts';
 import { makeChange, refused } from '../journal/change.ts';
-import { writePreference, type Preference } from '../preferences/preferences.ts';
+import { writePreference, type Preference } from './preferences.ts';
 
 /** The storage classes of the collection, in the order in which they are tried. */
 export const STORAGE_CLASSES: Preference<typeof ClassRulesSchema> = {
 	key: 'storage-classes',
 	schema: ClassRulesSchema,
-	usual: []
+	usual: structuredClone(USUAL_CLASSES) as Static<typeof ClassRulesSchema>
 };
 
 /** Sets the storage classes, all at once. */
