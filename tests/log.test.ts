@@ -159,13 +159,13 @@ test('a mixed pile: choices by key and by tap, another one after all, and every 
 	await expect(taken.first()).toContainText('Regatta Almanac 1948');
 
 	// A pile of one's own: what is misread is told by its line, what is kept counts for the next card.
-	await page.getByText('Piles of your own').click();
+	await page.getByText('What is kept apart').click();
 	const lines = page.getByLabel('Storage classes');
 	await lines.fill('Keepers: group Keepers\nBells: colour red');
-	await page.getByRole('button', { name: 'Keep these piles' }).click();
+	await page.getByRole('button', { name: 'Keep these lines' }).click();
 	await expect(page.getByRole('alert')).toContainText('"colour red" is not understood');
 	await lines.fill('Nan: subject Nan Gannaway');
-	await page.getByRole('button', { name: 'Keep these piles' }).click();
+	await page.getByRole('button', { name: 'Keep these lines' }).click();
 	await expect(page.getByTestId('last-step')).toContainText('Storage classes');
 	await page.getByLabel('Year, if all are of one').fill('');
 	await next.fill('27 gannaway');

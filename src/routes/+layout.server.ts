@@ -1,6 +1,7 @@
 import { FEW_RELEASES } from '$lib/ui/release-names.svelte';
 import { theCollection } from '$lib/server/collection';
 import { nextSteps } from '$lib/server/journal/undo';
+import { readHolderKinds } from '$lib/server/places/keeping';
 import { listReleaseNames } from '$lib/server/releases/list-releases';
 import { readTheme } from '$lib/server/theme';
 
@@ -13,6 +14,8 @@ export const load = async ({ cookies, depends }) => {
 		theme: readTheme(cookies),
 		undo,
 		redo,
+		/** Kinds of holders of one's own. */
+		holders: await readHolderKinds(db),
 		/** Of few releases, so that every choice is whole at once; empty: they are many, and loaded when asked for. */
 		releaseNames: releaseNames.length > FEW_RELEASES ? [] : releaseNames
 	};

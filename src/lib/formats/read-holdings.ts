@@ -29,6 +29,8 @@ export interface HoldingsChoice {
 	readonly columns?: readonly (HoldingColumn | null)[];
 	/** Of amounts that name none. */
 	readonly currency?: string;
+	/** Keys of holders besides the usual ones. */
+	readonly holders?: readonly string[];
 }
 
 /** The most rows that are read at once. */
@@ -91,7 +93,7 @@ function readTable(
 			subject: cell('subject'),
 			parallel: cell('parallel'),
 			attributes: parseListCell(cell('attributes').replace(/\s*,\s*/g, ';')),
-			fields: fieldsOf(line, cell, choice.currency, notes)
+			fields: fieldsOf(line, cell, choice, notes)
 		};
 	});
 	return { outcome: good(read, notes.slice(0, 200)), table: reading };
@@ -101,7 +103,7 @@ function readTable(
 function fieldsOf(
 	line: number,
 	cell: (name: HoldingColumn) => string,
-	currency: string | undefined,
+	{ currency, holders = [] }: HoldingsChoice,
 	notes: Problem[]
 ): HoldingFields {
 	const strange: string[] = [];
@@ -160,7 +162,7 @@ function fieldsOf(
 		acquiredOn: day('got on'),
 		source: cell('came from') || undefined,
 		place: cell('kept in') || undefined,
-		holder: word('holder', HOLDER_KEYS)
+		holder: word('holder', [...HOLDER_KEYS, ...holders])
 	};
 	const note = [cell('note'), ...strange].filter(Boolean).join('; ');
 	return { ...fields, note: note || undefined };

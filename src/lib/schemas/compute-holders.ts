@@ -18,6 +18,12 @@ import {
 	Word
 } from './vocabulary.ts';
 
+const Inner = Type.Number({
+	exclusiveMinimum: 0,
+	maximum: 1000,
+	description: 'Up to 1,000 mm.'
+});
+
 /** From which value on a card is kept in what. */
 const TierSchema = Type.Object(
 	{
@@ -28,6 +34,34 @@ const TierSchema = Type.Object(
 	closed
 );
 export const TiersSchema = list(TierSchema, 50, { minItems: 1 });
+
+/** A kind of holder of one's own: what has to be said of it. */
+export const HolderKindSchema = Type.Object(
+	{
+		key: said(Word, 'Names the kind.'),
+		name: said(Word, 'What it is called.'),
+		sort: said(
+			Type.Enum(['sleeve', 'top-loader', 'magnetic']),
+			'sleeve: soft. top-loader: rigid, takes the card in its sleeve. magnetic: rigid, takes the bare card.'
+		),
+		takesPt: said(
+			Stock,
+			'The thickest card that it takes, in points, with its sleeve where it has one.'
+		),
+		innerWidthMm: said(Inner, 'Inner width, in millimetres.'),
+		innerHeightMm: said(Inner, 'Inner height, in millimetres.'),
+		addsUm: said(
+			Type.Integer({ minimum: 0, maximum: 100_000, description: 'Up to 100 mm.' }),
+			'What it adds to the thickness of a card, in micrometres.'
+		),
+		addsG: said(
+			Type.Number({ minimum: 0, maximum: 2000, description: 'Up to 2,000 g.' }),
+			'Its weight, in grams.'
+		)
+	},
+	closed
+);
+const HolderKinds = Type.Optional(list(HolderKindSchema, 200));
 
 export const ChooseHolderInput = Type.Object(
 	{
@@ -45,7 +79,8 @@ export const ChooseHolderInput = Type.Object(
 			),
 			'The card.'
 		),
-		tiers: said(Type.Optional(TiersSchema), 'Left out: the usual ones.')
+		tiers: said(Type.Optional(TiersSchema), 'Left out: the usual ones.'),
+		holders: said(HolderKinds, 'Holders besides the usual ones; left out: none.')
 	},
 	closed
 );
@@ -55,7 +90,8 @@ export const ChooseHolderOutput = Type.Object(
 		holder: said(orNull(Word), 'Key of the holder; null: none, or none takes it.'),
 		isSleeved: said(Type.Boolean(), 'Whether it goes into a sleeve first.'),
 		rule: said(Type.String(), 'Which rule decided, in words; amounts in minor units.'),
-		oddity: said(Type.Optional(Type.String()), 'Why no holder takes it.')
+		oddity: said(Type.Optional(Type.String()), 'Why no holder takes it.'),
+		caution: said(Type.Optional(Type.String()), 'Where it rattles in the snuggest there is.')
 	},
 	closed
 );
@@ -130,7 +166,7 @@ export const MoveTiersInput = Type.Object(
 							'What it is valued in (ISO 4217); left out: what the tiers are stated in.'
 						),
 						format: said(Type.Optional(FormatSchema), 'What it is made like.'),
-						holder: said(orNull(Holder), 'Key of what it is in now; null: nothing.'),
+						holder: said(orNull(Word), 'Key of what it is in now; null: nothing.'),
 						words: said(
 							list(Type.String({ maxLength: 400 }), 50),
 							'Title, subjects, section, marks: what rules by name are held against.'
@@ -166,6 +202,7 @@ export const MoveTiersInput = Type.Object(
 			),
 			'Words whose cards are in a tier, whatever they are worth.'
 		),
+		holders: said(HolderKinds, 'Holders besides the usual ones; left out: none.'),
 		onHand: said(
 			Type.Optional(record(Whole, 200, 'Holder kind → how many there are')),
 			'Holder kind → how many there are.'
@@ -190,7 +227,11 @@ export const MoveTiersOutput = Type.Object(
 							'up or down a tier; refit: another size of the same sort.'
 						),
 						rule: said(Type.String(), 'Which rule decided, in words.'),
-						oddity: said(Type.Optional(Type.String()), 'Why no holder takes it.')
+						oddity: said(Type.Optional(Type.String()), 'Why no holder takes it.'),
+						caution: said(
+							Type.Optional(Type.String()),
+							'Where it rattles in the snuggest there is.'
+						)
 					},
 					closed
 				)

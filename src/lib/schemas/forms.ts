@@ -9,11 +9,11 @@ import { LONGEST_LINE } from '../core/shorthand/parse-entry-line.ts';
 import { BLOCK_ORDERS, GOAL_ORDERS } from '../core/binder/binder-layout.ts';
 import { BinderKindSchema, LayoutChangeSchema, PageKindSchema } from './binder.ts';
 import { BoxKindSchema } from './compute-boxes.ts';
+import { HolderKindSchema } from './compute-holders.ts';
 import { ShelfSchema } from './shelf.ts';
 import { CONDITIONS } from '../core/copies/condition.ts';
 import { COPY_STATUSES } from '../core/copies/copy-record.ts';
 import { SPREADS } from '../core/copies/spread-cost.ts';
-import { HOLDER_KEYS } from '../core/storage/kinds/holder-kind.ts';
 import { HAND_TO } from '../core/pile/hand-to.ts';
 import { PILE_KINDS } from '../core/pile/next-pile.ts';
 import { TRAYS } from '../core/pile/tray.ts';
@@ -90,7 +90,7 @@ export const ManyFormSchema = Type.Object({
 	copy: list(idOf('copies', 'Reload the page.'), 2000),
 	status: orNull(Type.Enum([...COPY_STATUSES])),
 	condition: orNull(Type.Enum([...CONDITIONS])),
-	holder: orNull(Type.Enum([...HOLDER_KEYS])),
+	holder: orNull(Key),
 	place: Name,
 	source: Name,
 	mark: Name,
@@ -300,4 +300,15 @@ export const HolderMovesFormSchema = Type.Object({
 export const SuppliesFormSchema = Type.Object({
 	...PricesFormSchema.properties,
 	onHand: lines
+});
+/** Line by line: how many are there, and from which number on they are few; empty: not counted, never few. */
+export const StockFormSchema = Type.Object({ key: lines, count: lines, least: lines });
+export const AsideFormSchema = Type.Object({
+	holder: Key,
+	count: Type.Integer({ minimum: 1, maximum: 1_000_000, description: 'Say how many.' })
+});
+export const HolderKindFormSchema = Type.Object({
+	...Type.Omit(HolderKindSchema, ['key', 'addsUm']).properties,
+	/** What it adds to the thickness of a card. */
+	addsMm: Type.Number({ minimum: 0, maximum: 100, description: 'Up to 100 mm.' })
 });

@@ -1,7 +1,6 @@
 import { PHOTO_SIDES } from '../core/copies/photo-side.ts';
 import { Type, type TSchema } from 'typebox';
 import { CARD_MARKS } from '../core/checklist/card.ts';
-import { HOLDER_KEYS } from '../core/storage/kinds/holder-kind.ts';
 import { COPY_STATUSES } from '../core/copies/copy-record.ts';
 import { MOST_COPIES, LONGEST_LINE } from '../core/shorthand/parse-entry-line.ts';
 import { VersionKeySchema } from './compute.ts';
@@ -139,7 +138,7 @@ const CopyFieldsSchema = Type.Object(
 		source: Maybe(Text(200)),
 		acquiredOn: Day,
 		place: Maybe(Text(200)),
-		holder: Maybe(Type.Enum(HOLDER_KEYS)),
+		holder: Maybe(Text(100)),
 		note: Maybe(Type.String({ maxLength: 5000 }))
 	},
 	closed

@@ -9,6 +9,7 @@
 		{ path: resolve('/boxes/slips'), name: 'Slips', count: data.tabs.slips },
 		{ path: resolve('/boxes/questions'), name: 'Questions', count: data.tabs.questions },
 		{ path: resolve('/boxes/holders'), name: 'Holders' },
+		{ path: resolve('/boxes/supplies'), name: 'Supplies' },
 		{ path: resolve('/boxes/labels'), name: 'Labels' },
 		{ path: resolve('/boxes/sorting'), name: 'Sort a pile' },
 		{ path: resolve('/boxes/shelves'), name: 'Shelves and kinds' }

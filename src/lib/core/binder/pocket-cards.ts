@@ -1,5 +1,5 @@
 import { versionsOfCopy } from '../copies/copy.ts';
-import { holderKindOf, isInRigid } from '../storage/kinds/holder-kind.ts';
+import { holderKindOf, isInRigid, type HolderKind } from '../storage/kinds/holder-kind.ts';
 import type { CopyRecord } from '../copies/copy-record.ts';
 import { fitsSlot, type Filling } from '../goal/fill-slots.ts';
 import type { Slot } from '../goal/slot.ts';
@@ -19,12 +19,17 @@ export interface PocketCard {
 export type KeptApart = ReadonlyMap<string, string>;
 
 /** "graded 8, safe", "Top loader, 35 pt, Valuables 1": where a copy is that was pulled out; null: nowhere else. */
-function whereKept(copy: CopyRecord, binderName: string, apart: KeptApart): string | null {
+function whereKept(
+	copy: CopyRecord,
+	binderName: string,
+	apart: KeptApart,
+	holders: readonly HolderKind[]
+): string | null {
 	const place = copy.place !== undefined && !isSame(copy.place, binderName) ? copy.place : null;
 	const holder = copy.holder ?? null;
 	const words = [
 		...(isGraded(copy) ? [`graded ${copy.grade ?? 'authentic'}`] : []),
-		...(holder !== null && isInRigid(holder) ? [holderKindOf(holder).name] : []),
+		...(holder !== null && isInRigid(holder, holders) ? [holderKindOf(holder, holders).name] : []),
 		...((place ?? apart.get(copy.key)) ? [place ?? apart.get(copy.key) ?? ''] : [])
 	];
 	return words.length > 0 ? words.join(', ') : null;
@@ -41,14 +46,15 @@ export function pocketCards(
 	copies: readonly CopyRecord[],
 	pulled: PulledChoice,
 	binderName: string,
-	apart: KeptApart = new Map()
+	apart: KeptApart = new Map(),
+	holders: readonly HolderKind[] = []
 ): ReadonlyMap<string, PocketCard> {
 	const known = new Map(copies.map((copy) => [copy.key, copy]));
 	const filling = new Map(placements.map(({ slot, copy }) => [slot, copy]));
 	const spare = new Map<string, { readonly copy: CopyRecord; left: number }[]>();
 	for (const { copy: key, quantity } of spares) {
 		const copy = known.get(key);
-		if (!copy || whereKept(copy, binderName, apart) !== null) continue;
+		if (!copy || whereKept(copy, binderName, apart, holders) !== null) continue;
 		const standIn = { copy, left: quantity };
 		for (const version of versionsOfCopy(copy)) {
 			spare.set(version, [...(spare.get(version) ?? []), standIn]);
@@ -66,7 +72,7 @@ export function pocketCards(
 		slots.flatMap((slot) => {
 			const copy = known.get(filling.get(slot.key) ?? '');
 			if (!copy) return [];
-			const kept = whereKept(copy, binderName, apart);
+			const kept = whereKept(copy, binderName, apart, holders);
 			const card: PocketCard =
 				kept === null
 					? { filling: copy.key, inPocket: copy.key }

@@ -1,3 +1,4 @@
+import type { HolderKind } from '../storage/kinds/holder-kind.ts';
 import type { Release } from '../checklist/release.ts';
 import type { CopyRecord } from '../copies/copy-record.ts';
 import type { Filling } from '../goal/fill-slots.ts';
@@ -28,8 +29,10 @@ export interface BinderSnapshot {
 	readonly apart: KeptApart;
 	/** What is known to lie in its pockets. */
 	readonly lying: readonly CopyInPocket[];
-	/** Page and binder kinds besides those that come with the program. */
-	readonly kinds: Pick<BinderSetting, 'pageKinds' | 'binderKinds'>;
+	/** Page, binder and holder kinds besides those that come with the program. */
+	readonly kinds: Pick<BinderSetting, 'pageKinds' | 'binderKinds'> & {
+		readonly holders?: readonly HolderKind[];
+	};
 }
 
 /** A binder worked out: its pages as they should be, and what lies in them. */
@@ -55,9 +58,10 @@ export function workOutBinder(snapshot: BinderSnapshot): BinderState {
 	const { releases, slots: scoped, filling } = snapshot.content;
 	const layout = resolveLayout(snapshot.layout);
 	const rarities = [...new Set(releases.flatMap((release) => release.rarities))];
-	const setting = { ...snapshot.kinds, rarities };
+	const { holders, ...kinds } = snapshot.kinds;
+	const setting = { ...kinds, rarities };
 	const { copies, name, apart, lying } = snapshot;
-	const cards = pocketCards(scoped, filling, copies, layout.pulled, name, apart);
+	const cards = pocketCards(scoped, filling, copies, layout.pulled, name, apart, holders);
 	const slots = binderSlots(releases, scoped, slotCards(copies, cards));
 	const planned = planBinder(slots, layout, setting);
 	const pages = settlePlan(planned.pages, layout, pocketsBySlot(lying, cards));

@@ -16,6 +16,7 @@ import {
 	goals,
 	ownKinds
 } from '../database/tables/index.ts';
+import { readHolderKinds } from '../places/keeping.ts';
 import { goalsOfBinders, type BinderGoal } from '../held-goals/goals-of-binders.ts';
 import { workOutContent, type BinderContent } from '../goals/work-out-goals.ts';
 import type { BinderId } from '../../core/row-id.ts';
@@ -86,7 +87,7 @@ export async function readBinder(db: Reader, id: BinderId): Promise<StoredBinder
 		copies: content.copies,
 		apart: await keptApart(db, content.copies),
 		lying,
-		kinds: await readOwnKinds(db)
+		kinds: { ...(await readOwnKinds(db)), holders: await readHolderKinds(db) }
 	});
 	return { binder, content, held, ...state };
 }

@@ -9,14 +9,16 @@ import {
 	ChooseHolderOutput,
 	type ChooseHolderRequest
 } from '../../schemas/compute-holders.ts';
+import { ownHolder } from '../../core/storage/kinds/holder-kind.ts';
+import { repeated } from './repeated.ts';
 import { defineComputation } from './define-computation.ts';
 
 export const chooseHolderComputation = defineComputation({
 	name: 'choose-holder',
-	summary: 'What to keep a card in, by its value and its thickness.',
+	summary: 'What to keep a card in, by its value, its size and its thickness.',
 	input: ChooseHolderInput,
 	output: ChooseHolderOutput,
-	run({ card, tiers: given }: ChooseHolderRequest) {
+	run({ card, tiers: given, holders = [] }: ChooseHolderRequest) {
 		const tiers: readonly HolderTier[] = given ?? USUAL_TIERS;
 		const { tier } = card;
 		if (tier !== undefined && !tiers.some(({ name }) => name === tier)) {
@@ -29,6 +31,8 @@ export const chooseHolderComputation = defineComputation({
 				}
 			]);
 		}
-		return good(chooseHolder(card, tiers));
+		const twice = repeated('holders', 'key', holders);
+		if (twice.length > 0) return bad(twice);
+		return good(chooseHolder(card, tiers, holders.map(ownHolder)));
 	}
 });

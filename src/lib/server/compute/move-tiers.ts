@@ -7,6 +7,8 @@ import {
 	MoveTiersOutput,
 	type MoveTiersRequest
 } from '../../schemas/compute-holders.ts';
+import { HOLDER_KEYS, ownHolder } from '../../core/storage/kinds/holder-kind.ts';
+import { repeated } from './repeated.ts';
 import { defineComputation } from './define-computation.ts';
 
 export const moveTiersComputation = defineComputation({
@@ -20,11 +22,35 @@ export const moveTiersComputation = defineComputation({
 		currency,
 		rates,
 		names = [],
+		holders: kinds = [],
 		onHand = {}
 	}: MoveTiersRequest) {
-		const problems = checkTiers(tiers, names);
+		const holders = kinds.map(ownHolder);
+		const known = new Set([...HOLDER_KEYS, ...holders.map(({ key }) => key)]);
+		const problems = [
+			...checkTiers(tiers, names),
+			...repeated('holders', 'key', kinds),
+			...cards.flatMap(({ holder }, i) =>
+				holder === null || known.has(holder)
+					? []
+					: [
+							{
+								pointer: `/cards/${i}/holder`,
+								field: 'holder',
+								message: `there is no holder "${holder}"`,
+								remedy: `Known are ${[...known].join(', ')}.`
+							}
+						]
+			)
+		];
 		if (problems.length > 0) return bad(problems);
-		const moves = tierMoves(cards, tiers, names, currency, rates);
-		return good({ moves, holders: holdersToBuy(moves, onHand) });
+		const options = {
+			names,
+			holders,
+			...(currency === undefined ? {} : { currency }),
+			...(rates ? { rates } : {})
+		};
+		const moves = tierMoves(cards, tiers, options);
+		return good({ moves, holders: holdersToBuy(moves, onHand, holders) });
 	}
 });

@@ -6,6 +6,7 @@ import type { Transaction } from '../database/open.ts';
 import type { Recorder } from '../database/record.ts';
 import { copies } from '../database/tables/index.ts';
 import { formatVersionKey } from '../../core/checklist/versions/version-key.ts';
+import { readHolderKinds } from '../places/keeping.ts';
 import { measureAnew } from '../places/measure-anew.ts';
 import { loadReleases } from '../releases/load-release.ts';
 import { problemsOf } from './check-copy-row.ts';
@@ -45,6 +46,7 @@ export async function changePicked(
 		...new Set([...rows.values()].map(({ releaseId }) => releaseId))
 	]);
 	const releaseOf = new Map(stored.map(({ id, release }) => [id, release]));
+	const holders = await readHolderKinds(tx);
 	const told = new Map<string, Problem>();
 	const left = new Map([...rows].map(([id, { quantity }]) => [id, quantity]));
 	for (const { copyId, quantity, fields, version } of picks) {
@@ -68,7 +70,8 @@ export async function changePicked(
 							...(version === undefined ? {} : placeOf(row.releaseId, version)),
 							...fieldsAsRow(fields),
 							quantity
-						}
+						},
+						holders
 					)
 				: [{ message: 'a copy is gone', remedy: 'Look at the list as it is now.' }];
 		for (const problem of problems) told.set(problem.message, problem);

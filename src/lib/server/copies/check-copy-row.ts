@@ -1,15 +1,21 @@
 import { findVersion } from '../../core/checklist/versions/find-version.ts';
 import type { Release } from '../../core/checklist/release.ts';
 import { checkCopy } from '../../core/copies/check-copy.ts';
+import { HOLDER_KINDS, type HolderKind } from '../../core/storage/kinds/holder-kind.ts';
 import type { Problem } from '../../core/problem.ts';
 import type { copies } from '../database/tables/index.ts';
 import { toCopy } from './read-copies.ts';
 
-/** What cannot be of a copy as its row would be. */
+/**
+ * What cannot be of a copy as its row would be.
+ *
+ * @param holders kinds of holders besides the usual ones
+ */
 export function problemsOf(
 	release: Release,
 	version: string,
-	row: Partial<typeof copies.$inferInsert>
+	row: Partial<typeof copies.$inferInsert>,
+	holders: readonly HolderKind[]
 ): readonly Problem[] {
 	const found = findVersion(release, version);
 	if (found === null) {
@@ -19,7 +25,18 @@ export function problemsOf(
 	const strange = (copy.alsoVersions ?? []).filter(
 		(other, i, all) => other === version || all.indexOf(other) < i || !findVersion(release, other)
 	);
+	const { holder } = row;
+	const isHeld = holder == null || [...HOLDER_KINDS, ...holders].some(({ key }) => key === holder);
 	return [
+		...(isHeld
+			? []
+			: [
+					{
+						field: 'holder',
+						message: `there is no holder "${holder}"`,
+						remedy: 'Choose one of the list, or add your own kind first.'
+					}
+				]),
 		...strange.map((other) => ({
 			field: 'alsoVariants',
 			message: `"${other}" is no further deviation of this copy`,

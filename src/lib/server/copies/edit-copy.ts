@@ -5,6 +5,7 @@ import { parseVersionKey } from '../../core/checklist/versions/version-key.ts';
 import type { Release } from '../../core/checklist/release.ts';
 import { repeatedSerials } from '../../core/copies/check-copy.ts';
 import { good, type Outcome, type Problem } from '../../core/problem.ts';
+import { readHolderKinds } from '../places/keeping.ts';
 import { measureAnew } from '../places/measure-anew.ts';
 import type { Collection, Transaction } from '../database/open.ts';
 import { copies } from '../database/tables/index.ts';
@@ -40,7 +41,7 @@ export function addCopy(
 			loggedAt: collection.now(),
 			...fieldsAsRow(fields)
 		};
-		const problems = problemsOf(release, version, row);
+		const problems = problemsOf(release, version, row, await readHolderKinds(tx));
 		if (problems.length > 0) return refused(problems);
 		const copy = await insertOne(record, copies, row);
 		return {
@@ -64,7 +65,7 @@ export function editCopy(
 		const wanted = version ?? found.copy.version;
 		const [before] = await tx.select().from(copies).where(eq(copies.id, id));
 		const row = { ...placeOf(releaseId, wanted), ...fieldsAsRow(fields) };
-		const problems = problemsOf(release, wanted, { ...before, ...row });
+		const problems = problemsOf(release, wanted, { ...before, ...row }, await readHolderKinds(tx));
 		if (problems.length > 0) return refused(problems);
 		await record.update(copies, id, row);
 		await measureAnew(record, tx, [id]);

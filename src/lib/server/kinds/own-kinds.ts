@@ -1,24 +1,27 @@
-import { eq } from 'drizzle-orm';
+import { count, eq } from 'drizzle-orm';
 import { BINDER_KINDS, type BinderKind } from '../../core/binder/binder-kind.ts';
 import { PAGE_KINDS, type PageKind } from '../../core/binder/page-kind.ts';
 import { BOX_KINDS, type BoxKind } from '../../core/storage/kinds/box-kind.ts';
+import { HOLDER_KINDS, type HolderKind } from '../../core/storage/kinds/holder-kind.ts';
 import { freeKey, slug } from '../../core/checklist/slug.ts';
 import { good, type Outcome } from '../../core/problem.ts';
 import type { Collection, Transaction } from '../database/open.ts';
-import { binders, boxes, ownKinds } from '../database/tables/index.ts';
+import { binders, boxes, copies, ownKinds } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
 
 export type NewKind =
 	| { readonly sort: 'page'; readonly kind: Omit<PageKind, 'key'> }
 	| { readonly sort: 'binder'; readonly kind: Omit<BinderKind, 'key'> }
-	| { readonly sort: 'box'; readonly kind: Omit<BoxKind, 'key'> };
+	| { readonly sort: 'box'; readonly kind: Omit<BoxKind, 'key'> }
+	| { readonly sort: 'holder'; readonly kind: Omit<HolderKind, 'key'> };
 type Sort = NewKind['sort'];
-type Kind = PageKind | BinderKind | BoxKind;
+type Kind = PageKind | BinderKind | BoxKind | HolderKind;
 
 const COMES_WITH: Readonly<Record<Sort, readonly Kind[]>> = {
 	page: PAGE_KINDS,
 	binder: BINDER_KINDS,
-	box: BOX_KINDS
+	box: BOX_KINDS,
+	holder: HOLDER_KINDS
 };
 
 /** Adds a kind of one's own; its key follows from its name. */
@@ -54,8 +57,8 @@ export function removeKind(
 		const users = await usersOf(tx, sort, key);
 		if (users.length > 0) {
 			return refused(
-				users.map((name) => ({
-					message: `${name} uses it`,
+				users.map((message) => ({
+					message,
 					remedy: 'Choose another kind there first.'
 				}))
 			);
@@ -65,13 +68,18 @@ export function removeKind(
 	});
 }
 
-/** Names of the binders, or boxes, that use a kind. */
+/** What uses a kind, in words: binders and boxes by name, copies by their number. */
 async function usersOf(tx: Transaction, sort: Sort, key: string): Promise<readonly string[]> {
 	if (sort === 'box') {
 		const users = await tx.select({ name: boxes.name }).from(boxes).where(eq(boxes.kind, key));
-		return users.map(({ name }) => name);
+		return users.map(({ name }) => `${name} uses it`);
+	}
+	if (sort === 'holder') {
+		const [held] = await tx.select({ count: count() }).from(copies).where(eq(copies.holder, key));
+		const number = held?.count ?? 0;
+		return number === 0 ? [] : [number === 1 ? 'a copy is in it' : `${number} copies are in it`];
 	}
 	return (await tx.select().from(binders))
 		.filter(({ layout }) => (sort === 'page' ? layout.pageKind : layout.binderKind) === key)
-		.map(({ name }) => name);
+		.map(({ name }) => `${name} uses it`);
 }

@@ -6,6 +6,7 @@ import { holderKindOf } from '../../core/storage/kinds/holder-kind.ts';
 import { holdersTaken } from '../../core/storage/holders/tier-moves.ts';
 import type { Collection, Reader } from '../database/open.ts';
 import { pileCards } from '../database/tables/index.ts';
+import { readHolderKinds } from '../places/keeping.ts';
 import { HOLDER_RULES } from '../places/holder-tiers.ts';
 import { readPreference } from '../preferences/preferences.ts';
 import { setHolders } from '../storage/holders/change-holders.ts';
@@ -22,8 +23,12 @@ export interface Protection {
 /** The list of sleeves and loaders of a pile, by the tiers of holders; null: it is no pile yet. */
 export async function readProtection(db: Reader, pile: TrayId | null): Promise<Protection> {
 	const moves = pile === null ? [] : await movesOf(db, pile);
+	const holders = await readHolderKinds(db);
 	const taken = moves.flatMap(({ from, to, quantity }) =>
-		holdersTaken(from, to).map((holder) => ({ name: holderKindOf(holder).name, quantity }))
+		holdersTaken(from, to, holders).map((holder) => ({
+			name: holderKindOf(holder, holders).name,
+			quantity
+		}))
 	);
 	return {
 		moves: await nameTierMoves(db, moves),

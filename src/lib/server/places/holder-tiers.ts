@@ -22,19 +22,19 @@ export const HolderRulesSchema = Type.Object(
 		/** What the tiers are stated in; left out by programs before it was asked: euros. */
 		currency: Type.Optional(Currency),
 		names: Type.Array(Type.Object({ word: Word, tier: Word }, closed), { maxItems: 200 }),
-		/** Holders on hand, by key. */
-		onHand: Type.Record(Type.String(), Type.Integer({ minimum: 0, maximum: 1_000_000 }))
+		/** What was on hand, as programs before supplies had a place of their own kept it. */
+		onHand: Type.Optional(Type.Record(Type.String(), Type.Integer({ minimum: 0 })))
 	},
 	closed
 );
 
 export type HolderRules = Static<typeof HolderRulesSchema>;
 
-/** Value tiers, rules by name, and what is on hand. */
+/** Value tiers and rules by name. */
 export const HOLDER_RULES: Preference<typeof HolderRulesSchema> = {
 	key: 'holders',
 	schema: HolderRulesSchema,
-	usual: { tiers: [...USUAL_TIERS], names: [], onHand: {} }
+	usual: { tiers: [...USUAL_TIERS], names: [] }
 };
 
 /** What the tiers are stated in where nobody has said it. */

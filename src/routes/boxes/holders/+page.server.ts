@@ -1,7 +1,9 @@
 import { fail } from '@sveltejs/kit';
-import { HOLDER_KEYS, HOLDER_SORTS } from '$lib/core/storage/kinds/holder-kind';
+import { HOLDER_SORTS, ownHolder } from '$lib/core/storage/kinds/holder-kind';
 import type { Static } from 'typebox';
 import {
+	BoxKindIdFormSchema,
+	HolderKindFormSchema,
 	HolderMovesFormSchema,
 	RatesFormSchema,
 	SuppliesFormSchema,
@@ -14,7 +16,8 @@ import { setExchangeRates } from '$lib/server/preferences/exchange-rates';
 import { parseAmount } from '$lib/core/worth/amount';
 import { checkAgainst } from '$lib/schemas/validator';
 import { readPrices, setPrices } from '$lib/server/binders/supply-prices';
-import { HOLDER_SUPPLY } from '$lib/server/storage/holders/holder-supplies';
+import { setStock, STOCK } from '$lib/server/storage/supplies/stock';
+import { addKind, removeKind } from '$lib/server/kinds/own-kinds';
 import { setHolderRules, setHolders } from '$lib/server/storage/holders/change-holders';
 import { readTierMoves } from '$lib/server/storage/holders/read-tier-moves';
 import {
@@ -38,18 +41,15 @@ export const load = async ({ depends, request }) => {
 const answer = (form: string, done: Outcome<unknown>) =>
 	done.ok ? { form } : fail(400, { form, problems: done.problems });
 
-/** What the form of tiers and names holds, with what is on hand as it was. */
-function readRules(
-	{
-		tier,
-		from,
-		holder,
-		word,
-		named,
-		currency: code = USUAL_CURRENCY
-	}: Static<typeof TiersFormSchema>,
-	onHand: HolderRules['onHand']
-): Outcome<HolderRules> {
+/** What the form of tiers and names holds. */
+function readRules({
+	tier,
+	from,
+	holder,
+	word,
+	named,
+	currency: code = USUAL_CURRENCY
+}: Static<typeof TiersFormSchema>): Outcome<HolderRules> {
 	const currency = code.toUpperCase();
 	const misread: Problem[] = [];
 	const rules = {
@@ -62,8 +62,7 @@ function readRules(
 			return [{ name, fromMinor: value, holder: kept }];
 		}),
 		names: word.flatMap((text, i) => (text === '' ? [] : [{ word: text, tier: named[i] ?? '' }])),
-		currency,
-		onHand
+		currency
 	};
 	const problems = [...misread, ...checkAgainst(HolderRulesSchema, rules)];
 	return problems.length > 0 ? bad(problems) : good(rules);
@@ -83,10 +82,11 @@ export const actions = {
 	rules: async ({ request }) => {
 		const form = await readFormOf(request, TiersFormSchema);
 		if (!form.ok) return answer('rules', form);
-		const collection = await theCollection();
-		const { onHand } = await readPreference(collection.db, HOLDER_RULES);
-		const rules = readRules(form.value, onHand);
-		return answer('rules', rules.ok ? await setHolderRules(collection, rules.value) : rules);
+		const rules = readRules(form.value);
+		return answer(
+			'rules',
+			rules.ok ? await setHolderRules(await theCollection(), rules.value) : rules
+		);
 	},
 	/** Records that some cards, or all of the list, are in the holders they should be in. */
 	moved: async ({ request }) => {
@@ -126,16 +126,24 @@ export const actions = {
 		];
 		if (!prices.ok || problems.length > 0) return answer('supplies', bad(problems));
 		const collection = await theCollection();
-		const rules = await readPreference(collection.db, HOLDER_RULES);
-		const onHand = Object.fromEntries(
-			fields.key
-				.map((key, i) => [key.replace(HOLDER_SUPPLY, ''), Number(counts[i])] as const)
-				.filter(([key]) => HOLDER_KEYS.some((known) => known === key))
+		const stock = await readPreference(collection.db, STOCK);
+		const counted = new Map(
+			fields.key.map((key, i) => [key, { ...stock[key], count: Number(counts[i]) }] as const)
 		);
 		await setPrices(collection, prices.value);
-		return answer(
-			'supplies',
-			await setHolderRules(collection, { ...rules, onHand: { ...rules.onHand, ...onHand } })
-		);
+		return answer('supplies', await setStock(collection, counted));
+	},
+	/** A kind of holder of one's own. */
+	kind: async ({ request }) => {
+		const form = await readFormOf(request, HolderKindFormSchema);
+		if (!form.ok) return answer('kind', form);
+		const { addsMm, ...said } = form.value;
+		const { key: _, ...kind } = ownHolder({ ...said, key: '', addsUm: Math.round(addsMm * 1000) });
+		return answer('kind', await addKind(await theCollection(), { sort: 'holder', kind }));
+	},
+	dropKind: async ({ request }) => {
+		const form = await readFormOf(request, BoxKindIdFormSchema);
+		if (!form.ok) return answer('kind', form);
+		return answer('kind', await removeKind(await theCollection(), 'holder', form.value.key));
 	}
 };

@@ -1,23 +1,21 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { resolve } from '$app/paths';
-	import { HOLDER_KINDS } from '$lib/core/storage/kinds/holder-kind';
+	import { holderName } from '$lib/ui/all-holders.svelte';
 	import { countOf, formatMoney } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import { formatRateLine } from '$lib/core/worth/exchange-rates';
 	import SupplyTable from '$lib/ui/supplies/SupplyTable.svelte';
 	import Gauge from './Gauge.svelte';
+	import HolderKinds from './HolderKinds.svelte';
 	import TierForm from './TierForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
 
 	let { data, form } = $props();
 	const HEADS = { count: 'To buy', onHand: 'On hand' };
-	const nameOf = (key: string | null) =>
-		HOLDER_KINDS.find((kind) => kind.key === key)?.name.toLowerCase() ?? 'none';
+	const nameOf = (key: string | null) => holderName(key) || 'none';
 	const onHand = $derived(
-		Object.fromEntries(
-			Object.entries(data.rules.onHand).map(([key, count]) => [`holder:${key}`, count])
-		)
+		Object.fromEntries(Object.entries(data.onHand).map(([key, count]) => [`holder:${key}`, count]))
 	);
 	const MARKS = { up: '▲ up', down: '▼ down', refit: '◆ refit' } as const;
 </script>
@@ -92,7 +90,7 @@
 									>
 									{nameOf(move.to)}</td
 								>
-								<td class="quiet">{move.oddity ?? move.tier}</td>
+								<td class="quiet">{move.oddity ?? move.caution ?? move.tier}</td>
 							</tr>
 						{/each}
 					</tbody>
@@ -167,10 +165,11 @@
 	</section>
 	<section aria-labelledby="gauge">
 		<h2 id="gauge" class="mb-2">How thick is it?</h2>
-		<Gauge />
+		<Gauge holders={data.holders} />
 		<p class="mt-4 text-sm quiet">
-			Scuffed holders serve for shipping. Sizes beyond 63.5 × 88.9 mm need holders of their own: the
-			list names them.
+			Scuffed holders serve for shipping: put them aside under
+			<a class="prose-link" href={resolve('/boxes/supplies')}>Supplies</a>.
 		</p>
 	</section>
 </div>
+<HolderKinds holders={data.holders} problems={form?.form === 'kind' ? form.problems : undefined} />

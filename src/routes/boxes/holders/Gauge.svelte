@@ -1,10 +1,12 @@
 <script lang="ts">
 	import { chooseHolder } from '$lib/core/storage/holders/choose-holder';
-	import { HOLDER_KINDS } from '$lib/core/storage/kinds/holder-kind';
+	import { HOLDER_KINDS, type HolderKind } from '$lib/core/storage/kinds/holder-kind';
 	import { gaugePt } from '$lib/core/storage/room/stack-height';
 	import { THICKNESS_UNITS, UM_A_PT, type ThicknessUnit } from '$lib/core/measuring/stock';
 	import Field from '$lib/ui/Field.svelte';
 
+	/** Kinds of one's own. */
+	let { holders }: { holders: readonly HolderKind[] } = $props();
 	let value = $state(1.8);
 	let unit = $state<ThicknessUnit>('mm');
 	let count = $state(4);
@@ -13,8 +15,8 @@
 	const holderFor = (sort: 'top-loader' | 'magnetic') => {
 		if (stockPt === null) return '';
 		const tiers = [{ name: sort, fromMinor: 0, holder: sort }];
-		const { holder, oddity } = chooseHolder({ format: { stockPt } }, tiers);
-		return HOLDER_KINDS.find(({ key }) => key === holder)?.name ?? oddity ?? '';
+		const { holder, oddity } = chooseHolder({ format: { stockPt } }, tiers, holders);
+		return [...holders, ...HOLDER_KINDS].find(({ key }) => key === holder)?.name ?? oddity ?? '';
 	};
 	const inMm = $derived(stockPt === null ? '' : ((stockPt * UM_A_PT) / 1000).toFixed(2));
 </script>

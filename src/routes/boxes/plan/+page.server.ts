@@ -1,4 +1,6 @@
-import { ThemeFormSchema } from '$lib/schemas/forms';
+import { readPreference } from '$lib/server/preferences/preferences';
+import { setClassLines, STORAGE_CLASSES } from '$lib/server/preferences/storage-classes';
+import { ClassLinesFormSchema, ThemeFormSchema } from '$lib/schemas/forms';
 import { readFormOf } from '$lib/server/read-form';
 import { fail } from '@sveltejs/kit';
 import { readStorageChoice } from '$lib/server/storage/plan/read-storage-options';
@@ -12,6 +14,7 @@ export const load = async ({ url, depends }) => {
 	const { db } = await theCollection();
 	return {
 		choice: await readStorageChoice(db, url.searchParams),
+		classes: await readPreference(db, STORAGE_CLASSES),
 		isEmpty: (await countReleases(db)) === 0
 	};
 };
@@ -22,6 +25,15 @@ export const actions = {
 		const collection = await theCollection();
 		const choice = await readStorageChoice(collection.db, url.searchParams);
 		return { stood: await standAsPlanned(collection, choice) };
+	},
+	/** What is kept apart, a line each; with any problem none is changed. */
+	classes: async ({ request }) => {
+		const form = await readFormOf(request, ClassLinesFormSchema);
+		if (!form.ok) return fail(400, { of: 'classes', problems: form.problems });
+		const outcome = await setClassLines(await theCollection(), form.value.lines);
+		return outcome.ok
+			? { of: 'classes', problems: [] }
+			: fail(400, { of: 'classes', problems: outcome.problems });
 	},
 	theme: async ({ request }) => {
 		const form = await readFormOf(request, ThemeFormSchema);

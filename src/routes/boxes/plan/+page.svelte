@@ -10,6 +10,7 @@
 	import { createPlanDesk } from './plan-desk.svelte';
 	import PlannedBoxes from './PlannedBoxes.svelte';
 	import Field from '$lib/ui/Field.svelte';
+	import ClassLines from '$lib/ui/shelf/ClassLines.svelte';
 
 	let { data, form } = $props();
 	const desk = createPlanDesk();
@@ -128,11 +129,14 @@
 			<ChoiceTable {view} names={setNames} isByTheme={data.choice.school === 'theme'} />
 		{/if}
 		<p class="mt-6 max-w-2xl text-sm quiet">
-			Kept apart from the sets: graded cards, what is to sell, what is worth a rigid holder, and
-			copies with the attribute “personal”. Thickness is that of the stock (18 pt where none is
-			stated) with holders, against the length of the rows.
+			Thickness is that of the stock (18 pt where none is stated) with holders, against the length
+			of the rows.
 		</p>
 	{:else}
 		<p class="quiet">Looking through the collection …</p>
 	{/if}
+	<ClassLines
+		classes={data.classes}
+		problems={form && 'of' in form && form.of === 'classes' ? form.problems : []}
+	/>
 {/if}

@@ -7,6 +7,7 @@ import {
 import { readForm, readFormFile, readFormOf } from '$lib/server/read-form';
 import { fail } from '@sveltejs/kit';
 import { HOLDING_COLUMNS } from '$lib/formats/holdings-columns';
+import { readHolderKinds } from '$lib/server/places/keeping';
 import { theCollection } from '$lib/server/collection';
 import {
 	dropUnmatched,
@@ -41,6 +42,7 @@ async function readHoldings(request: Request) {
 		bytes,
 		{
 			sheet: choice.sheet ?? '',
+			holders: (await readHolderKinds((await theCollection()).db)).map(({ key }) => key),
 			...(choice.currency ? { currency: choice.currency.toUpperCase() } : {}),
 			...(columns.length > 0 ? { columns } : {})
 		},

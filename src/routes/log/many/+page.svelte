@@ -6,7 +6,7 @@
 	import { CONDITIONS } from '$lib/core/copies/condition';
 	import { COPY_STATUSES } from '$lib/core/copies/copy-record';
 	import { SPREADS } from '$lib/core/copies/spread-cost';
-	import { HOLDER_KINDS } from '$lib/core/storage/kinds/holder-kind';
+	import { allHolders } from '$lib/ui/all-holders.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import { countOf, formatMoney } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
@@ -105,7 +105,7 @@
 			<Field label="Holder">
 				<select class="select w-44 select-sm" name="holder">
 					<option value="">as it is</option>
-					{#each HOLDER_KINDS as { key, name } (key)}<option value={key}>{name}</option>{/each}
+					{#each allHolders() as { key, name } (key)}<option value={key}>{name}</option>{/each}
 				</select>
 			</Field>
 			<Field label="Kept in">

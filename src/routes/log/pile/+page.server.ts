@@ -1,6 +1,5 @@
 import { groups } from 'd3-array';
 import { fail, redirect } from '@sveltejs/kit';
-import { parseClassLines } from '$lib/core/storage/classes/class-lines';
 import { ClassLinesFormSchema, HandFormSchema, PileIdFormSchema } from '$lib/schemas/forms';
 import { readFormOf } from '$lib/server/read-form';
 import { theCollection } from '$lib/server/collection';
@@ -10,7 +9,7 @@ import { handOver } from '$lib/server/pile/hand-over';
 import { protectPile, readProtection } from '$lib/server/pile/protect-pile';
 import { readLying } from '$lib/server/pile/read-lying';
 import { beginPile } from '$lib/server/pile/read-pile';
-import { setStorageClasses } from '$lib/server/preferences/storage-classes';
+import { setClassLines } from '$lib/server/preferences/storage-classes';
 import { readKeeping } from '$lib/server/places/keeping';
 import { listBinders } from '$lib/server/binders/read-binder';
 
@@ -50,11 +49,9 @@ export const actions = {
 	classes: async ({ request }) => {
 		const form = await readFormOf(request, ClassLinesFormSchema);
 		if (!form.ok) return fail(400, { of: 'classes', problems: form.problems });
-		const rules = parseClassLines(form.value.lines);
-		if (!rules.ok) return fail(400, { of: 'classes', problems: rules.problems });
-		const outcome = await setStorageClasses(await theCollection(), rules.value);
+		const outcome = await setClassLines(await theCollection(), form.value.lines);
 		return outcome.ok
-			? { of: 'classes', problems: [], classes: rules.value }
+			? { of: 'classes', problems: [], classes: outcome.value }
 			: fail(400, { of: 'classes', problems: outcome.problems });
 	},
 	/** Hands a pile over: to a slip, to what is to sell, or as put away. */

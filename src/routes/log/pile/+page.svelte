@@ -3,7 +3,7 @@
 	import { keepingOf } from '$lib/core/storage/classes/keeping';
 	import { countOf, formatCount } from '$lib/ui/numerals';
 	import EmptyCollection from '$lib/ui/EmptyCollection.svelte';
-	import ClassLines from './ClassLines.svelte';
+	import ClassLines from '$lib/ui/shelf/ClassLines.svelte';
 	import PileDesk from './PileDesk.svelte';
 	import PileTable from './PileTable.svelte';
 	import ProtectionList from './ProtectionList.svelte';

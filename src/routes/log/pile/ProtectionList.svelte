@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { holderKindOf } from '$lib/core/storage/kinds/holder-kind';
+	import { holderName } from '$lib/ui/all-holders.svelte';
 	import type { Problem } from '$lib/core/problem';
 	import type { Protection } from '$lib/server/pile/protect-pile';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
@@ -13,8 +13,6 @@
 		problems: readonly Problem[];
 	}
 	let { protection, pile, problems }: Props = $props();
-	const holderName = (holder: string | null) =>
-		holder === null ? 'nothing' : holderKindOf(holder).name;
 </script>
 
 {#if protection.moves.length > 0}
@@ -28,7 +26,10 @@
 			{#each protection.moves as { copyId, name, release, to, quantity, rule } (copyId)}
 				<li class="flex flex-wrap gap-x-4 border-t border-base-300 py-1">
 					<span class="min-w-0 flex-1 truncate">{name}, {release}</span>
-					<span>{quantity > 1 ? `${countOf(quantity, 'card')} into ` : ''}{holderName(to)}</span>
+					<span
+						>{quantity > 1 ? `${countOf(quantity, 'card')} into ` : ''}{holderName(to) ||
+							'nothing'}</span
+					>
 					<span class="text-sm quiet max-sm:hidden">{rule}</span>
 				</li>
 			{/each}

@@ -117,7 +117,7 @@ test('cards are judged as they come, and each judgement counts for the next', as
 		'r/base-1: for G'
 	]);
 	expect(book.piles).toEqual([
-		{ name: 'G', kind: 'goal', count: 2 },
+		{ name: 'G', kind: 'goal', goal: 'G', count: 2 },
 		{ name: 'Spares', kind: 'spares', count: 2 },
 		{ name: 'Not collected', kind: 'not collected', count: 1 }
 	]);

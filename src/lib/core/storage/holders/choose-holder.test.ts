@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import { freeName } from '../plan/free-name.ts';
 import { boxLabel, dividerTab, shelfTag } from '../labels/label-text.ts';
-import { handAfter, holdersTaken, holdersToBuy, tierMoves } from './tier-moves.ts';
+import { holdersTaken, holdersToBuy, tierMoves } from './tier-moves.ts';
+import { ownHolder } from '../kinds/holder-kind.ts';
 import { chooseHolder, USUAL_TIERS } from './choose-holder.ts';
 
 const shelf = (level: number, more: { lengthMm?: number; ratingG?: number | null } = {}) => ({
@@ -36,9 +37,9 @@ describe('holders and uses', () => {
 			['up', 'up', 'top-loader-35'],
 			['down', 'down', 'sleeve']
 		]);
-		expect(tierMoves(cards.slice(0, 1), USUAL_TIERS, [{ word: 'DOGS', tier: 'best' }])[0]?.to).toBe(
-			'magnetic-35'
-		);
+		expect(
+			tierMoves(cards.slice(0, 1), USUAL_TIERS, { names: [{ word: 'DOGS', tier: 'best' }] })[0]?.to
+		).toBe('magnetic-35');
 		expect(holdersToBuy(moves, { 'top-loader-35': 3 })).toEqual([
 			{ holder: 'sleeve', needed: 1, buy: 1 },
 			{ holder: 'top-loader-35', needed: 1, buy: 0 },
@@ -75,6 +76,37 @@ describe('holders and uses', () => {
 		expect(chooseHolder({ valueMinor: 500, format })).toMatchObject(wanted);
 	});
 
+	const own = (key: string, widthMm: number, heightMm: number, takesPt = 75) =>
+		ownHolder({
+			...{ key, name: key, sort: 'top-loader', takesPt, addsUm: 1000, addsG: 8 },
+			...{ innerWidthMm: widthMm, innerHeightMm: heightMm }
+		});
+	test('holders of one’s own: a small card gets the snug one, a large one is taken, what still fits none is named', () => {
+		const holders = [own('wide', 110, 160), own('strip', 40, 62, 55), own('mini', 42, 64)];
+		const chosen = (format: object) =>
+			chooseHolder({ valueMinor: 500, format }, USUAL_TIERS, holders);
+		expect(chosen({ widthMm: 38, heightMm: 60 })).toMatchObject({ holder: 'strip' });
+		expect(chosen({ widthMm: 38, heightMm: 60 })).not.toHaveProperty('caution');
+		// Too thick for the snuggest with its sleeve, and on its side.
+		expect(chosen({ widthMm: 60, heightMm: 38, stockPt: 60 })).toMatchObject({ holder: 'mini' });
+		expect(chosen({ widthMm: 105, heightMm: 148 })).toMatchObject({ holder: 'wide' });
+		expect(chosen({ widthMm: 200, heightMm: 148 }).oddity).toMatch(/larger than any holder here/);
+		expect(chosen({})).toMatchObject({ holder: 'top-loader-35' });
+		expect(chooseHolder({ valueMinor: 500, format: { widthMm: 38, heightMm: 60 } })).toMatchObject({
+			holder: 'top-loader-35',
+			caution: expect.stringMatching(/30 mm of play/)
+		});
+		const card = { key: 'a', quantity: 1, valueMinor: 500, words: [], holder: null };
+		const [move] = tierMoves([{ ...card, format: { widthMm: 38, heightMm: 60 } }], USUAL_TIERS, {
+			holders
+		});
+		expect(move).toMatchObject({ to: 'strip', direction: 'up' });
+		expect(holdersToBuy(move ? [move] : [], {}, holders)).toMatchObject([
+			{ holder: 'sleeve' },
+			{ holder: 'strip' }
+		]);
+	});
+
 	test('a case goes by the bare card; below the lowest tier it says so; what nothing takes is not moved down', () => {
 		expect(chooseHolder({ valueMinor: 3000, format: { stockPt: 35 } })).toMatchObject({
 			holder: 'magnetic-35',
@@ -89,18 +121,13 @@ describe('holders and uses', () => {
 	test('a value in other money than the tiers moves nothing; a name rule does', () => {
 		const card = { key: 'a', quantity: 1, valueMinor: 5000, holder: null, words: ['Dog'] };
 		const dear = { ...card, currency: 'JPY' };
-		expect(tierMoves([dear], USUAL_TIERS, [], 'EUR')).toEqual([]);
-		expect(tierMoves([dear], USUAL_TIERS, [{ word: 'dog', tier: 'best' }], 'EUR')).toHaveLength(1);
-		expect(tierMoves([{ ...card, currency: 'EUR' }, card], USUAL_TIERS, [], 'EUR')).toHaveLength(2);
-	});
-
-	test('what is on hand goes down with what is taken, up with what is free, and never below nothing', () => {
-		const onHand = { sleeve: 1, 'top-loader-35': 4 };
-		const up = { from: null, to: 'top-loader-35', quantity: 3 };
-		expect(handAfter(onHand, up)).toEqual({ sleeve: 0, 'top-loader-35': 1 });
-		const on = { from: 'top-loader-35', to: 'magnetic-35', quantity: 2 };
-		expect(handAfter(onHand, on)).toEqual({ sleeve: 1, 'top-loader-35': 6 });
-		expect(handAfter({}, up)).toEqual({});
+		expect(tierMoves([dear], USUAL_TIERS, { currency: 'EUR' })).toEqual([]);
+		expect(
+			tierMoves([dear], USUAL_TIERS, { names: [{ word: 'dog', tier: 'best' }], currency: 'EUR' })
+		).toHaveLength(1);
+		expect(
+			tierMoves([{ ...card, currency: 'EUR' }, card], USUAL_TIERS, { currency: 'EUR' })
+		).toHaveLength(2);
 	});
 });
 

@@ -39,23 +39,31 @@ export interface HolderChoice {
 	readonly rule: string;
 	/** What is odd: a size or thickness that no holder here takes. */
 	readonly oddity?: string;
+	/** Said of a card that rattles in the snuggest holder there is. */
+	readonly caution?: string;
 }
 
 /**
  * What to keep a card in: by its value (or the tier named for it), its size, and its thickness: the
- * smallest holder that takes it. A top loader takes the card in its sleeve, a case the bare card.
+ * snuggest holder that takes it. A top loader takes the card in its sleeve, a case the bare card.
  *
+ * @param holders kinds of holders besides the usual ones
  * @throws RangeError where there are no tiers, or the tier named is none of them
  */
 export function chooseHolder(
 	card: HolderCard,
-	tiers: readonly HolderTier[] = USUAL_TIERS
+	tiers: readonly HolderTier[] = USUAL_TIERS,
+	holders: readonly HolderKind[] = []
 ): HolderChoice {
-	return holderChooser(tiers)(card);
+	return holderChooser(tiers, holders)(card);
 }
 
 /** The same for many cards: what is made and kept alike is looked at once. */
-export function holderChooser(tiers: readonly HolderTier[]): (card: HolderCard) => HolderChoice {
+export function holderChooser(
+	tiers: readonly HolderTier[],
+	holders: readonly HolderKind[] = []
+): (card: HolderCard) => HolderChoice {
+	const kinds = [...holders, ...HOLDER_KINDS];
 	const rising = [...tiers].sort((a, b) => a.fromMinor - b.fromMinor);
 	const choices = new Map<string, HolderChoice>();
 	return ({ valueMinor = 0, format, tier: named }) => {
@@ -71,34 +79,44 @@ export function holderChooser(tiers: readonly HolderTier[]): (card: HolderCard) 
 		const { widthMm = '', heightMm = '', stockPt = '' } = format ?? {};
 		const key = `${widthMm} ${heightMm} ${stockPt} ${rule} ${tier.name}`;
 		let choice = choices.get(key);
-		if (!choice) choices.set(key, (choice = choiceIn(tier, rule, format)));
+		if (!choice) choices.set(key, (choice = choiceIn(tier, rule, format, kinds)));
 		return choice;
 	};
 }
 
-function choiceIn(tier: HolderTier, rule: string, format: CardFormat | undefined): HolderChoice {
+function choiceIn(
+	tier: HolderTier,
+	rule: string,
+	format: CardFormat | undefined,
+	all: readonly HolderKind[]
+): HolderChoice {
 	const plain = { tier: tier.name, rule };
 	if (tier.holder === 'none') return { ...plain, holder: null, isSleeved: false };
-	const kinds = HOLDER_KINDS.filter(({ sort }) => sort === tier.holder);
-	const wide = kinds.filter((kind) => goesIn(format, kind));
+	const kinds = all.filter(({ sort }) => sort === tier.holder);
+	const wide = kinds.filter((kind) => playIn(format, kind) !== null);
 	const [first] = kinds;
 	const isSleeved = first?.takes === 'sleeved' || tier.holder === 'sleeve';
 	const none = { ...plain, holder: null, isSleeved };
 	if (wide.length === 0) {
 		const { widthMm, heightMm } = sizeOf(format);
-		const oddity = `${widthMm} × ${heightMm} mm is larger than standard holders, which leave ${PLAY_MM} mm of play`;
+		const own = all.length > HOLDER_KINDS.length ? 'any holder here' : 'standard holders';
+		const oddity = `${widthMm} × ${heightMm} mm is larger than ${own}, which leave ${PLAY_MM} mm of play`;
 		return { ...none, oddity };
 	}
 	const pt = (format?.stockPt ?? STANDARD_STOCK_PT) + (isSleeved ? SLEEVE_UM / UM_A_PT : 0);
 	const thickness = `${Math.round(pt)} pt ${isSleeved ? 'with its sleeve' : 'without a sleeve'}`;
 	const [holder] = wide
 		.filter(({ takesPt }) => takesPt >= pt)
-		.sort((a, b) => a.takesPt - b.takesPt);
+		.sort((a, b) => areaOf(a) - areaOf(b) || a.takesPt - b.takesPt);
 	if (!holder) return { ...none, oddity: `${thickness} is thicker than any holder here` };
+	const loose = playIn(format, holder) ?? 0;
 	return {
 		...plain,
 		holder: holder.key,
 		isSleeved,
+		...(loose > SNUG_MM
+			? { caution: `it has ${Math.round(loose)} mm of play there: a smaller one would be snug` }
+			: {}),
 		...(tier.holder === 'sleeve' ? {} : { rule: `${rule}; ${thickness}` })
 	};
 }
@@ -110,12 +128,24 @@ function sizeOf(format: CardFormat | undefined) {
 	};
 }
 
-/** Whether a card goes into a holder, upright or on its side. */
-function goesIn(
+/** More play than this and a card rattles. An assumption of ours. */
+const SNUG_MM = 6;
+
+/** Play of a card in a holder, upright or on its side, whichever is snugger; null: it does not go in. */
+function playIn(
 	format: CardFormat | undefined,
 	{ innerWidthMm, innerHeightMm }: HolderKind
-): boolean {
+): number | null {
 	const { widthMm, heightMm } = sizeOf(format);
-	const isWithin = (across: number, up: number) => across <= innerWidthMm && up <= innerHeightMm;
-	return isWithin(widthMm, heightMm) || isWithin(heightMm, widthMm);
+	const plays = [
+		[widthMm, heightMm],
+		[heightMm, widthMm]
+	].flatMap(([across = 0, up = 0]) =>
+		across <= innerWidthMm && up <= innerHeightMm
+			? [Math.max(innerWidthMm - across, innerHeightMm - up)]
+			: []
+	);
+	return plays.length === 0 ? null : Math.min(...plays);
 }
+
+const areaOf = ({ innerWidthMm, innerHeightMm }: HolderKind) => innerWidthMm * innerHeightMm;

@@ -1,7 +1,7 @@
 import type { CardFormat } from '../../checklist/card-format.ts';
 import { convertMinor, type ExchangeRate } from '../../worth/exchange-rates.ts';
 import { holderChooser, type HolderTier } from './choose-holder.ts';
-import { HOLDER_SORTS, holderKindOf } from '../kinds/holder-kind.ts';
+import { HOLDER_SORTS, holderKindOf, type HolderKind } from '../kinds/holder-kind.ts';
 
 /** Cards that bear a word are kept in a tier whatever they are worth. */
 export interface NameRule {
@@ -36,6 +36,19 @@ export interface TierMove {
 	readonly direction: 'up' | 'down' | 'refit';
 	readonly rule: string;
 	readonly oddity?: string;
+	readonly caution?: string;
+}
+
+/** By what besides the tiers cards move. */
+export interface TierOptions {
+	/** Rules by name; the first that holds counts before any value. */
+	readonly names?: readonly NameRule[];
+	/** What the tiers are stated in; left out: all values are. */
+	readonly currency?: string;
+	/** Rates of exchange, by which values in other money are converted. */
+	readonly rates?: readonly ExchangeRate[];
+	/** Kinds of holders besides the usual ones. */
+	readonly holders?: readonly HolderKind[];
 }
 
 /** The tier that a name rule gives a card: of several the first; null: none does. */
@@ -50,26 +63,22 @@ function tierByName(words: readonly string[], rules: readonly NameRule[]): strin
  * same sort. What is graded stays, and what is valued in another currency than the tiers to which no
  * kept rate leads, unless a name rule decides. The dearest first.
  *
- * @param currency what the tiers are stated in; left out: all values are
- * @param rates of exchange, by which values in other money are converted
- *
  * @throws RangeError where a name rule names no tier
  */
 export function tierMoves(
 	cards: readonly TieredCard[],
 	tiers: readonly HolderTier[],
-	rules: readonly NameRule[] = [],
-	currency?: string,
-	rates: readonly ExchangeRate[] = []
+	{ names = [], currency, rates = [], holders = [] }: TierOptions = {}
 ): readonly TierMove[] {
-	const choose = holderChooser(tiers);
+	const choose = holderChooser(tiers, holders);
+	const rankOf = (holder: string | null) => sortRank(holder, holders);
 	return cards
 		.map((card) => inMoneyOf(card, currency, rates))
 		.sort((a, b) => (b.valueMinor ?? 0) - (a.valueMinor ?? 0))
 		.flatMap((card): TierMove[] => {
-			const now = card.holder === null ? null : holderKindOf(card.holder);
+			const now = card.holder === null ? null : holderKindOf(card.holder, holders);
 			if (card.isGraded || now?.sort === 'graded') return [];
-			const tier = tierByName(card.words, rules);
+			const tier = tierByName(card.words, names);
 			// Without a rate of exchange, an amount in other money says nothing of a tier.
 			const isOther = currency !== undefined && (card.currency ?? currency) !== currency;
 			if (isOther && tier === null && card.valueMinor !== undefined) return [];
@@ -86,7 +95,8 @@ export function tierMoves(
 					to: choice.holder,
 					direction: by > 0 ? 'up' : by < 0 ? 'down' : 'refit',
 					rule: choice.rule,
-					...(choice.oddity ? { oddity: choice.oddity } : {})
+					...(choice.oddity ? { oddity: choice.oddity } : {}),
+					...(choice.caution ? { caution: choice.caution } : {})
 				}
 			];
 		});
@@ -105,8 +115,8 @@ function inMoneyOf(
 }
 
 /** Sorts of holders rise with what a card is worth; none is the lowest. */
-function rankOf(holder: string | null): number {
-	const sort = holder === null ? 'none' : holderKindOf(holder).sort;
+function sortRank(holder: string | null, holders: readonly HolderKind[]): number {
+	const sort = holder === null ? 'none' : holderKindOf(holder, holders).sort;
 	return HOLDER_SORTS.findIndex((known) => known === sort);
 }
 
@@ -116,22 +126,28 @@ function rankOf(holder: string | null): number {
  *
  * @example [holdersTaken(null, 'top-loader-35'), holdersTaken('sleeve', 'magnetic-35'), holdersTaken('sleeve', null)] // [['sleeve', 'top-loader-35'], ['magnetic-35'], []]
  */
-export function holdersTaken(from: string | null, to: string | null): readonly string[] {
+export function holdersTaken(
+	from: string | null,
+	to: string | null,
+	holders: readonly HolderKind[] = []
+): readonly string[] {
 	if (to === null || to === from) return [];
-	const hasSleeve = from !== null && (from === 'sleeve' || holderKindOf(from).takes === 'sleeved');
-	const sleeve = hasSleeve ? [] : ['sleeve'];
-	if (to === 'sleeve') return sleeve;
-	return holderKindOf(to).takes === 'sleeved' ? [...sleeve, to] : [to];
+	const now = from === null ? null : holderKindOf(from, holders);
+	const hasSleeve = now?.sort === 'sleeve' || now?.takes === 'sleeved';
+	const next = holderKindOf(to, holders);
+	if (next.sort === 'sleeve') return now?.takes === 'sleeved' ? [] : [to];
+	return next.takes === 'sleeved' && !hasSleeve ? ['sleeve', to] : [to];
 }
 
 /** Holders that moves take, by key; less what is on hand, what is to be bought. */
 export function holdersToBuy(
 	moves: readonly TierMove[],
-	onHand: Readonly<Record<string, number>>
+	onHand: Readonly<Record<string, number>>,
+	holders: readonly HolderKind[] = []
 ): readonly { readonly holder: string; readonly needed: number; readonly buy: number }[] {
 	const needed = new Map<string, number>();
 	for (const { to, from, quantity } of moves) {
-		for (const holder of holdersTaken(from, to)) {
+		for (const holder of holdersTaken(from, to, holders)) {
 			needed.set(holder, (needed.get(holder) ?? 0) + quantity);
 		}
 	}
@@ -142,19 +158,4 @@ export function holdersToBuy(
 			buy: Math.max(0, count - (onHand[holder] ?? 0))
 		}))
 		.sort((a, b) => (a.holder < b.holder ? -1 : 1));
-}
-
-/** What is on hand after a move: what it takes is gone, a rigid holder that is free again comes back. */
-export function handAfter(
-	onHand: Readonly<Record<string, number>>,
-	{ from, to, quantity }: Pick<TierMove, 'from' | 'to' | 'quantity'>
-): Readonly<Record<string, number>> {
-	const after = { ...onHand };
-	const add = (holder: string, count: number) => {
-		// What was never counted stays uncounted.
-		if (after[holder] !== undefined) after[holder] = Math.max(0, after[holder] + count);
-	};
-	for (const holder of holdersTaken(from, to)) add(holder, -quantity);
-	if (from !== null && holderKindOf(from).isRigid && from !== to) add(from, quantity);
-	return after;
 }

@@ -83,6 +83,21 @@ export const HOLDER_KINDS: readonly HolderKind[] = [
 	}
 ];
 
+/** What has to be said of a holder of one's own; the rest follows from its sort. */
+export interface HolderDraft extends Omit<HolderKind, 'isRigid' | 'takes' | 'sort'> {
+	readonly sort: Exclude<HolderSort, 'none'>;
+}
+
+/** A holder of one's own. ● A top loader takes a card in its sleeve, a case the bare card. Common practice, no source. */
+export function ownHolder(draft: HolderDraft): HolderKind {
+	const { sort } = draft;
+	return {
+		...draft,
+		isRigid: sort !== 'sleeve',
+		takes: sort === 'top-loader' ? 'sleeved' : 'bare'
+	};
+}
+
 export const HOLDER_KEYS = HOLDER_KINDS.map(({ key }) => key);
 
 const byKey = new Map(HOLDER_KINDS.map((kind) => [kind.key, kind]));

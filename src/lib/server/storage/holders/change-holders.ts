@@ -1,12 +1,14 @@
 import { inArray } from 'drizzle-orm';
 import { checkTiers } from '../../../core/storage/holders/check-tiers.ts';
-import { handAfter } from '../../../core/storage/holders/tier-moves.ts';
+import { holderUses, type SupplyUse } from '../../../core/storage/supplies/supply.ts';
 import { good, type Outcome } from '../../../core/problem.ts';
 import type { Collection } from '../../database/open.ts';
 import { copies } from '../../database/tables/index.ts';
 import { makeChange, refused } from '../../journal/change.ts';
-import { readPreference, writePreference } from '../../preferences/preferences.ts';
+import { writePreference } from '../../preferences/preferences.ts';
 import { HOLDER_RULES, type HolderRules } from '../../places/holder-tiers.ts';
+import { readHolderKinds } from '../../places/keeping.ts';
+import { useSupplies } from '../supplies/stock.ts';
 import { measureAnew } from '../../places/measure-anew.ts';
 import type { CopyId } from '../../../core/row-id.ts';
 
@@ -22,16 +24,16 @@ export function setHolders(
 		if (moves.some(({ copyId }) => !rowOf.has(copyId))) {
 			return refused([{ message: 'a copy is gone', remedy: 'Look at the list as it is now.' }]);
 		}
-		const rules = await readPreference(tx, HOLDER_RULES);
-		let { onHand } = rules;
+		const holders = await readHolderKinds(tx);
+		const uses: SupplyUse[] = [];
 		for (const { copyId, to } of moves) {
 			const row = rowOf.get(copyId);
 			if (!row || row.holder === to) continue;
 			await record.update(copies, copyId, { holder: to });
 			await measureAnew(record, tx, [row.id]);
-			onHand = handAfter(onHand, { from: row.holder, to, quantity: row.quantity });
+			uses.push(...holderUses({ from: row.holder, to, quantity: row.quantity }, holders));
 		}
-		await writePreference(record, tx, HOLDER_RULES, { ...rules, onHand });
+		await useSupplies(record, tx, uses);
 		const label =
 			moves.length === 1
 				? 'A card into another holder'
@@ -40,7 +42,7 @@ export function setHolders(
 	});
 }
 
-/** Sets tiers, rules by name and supplies on hand. */
+/** Sets tiers and rules by name. */
 export function setHolderRules(
 	collection: Collection,
 	rules: HolderRules

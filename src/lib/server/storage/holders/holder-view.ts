@@ -10,7 +10,7 @@ import { readTierMoves } from './read-tier-moves.ts';
 export async function holderView(db: Reader, most: number) {
 	const rules = await readPreference(db, HOLDER_RULES);
 	const { moves, currency, otherMoney } = await readTierMoves(db, rules);
-	const { list, prices } = await holderSupplies(db, moves, rules);
+	const { list, prices, onHand } = await holderSupplies(db, moves);
 	return {
 		rules: { ...rules, currency },
 		otherMoney,
@@ -18,6 +18,7 @@ export async function holderView(db: Reader, most: number) {
 		moves: await nameTierMoves(db, moves.slice(0, most)),
 		count: moves.length,
 		list,
+		onHand,
 		prices,
 		currency: prices[0]?.currency ?? currency
 	};

@@ -13,6 +13,7 @@ import type { Reader } from '../../database/open.ts';
 import { readJoined } from '../../database/read-joined.ts';
 import { FILED_CARD, WITH_FILED_CARD } from '../../places/filed-card.ts';
 import { USUAL_CURRENCY, type HolderRules } from '../../places/holder-tiers.ts';
+import { readHolderKinds } from '../../places/keeping.ts';
 import { isHere } from '../../places/homeless.ts';
 import { formatOf, parallelStock } from '../../places/kept-columns.ts';
 import { readSwatches } from '../../places/read-swatches.ts';
@@ -58,6 +59,7 @@ export async function readTierMoves(
 ): Promise<TierMoves> {
 	const { tiers, names, currency = USUAL_CURRENCY } = rules;
 	const rates = await readPreference(db, EXCHANGE_RATES);
+	const holders = await readHolderKinds(db);
 	const rows = await readRows(db, names.length > 0, only);
 	const swatchOf = await readSwatches(db);
 	// Most cards are made as many others are.
@@ -89,7 +91,7 @@ export async function readTierMoves(
 		(row) => row.currency ?? currency
 	);
 	return {
-		moves: tierMoves(tiered, tiers, names, currency, rates).map((move) => ({
+		moves: tierMoves(tiered, tiers, { names, currency, rates, holders }).map((move) => ({
 			...move,
 			copyId: rowId(Number(move.card))
 		})),

@@ -22,6 +22,8 @@ import type { Keeping } from '../../../core/storage/classes/keeping.ts';
 import type { RoomBox } from '../../../core/storage/plan/plan-room.ts';
 import { runKey } from '../../../core/storage/runs/run.ts';
 import { STORAGE_CHOICE, storageOptions, type StorageChoice } from './read-storage-options.ts';
+import { BOX_DIVIDER, boxSupply, type SupplyUse } from '../../../core/storage/supplies/supply.ts';
+import { useSupplies } from '../supplies/stock.ts';
 import { readBoxes, readBoxKinds, readShelves } from '../room/read-storage.ts';
 import { insertDivider } from '../room/insert-divider.ts';
 import { inRow } from '../room/read-box.ts';
@@ -74,6 +76,7 @@ export function standAsPlanned(
 		}
 		// A set that goes on in the next row, or box, is dealt over all its dividers at once.
 		await stander.finish();
+		await useSupplies(record, tx, usesOfPlan(plan));
 		await putOnShelves(record, tx, ids);
 		if (stander.count() > 0) await writePreference(record, tx, STORAGE_CHOICE, choice);
 		const label =
@@ -82,6 +85,18 @@ export function standAsPlanned(
 				: 'Stand new dividers';
 		return { value: { boxes: ids.length, cards: stander.count() }, label };
 	});
+}
+
+/** Boxes and dividers that are made up for a plan; a set alone in its box has no divider. */
+function usesOfPlan({ added, boxes: planned }: StoragePlan): readonly SupplyUse[] {
+	const dividersIn = planned.reduce((sum, { rows }) => {
+		const entries = rows.reduce((some, row) => some + row.entries.length, 0);
+		return sum + (rows.length === 1 && entries === 1 ? 0 : entries);
+	}, 0);
+	return [
+		...planned.map(({ kind }) => ({ key: boxSupply(kind), count: 1 })),
+		{ key: BOX_DIVIDER, count: added.length + dividersIn }
+	];
 }
 
 interface Stander {

@@ -5,6 +5,8 @@ import { good, type Outcome, type Problem } from '../../../core/problem.ts';
 import type { Collection, Transaction } from '../../database/open.ts';
 import { boxes, dividers, shelves } from '../../database/tables/index.ts';
 import { makeChange, refused } from '../../journal/change.ts';
+import { boxSupply } from '../../../core/storage/supplies/supply.ts';
+import { useSupplies } from '../supplies/stock.ts';
 import { readKeeping } from '../../places/keeping.ts';
 import { gone } from '../gone.ts';
 import { readBoxKinds } from './read-storage.ts';
@@ -43,6 +45,7 @@ export function saveBox(
 				: await nextPosition(tx, wanted.shelfId);
 		if (!known) {
 			const made = await insertOne(record, boxes, { ...wanted, position });
+			await useSupplies(record, tx, [{ key: boxSupply(wanted.kind), count: 1 }]);
 			return { value: good({ id: made.id }), label: `Box ${wanted.name}` };
 		}
 		await record.update(boxes, known.id, { ...wanted, position });

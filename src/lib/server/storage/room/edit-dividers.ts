@@ -6,6 +6,8 @@ import { makeChange, refused } from '../../journal/change.ts';
 import { gone } from '../gone.ts';
 import { insertDivider } from './insert-divider.ts';
 import { readBoxKinds } from './read-storage.ts';
+import { BOX_DIVIDER } from '../../../core/storage/supplies/supply.ts';
+import { useSupplies } from '../supplies/stock.ts';
 import { removeDividerRows } from '../../removal/remove-divider-rows.ts';
 import type { BoxId, DividerId, ReleaseId } from '../../../core/row-id.ts';
 
@@ -47,6 +49,7 @@ export function addDivider(
 			straysOf: null,
 			partOf: null
 		});
+		await useSupplies(record, tx, [{ key: BOX_DIVIDER, count: 1 }]);
 		return { value: good({ id }), label: `${box.name}: divider ${label.trim()}` };
 	});
 }

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { resolve } from '$app/paths';
-	import { HOLDER_KINDS } from '$lib/core/storage/kinds/holder-kind';
+	import { holderName } from '$lib/ui/all-holders.svelte';
 	import { thumbnailOf } from '$lib/ui/card-picture/thumbnail';
 	import type { PhotoSide } from '$lib/core/copies/photo-side';
 	import type { CopyRecord } from '$lib/core/copies/copy-record';
@@ -36,7 +36,7 @@
 			copy.isPrintingUnseen ? 'printing not looked at' : '',
 			copy.status === 'kept' ? '' : copy.status,
 			copy.place ? `in ${copy.place}` : '',
-			HOLDER_KINDS.find(({ key }) => key === copy.holder)?.name.toLowerCase(),
+			holderName(copy.holder),
 			copy.valueMinor === undefined
 				? ''
 				: `worth ${formatMoney(copy.valueMinor, copy.currency ?? 'EUR')}${copy.valueSource ? ` (${[copy.valueSource, copy.valueOn].filter(Boolean).join(', ')})` : ''}`,

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { HOLDER_KINDS } from '$lib/core/storage/kinds/holder-kind';
+	import { allHolders } from '$lib/ui/all-holders.svelte';
 	import { CONDITIONS, GRADES } from '$lib/core/copies/condition';
 	import { COPY_STATUSES, type CopyRecord } from '$lib/core/copies/copy-record';
 	import type { Problem } from '$lib/core/problem';
@@ -136,7 +136,7 @@
 	<Field label="Holder">
 		<select class="select w-full select-sm" name="holder" value={copy.holder ?? ''}>
 			<option value="">none</option>
-			{#each HOLDER_KINDS as kind (kind.key)}<option value={kind.key}>{kind.name}</option>{/each}
+			{#each allHolders() as kind (kind.key)}<option value={kind.key}>{kind.name}</option>{/each}
 		</select>
 	</Field>
 	{#each FIELDS as { name, label, value, ...more } (name)}

@@ -24,13 +24,14 @@
 
 <details class="mt-8 max-w-3xl" bind:open={isOpen}>
 	<summary class="cursor-pointer font-serif text-lg"
-		>Piles of your own<span class="ml-3 font-sans text-base quiet"
+		>What is kept apart<span class="ml-3 font-sans text-base quiet"
 			>{classes.map(({ name }) => name).join(', ') || 'none'}</span
 		></summary
 	>
 	<p class="mt-2 quiet">
-		What goes on a pile of its own, whatever set it is of: a line each, its name, a colon and what
-		it asks for. The first line that holds counts.
+		What has piles and boxes of its own, whatever set it is of: a line each, its name, a colon and
+		what it asks for. The first line that holds counts; after them each value tier has its own box.
+		What lies in rigid holders stands apart in each.
 	</p>
 	<ProblemAlert {problems} class="mt-3" />
 	<form
@@ -56,6 +57,6 @@
 		<p id="class-words" class="mt-1 text-sm quiet">
 			{WORDS}
 		</p>
-		<button class="btn mt-2 btn-sm">Keep these piles</button>
+		<button class="btn mt-2 btn-sm">Keep these lines</button>
 	</form>
 </details>
