@@ -2,6 +2,7 @@
 	import { resolve } from '$app/paths';
 	import EmptyCollection from '$lib/ui/EmptyCollection.svelte';
 	import GoalLine from '$lib/ui/GoalLine.svelte';
+	import Reminders from './Reminders.svelte';
 	import { countOf, formatMoment } from '$lib/ui/numerals';
 
 	let { data } = $props();
@@ -52,6 +53,7 @@
 			{/each}
 		</ul>
 		<aside class="space-y-8">
+			<Reminders out={data.out} low={data.low} />
 			{#if data.binders.length > 0}
 				<section>
 					<h2 class="mb-2">Binders</h2>

@@ -16,6 +16,7 @@ export type DiscrepancyId = RowId<'discrepancies'>;
 export type DividerId = RowId<'dividers'>;
 export type GoalId = RowId<'goals'>;
 export type LookAlikesId = RowId<'look_alikes'>;
+export type OutingId = RowId<'outings'>;
 export type PileCardId = RowId<'pile_cards'>;
 export type PhotoId = RowId<'photos'>;
 export type ReferencePictureId = RowId<'reference_pictures'>;

@@ -15,6 +15,7 @@ import { CONDITIONS } from '../core/copies/condition.ts';
 import { COPY_STATUSES } from '../core/copies/copy-record.ts';
 import { SPREADS } from '../core/copies/spread-cost.ts';
 import { HAND_TO } from '../core/pile/hand-to.ts';
+import { OUTING_KINDS } from '../core/copies/outing.ts';
 import { PILE_KINDS } from '../core/pile/next-pile.ts';
 import { TRAYS } from '../core/pile/tray.ts';
 import { idOf, list, orNull } from './vocabulary.ts';
@@ -85,6 +86,14 @@ export const PileFormSchema = Type.Object({
 	shelfId: shelfId,
 	place: Name
 });
+/** Copies that go out; without a day nobody has said when they are due. */
+export const OutFormSchema = Type.Object({
+	copy: list(idOf('copies', 'Reload the page.'), 2000),
+	kind: Type.Enum([...OUTING_KINDS]),
+	to: Type.String({ maxLength: 200 }),
+	dueOn: orNull(Type.String({ format: 'date', description: 'Write a date as 1994-10-05.' }))
+});
+export const BackFormSchema = Type.Object({ outing: idOf('outings', 'Reload the page.') });
 /** Of many copies at once; what is empty stays as it is. */
 export const ManyFormSchema = Type.Object({
 	copy: list(idOf('copies', 'Reload the page.'), 2000),

@@ -8,6 +8,7 @@
 		{ path: resolve('/boxes/plan'), name: 'Plan' },
 		{ path: resolve('/boxes/slips'), name: 'Slips', count: data.tabs.slips },
 		{ path: resolve('/boxes/questions'), name: 'Questions', count: data.tabs.questions },
+		{ path: resolve('/boxes/out'), name: 'Out', count: data.tabs.out },
 		{ path: resolve('/boxes/holders'), name: 'Holders' },
 		{ path: resolve('/boxes/supplies'), name: 'Supplies' },
 		{ path: resolve('/boxes/labels'), name: 'Labels' },

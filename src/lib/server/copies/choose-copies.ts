@@ -16,6 +16,8 @@ export interface CopyChoice {
 	readonly finish?: string;
 	readonly status?: CopyStatus;
 	readonly box?: BoxId;
+	/** This one alone. */
+	readonly copy?: CopyId;
 	/** A pile to sort. */
 	readonly pile?: TrayId;
 	/** Words that search finds them by. */
@@ -51,6 +53,7 @@ export async function chooseCopies(db: Reader, choice: CopyChoice): Promise<read
 				? sql`"copies"."parallel_key" is null`
 				: sql`"copies"."parallel_key" = ${choice.finish}`,
 		choice.status === undefined ? undefined : eq(copies.status, choice.status),
+		choice.copy === undefined ? undefined : eq(copies.id, choice.copy),
 		choice.box === undefined
 			? undefined
 			: sql`"copies"."id" in (select b.copy_id from box_cards b

@@ -6,6 +6,7 @@ import {
 	boxCards,
 	copies,
 	discrepancies,
+	outings,
 	photos,
 	pileCards,
 	slipLines
@@ -20,6 +21,7 @@ const HANGS_ON_A_COPY = [
 	boxCards,
 	slipLines,
 	pileCards,
+	outings,
 	discrepancies
 ] as const;
 

@@ -9,6 +9,7 @@ import { addDivider, removeDivider, renameDivider } from '$lib/server/storage/ro
 import { respacingOf, takeRespaceStep } from '$lib/server/storage/room/respace-box';
 import { checkDivider } from '$lib/server/storage/stock-take/stock-take';
 import { readKeeping } from '$lib/server/places/keeping';
+import { listOutings } from '$lib/server/copies/outings';
 import { theCollection } from '$lib/server/collection';
 import { readFormOf } from '$lib/server/read-form';
 import {
@@ -26,16 +27,18 @@ import { rowId } from '$lib/core/row-id';
 
 export const load = async ({ params, depends }) => {
 	depends('jade:copies');
-	const { db } = await theCollection();
+	const { db, now } = await theCollection();
 	const box = await readBox(db, rowId(Number(params.box)));
 	if (!box) error(404, 'There is no such box.');
 	const { dividers, ...head } = box;
+	const inside = new Set(dividers.flatMap(({ standing }) => standing.map(({ copyId }) => copyId)));
 	const names = await nameReleases(
 		db,
 		dividers.flatMap(({ standing }) => standing.map(({ release }) => release))
 	);
 	return {
 		box: head,
+		out: (await listOutings(db, now())).filter(({ copyId }) => inside.has(copyId)),
 		respacing: respacingOf(box),
 		kinds: await readBoxKinds(db),
 		uses: (await readKeeping(db)).uses,

@@ -61,6 +61,13 @@
 		{box.caution} Local rules and the shelf maker's rating take precedence.
 	</p>
 {/if}
+{#if data.out.length > 0}
+	<p class="mb-4 max-w-3xl">
+		Out, with {data.out.length === 1 ? 'its place' : 'their places'} kept:
+		{data.out.map(({ name, to }) => `${name} (${to})`).join('; ')}.
+		<a class="prose-link" href={resolve('/boxes/out')}>All that is out</a>
+	</p>
+{/if}
 <ProblemAlert problems={at === null ? problems : []} />
 
 {#if mode === 'stock'}

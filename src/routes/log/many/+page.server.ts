@@ -3,10 +3,16 @@ import { COPY_STATUSES } from '$lib/core/copies/copy-record';
 import type { Problem } from '$lib/core/problem';
 import { rowId } from '$lib/core/row-id';
 import { parseAmount } from '$lib/core/worth/amount';
-import { ManyFormSchema } from '$lib/schemas/forms';
+import { ManyFormSchema, OutFormSchema } from '$lib/schemas/forms';
 import { theCollection } from '$lib/server/collection';
 import { changeMany } from '$lib/server/copies/change-many';
-import { chooseCopies, MOST_CHOSEN, type CopyChoice } from '$lib/server/copies/choose-copies';
+import {
+	chooseCopies,
+	MOST_CHOSEN,
+	quantitiesOf,
+	type CopyChoice
+} from '$lib/server/copies/choose-copies';
+import { sendOut } from '$lib/server/copies/outings';
 import { readFormOf } from '$lib/server/read-form';
 import { loadRelease } from '$lib/server/releases/load-release';
 
@@ -19,7 +25,7 @@ export const load = async ({ url, depends }) => {
 		const value = Number(text(name));
 		return Number.isSafeInteger(value) && value > 0 ? value : undefined;
 	};
-	const [box, pile] = [id('box'), id('pile')];
+	const [box, pile, copy] = [id('box'), id('pile'), id('copy')];
 	const status = COPY_STATUSES.find((each) => each === text('status'));
 	const choice: CopyChoice = {
 		...(text('release') ? { release: text('release') } : {}),
@@ -29,6 +35,7 @@ export const load = async ({ url, depends }) => {
 			: {}),
 		...(status ? { status } : {}),
 		...(box === undefined ? {} : { box: rowId<'boxes'>(box) }),
+		...(copy === undefined ? {} : { copy: rowId<'copies'>(copy) }),
 		...(pile === undefined ? {} : { pile: rowId<'tray_piles'>(pile) }),
 		...(text('q').trim() ? { words: text('q') } : {})
 	};
@@ -53,6 +60,20 @@ const words = (text: string) =>
 		.filter((word) => word !== '');
 
 export const actions = {
+	/** The copies that are ticked go out, and keep their places. */
+	out: async ({ request }) => {
+		const form = await readFormOf(request, OutFormSchema);
+		if (!form.ok) return fail(400, { problems: form.problems });
+		const { copy: ids, kind, to, dueOn } = form.value;
+		const collection = await theCollection();
+		const quantities = await quantitiesOf(collection.db, ids);
+		const picks = ids.map((copyId) => ({
+			copyId,
+			quantity: quantities.get(copyId)?.quantity ?? 1
+		}));
+		const outcome = await sendOut(collection, picks, { kind, to, dueOn });
+		return outcome.ok ? { out: outcome.value.cards } : fail(409, { problems: outcome.problems });
+	},
 	/** Changes the copies that are ticked, in one step. */
 	change: async ({ request }) => {
 		const form = await readFormOf(request, ManyFormSchema);

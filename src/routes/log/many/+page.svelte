@@ -11,6 +11,7 @@
 	import { countOf, formatMoney } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import ReleaseSelect from '$lib/ui/ReleaseSelect.svelte';
+	import SendOut from './SendOut.svelte';
 
 	let { data, form } = $props();
 	/** Copies that are left as they are, by id. */
@@ -74,11 +75,18 @@
 		</select>
 	</Field>
 	{#if data.choice.box}<input type="hidden" name="box" value={data.choice.box} />{/if}
+	{#if data.choice.copy}<input type="hidden" name="copy" value={data.choice.copy} />{/if}
 	{#if data.choice.pile}<input type="hidden" name="pile" value={data.choice.pile} />{/if}
 	<button class="btn btn-sm">Find them</button>
 </form>
 {#if form && 'changed' in form && form.changed}
 	<p class="mb-4" role="status">{countOf(form.changed, 'card')} changed, in one step.</p>
+{/if}
+{#if form && 'out' in form && form.out}
+	<p class="mb-4" role="status">
+		{countOf(form.out, 'card')} out, with {form.out === 1 ? 'its place' : 'their places'} kept.
+		<a class="prose-link" href={resolve('/boxes/out')}>All that is out</a>
+	</p>
 {/if}
 {#if data.copies.length === 0}
 	<p class="quiet">
@@ -135,6 +143,7 @@
 				>Change {countOf(cards, 'card')}</button
 			>
 		</div>
+		<SendOut {cards} />
 		<ProblemAlert problems={form?.problems} class="mb-4" />
 		<p class="mb-2 flex gap-3 text-sm">
 			<button type="button" class="btn btn-ghost btn-xs" onclick={() => left.clear()}>All</button>

@@ -23,6 +23,7 @@ export { parallels } from './parallels.ts';
 export { media, photos } from './photos.ts';
 export { pileCards } from './pile-cards.ts';
 export { preferences } from './preferences.ts';
+export { outings } from './outings.ts';
 export { referencePictures } from './reference-pictures.ts';
 export { releases } from './releases.ts';
 export { releaseTotals } from './release-totals.ts';

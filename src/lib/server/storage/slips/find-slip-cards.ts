@@ -4,6 +4,7 @@ import { asc, eq, inArray } from 'drizzle-orm';
 import { USUAL_BOX_RULES } from '../../../core/storage/plan/choose-box.ts';
 import { formatVersionKey } from '../../../core/checklist/versions/version-key.ts';
 import { bad, good, type Outcome, type Problem } from '../../../core/problem.ts';
+import { outOf } from '../../copies/outings.ts';
 import { readEntry } from '../../copies/read-entry.ts';
 import type { Transaction } from '../../database/open.ts';
 import { boxCards, copies, releases } from '../../database/tables/index.ts';
@@ -181,9 +182,16 @@ export async function findStanding(
 		.innerJoin(releases, eq(copies.releaseId, releases.id))
 		.where(which)
 		.orderBy(asc(copies.id));
-	if (!entry) return good(rows.map(({ copyId, quantity }) => ({ copyId, quantity })));
+	// What is out cannot be pulled.
+	const left = new Map(await outOf(tx));
+	const here = rows.flatMap((row) => {
+		const out = Math.min(row.quantity, left.get(row.copyId) ?? 0);
+		left.set(row.copyId, (left.get(row.copyId) ?? 0) - out);
+		return row.quantity > out ? [{ ...row, quantity: row.quantity - out }] : [];
+	});
+	if (!entry) return good(here.map(({ copyId, quantity }) => ({ copyId, quantity })));
 	const order = ['to sell', 'spare', 'kept', 'incoming'];
-	const stock = rows
+	const stock = here
 		.sort((a, b) => order.indexOf(a.status) - order.indexOf(b.status))
 		.map(({ copyId, quantity, ...version }) => ({
 			key: copyId,

@@ -2,6 +2,7 @@ import { sum } from 'd3-array';
 import { asc, eq } from 'drizzle-orm';
 import { takeStock } from '../../../core/storage/stock-take/take-stock.ts';
 import { good, type Outcome } from '../../../core/problem.ts';
+import { outOf } from '../../copies/outings.ts';
 import { readEntry } from '../../copies/read-entry.ts';
 import type { Collection, Reader } from '../../database/open.ts';
 import { boxes, discrepancies, dividers } from '../../database/tables/index.ts';
@@ -31,7 +32,15 @@ export function checkDivider(
 		if (!divider) {
 			return refused([{ message: 'there is no such divider', remedy: 'Undo brings it back.' }]);
 		}
-		const cards = divider.standing.filter((card) => release === null || card.release === release);
+		const standing = divider.standing.filter(
+			(card) => release === null || card.release === release
+		);
+		// What is out keeps its place, and nobody looks for it there.
+		const out = await outOf(tx);
+		const cards = standing.flatMap((card) => {
+			const quantity = card.quantity - (out.get(card.copyId) ?? 0);
+			return quantity > 0 ? [{ ...card, quantity }] : [];
+		});
 		const found =
 			line === null ? null : await readEntry(tx, release ?? cards[0]?.release ?? '', line);
 		if (found && !found.ok) return refused(found.problems);

@@ -12,6 +12,7 @@ import { placesOfCopies } from '$lib/server/places/places-of';
 import { stackSlots } from '$lib/server/goals/stack-slots';
 import { theCollection } from '$lib/server/collection';
 import { countOwned, readCopies } from '$lib/server/copies/read-copies';
+import { openOutings } from '$lib/server/copies/outings';
 import { photosOf } from '$lib/server/media/photos';
 import { nameVersions } from '$lib/server/releases/name-versions';
 import { listLookAlikes } from '$lib/server/telling/look-alikes';
@@ -35,6 +36,10 @@ export const load = async ({ params, depends }) => {
 		ofCard.map(({ id }) => id)
 	);
 	const placeOf = await placesOfCopies(
+		db,
+		ofCard.map(({ id }) => id)
+	);
+	const out = await openOutings(
 		db,
 		ofCard.map(({ id }) => id)
 	);
@@ -76,7 +81,9 @@ export const load = async ({ params, depends }) => {
 			...copy,
 			photos: photos.filter(({ copyId }) => copyId === copy.id),
 			/** Boxes and binders it is in. */
-			places: placeOf.get(copy.id) ?? []
+			places: placeOf.get(copy.id) ?? [],
+			/** With whom it is, while it is out. */
+			out: out.filter(({ copyId }) => copyId === copy.id)
 		})),
 		/** Sets of look-alikes that it is in. */
 		mistaken: (await listLookAlikes(db, { release: release.key, card: card.key })).map(

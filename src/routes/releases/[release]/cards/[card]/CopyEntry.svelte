@@ -5,7 +5,8 @@
 	import type { PhotoSide } from '$lib/core/copies/photo-side';
 	import type { CopyRecord } from '$lib/core/copies/copy-record';
 	import { nameQuality } from '$lib/core/goal/explain-copies';
-	import { formatMoney } from '$lib/ui/numerals';
+	import { formatDay, formatMoney } from '$lib/ui/numerals';
+	import type { Outing } from '$lib/core/copies/outing';
 	import CopyForm from './CopyForm.svelte';
 	import type { CopyDesk } from './copy-desk.svelte';
 
@@ -22,6 +23,8 @@
 				readonly hash: string;
 				readonly side: PhotoSide | null;
 			}[];
+			/** With whom it is, while it is out. */
+			readonly out: readonly Pick<Outing, 'to' | 'quantity' | 'outOn' | 'dueOn'>[];
 		};
 		desk: CopyDesk;
 		deviations: readonly { readonly key: string; readonly name: string }[];
@@ -37,6 +40,10 @@
 			copy.status === 'kept' ? '' : copy.status,
 			copy.place ? `in ${copy.place}` : '',
 			holderName(copy.holder),
+			...copy.out.map(
+				({ to, quantity, outOn, dueOn }) =>
+					`out${quantity < copy.quantity ? `: ${quantity}` : ''} with ${to} since ${formatDay(outOn)}${dueOn ? `, due ${formatDay(dueOn)}` : ''}`
+			),
 			copy.valueMinor === undefined
 				? ''
 				: `worth ${formatMoney(copy.valueMinor, copy.currency ?? 'EUR')}${copy.valueSource ? ` (${[copy.valueSource, copy.valueOn].filter(Boolean).join(', ')})` : ''}`,
@@ -57,6 +64,12 @@
 					href={resolve('/boxes/[box=id]', { box: String(boxId) })}>{name}, row {row}</a
 				>{/if}{i < copy.places.length - 1 || line ? ' · ' : ''}{/each}{line}</span
 	>
+	{#if copy.out.length === 0}
+		<!-- eslint-disable-next-line svelte/no-navigation-without-resolve -- resolved, with a query behind it -->
+		<a class="btn btn-ghost btn-sm" href="{resolve('/log/many')}?copy={copy.id}">Goes out</a>
+	{:else}
+		<a class="btn btn-ghost btn-sm" href={resolve('/boxes/out')}>It is out</a>
+	{/if}
 	{#if copy.quantity > 1}
 		<button
 			class="btn btn-ghost btn-sm"
