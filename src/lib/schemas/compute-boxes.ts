@@ -24,6 +24,10 @@ export const BoxKindSchema = Type.Object(
 		isForHolders: said(
 			Type.Optional(Type.Boolean()),
 			'Whether its rows are wide enough for cards in rigid holders; left out: no.'
+		),
+		isSmall: said(
+			Type.Optional(Type.Boolean()),
+			'Whether it is made for a tiny set and stands in a row of a larger box; left out: no.'
 		)
 	},
 	closed
@@ -67,7 +71,7 @@ const choosing = {
 const choice = {
 	choice: said(
 		Type.Enum([...BOX_CHOICES]),
-		'own box: a box of its own. shared: a long box with others. stray: behind the divider of its year.'
+		'own box: a box of its own. small box: a small one in a row of a larger one. shared: a long box with others. stray: behind the divider of its year.'
 	),
 	kind: said(orNull(Word), 'Key of its own box’s kind; null: none of its own.'),
 	fillNow: said(
@@ -126,6 +130,10 @@ export const PlanBoxesInput = Type.Object(
 		growth: said(
 			Type.Optional(Share),
 			'Share of the missing numbers of a set for which a shared row keeps room; usually 0.5.'
+		),
+		smallBoxes: said(
+			Type.Optional(Type.Boolean()),
+			'Whether tiny sets stand in small boxes of their own, side by side in a larger one; left out: no.'
 		),
 		classes: said(
 			Type.Optional(
@@ -187,6 +195,10 @@ export const PlanBoxesOutput = Type.Object(
 														straysOf: said(
 															Type.Optional(Type.String()),
 															'The year whose strays these are; left out: a set.'
+														),
+														smallBox: said(
+															Type.Optional(Word),
+															'Key of the small box in which the set stands there.'
 														)
 													},
 													closed

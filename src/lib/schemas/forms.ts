@@ -235,7 +235,12 @@ export const BoxFormSchema = Type.Object({
 	name: Name,
 	kind: Key,
 	use: Name,
-	shelfId
+	shelfId,
+	/** "12/3": in row 3 of a larger box; empty: in none. */
+	inside: Type.String({
+		pattern: '^(\\d{1,15}/\\d{1,3})?$',
+		description: 'Choose a box and a row.'
+	})
 });
 export const ShiftFormSchema = Type.Object({ by: Type.Enum(['left', 'right']) });
 export const NewDividerFormSchema = Type.Object({
@@ -267,7 +272,7 @@ export const PlaceBinderFormSchema = Type.Object({
 	binder: idOf('binders', 'Reload the page.'),
 	shelfId
 });
-export const BoxKindFormSchema = Type.Omit(BoxKindSchema, ['key', 'isForHolders']);
+export const BoxKindFormSchema = Type.Omit(BoxKindSchema, ['key', 'isForHolders', 'isSmall']);
 export const BoxKindIdFormSchema = Type.Object({ key: Key });
 export const ThemeFormSchema = Type.Object({ release: Key, theme: Name });
 export const NewSlipFormSchema = Type.Object({

@@ -21,7 +21,9 @@
 	]);
 	const longestMm = $derived(Math.max(1000, ...shelves.map(({ lengthMm }) => lengthMm)));
 	const cards = $derived(boxes.reduce((sum, box) => sum + box.cards, 0));
-	const grams = $derived(boxes.reduce((sum, box) => sum + box.grams, 0));
+	const grams = $derived(
+		boxes.reduce((sum, box) => sum + (box.insideId === null ? box.grams : 0), 0)
+	);
 	const full = $derived(boxes.filter(isTooFull));
 	const boxOf = (key: string) => boxes.find(({ id }) => String(id) === key);
 	const shelfOf = (key: string | null) => shelves.find((shelf) => shelf.key === key);

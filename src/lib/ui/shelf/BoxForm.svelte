@@ -11,14 +11,21 @@
 			readonly kind: { readonly key: string };
 			readonly use: string;
 			readonly shelfId: number | null;
+			readonly id: number;
+			readonly insideId: number | null;
+			readonly insideRow: number | null;
 		} | null;
+		/** Boxes in whose rows a small one may stand. */
+		hosts: readonly { readonly id: number; readonly name: string; readonly kind: BoxKind }[];
 		kinds: readonly BoxKind[];
 		/** What a box may be for. */
 		uses: readonly string[];
 		shelves: readonly (Shelf & { readonly id: number })[];
 		action: string;
 	}
-	let { box, kinds, uses, shelves, action }: Props = $props();
+	let { box, kinds, uses, hosts: all, shelves, action }: Props = $props();
+	const hosts = $derived(all.filter(({ id }) => id !== box?.id));
+	const insideOf = $derived(box?.insideId ? `${box.insideId}/${box.insideRow ?? 1}` : '');
 	// A box keeps what it was for, though no rule names it any more.
 	const allUses = $derived(box && !uses.includes(box.use) ? [box.use, ...uses] : uses);
 </script>
@@ -48,6 +55,16 @@
 			<option value="">no shelf</option>
 			{#each shelves as shelf (shelf.id)}
 				<option value={String(shelf.id)}>{shelf.room}: {nameShelf(shelf)}</option>
+			{/each}
+		</select>
+	</Field>
+	<Field label="or in a row of a larger box">
+		<select class="select w-52 select-sm" name="inside" value={insideOf}>
+			<option value="">in none</option>
+			{#each hosts as { id, name, kind } (id)}
+				{#each Array.from({ length: kind.rows }, (_, i) => i + 1) as row (row)}
+					<option value="{id}/{row}">{name}, row {row}</option>
+				{/each}
 			{/each}
 		</select>
 	</Field>

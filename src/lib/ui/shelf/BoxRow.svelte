@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { cardsIn } from '$lib/core/storage/room/stack-height';
+	import { resolve } from '$app/paths';
 	import { countOf } from '$lib/ui/numerals';
 
 	interface Divider {
@@ -17,8 +18,10 @@
 		/** The divider that is open. */
 		open?: number;
 		choose?: (divider: number) => void;
+		/** Small boxes at the end of the row. */
+		inside?: readonly { readonly id: number; readonly name: string; readonly um: number }[];
 	}
-	let { row, rowUm, usedUm, dividers, open, choose }: Props = $props();
+	let { row, rowUm, usedUm, dividers, open, choose, inside = [] }: Props = $props();
 	const nameOf = (label: string, cards: number | null) =>
 		cards === null ? label : `${label}, ${countOf(cards, 'card')}`;
 	const mm = (um: number) => Math.round(um / 1000);
@@ -57,6 +60,15 @@
 							um < wholeUm / 8 ? 'text-[0.65rem]' : 'text-sm'
 						]}>{label}</span
 					></button
+				>
+			{/each}
+			{#each inside as { id, name, um } (id)}
+				<a
+					class="flex min-w-4 items-center overflow-hidden border-2 border-base-content/50 bg-base-100 px-0.5 text-[0.65rem] leading-tight hover:bg-primary/20"
+					style:width="{(100 * um) / wholeUm}%"
+					href={resolve('/boxes/[box=id]', { box: String(id) })}
+					title="Small box: {name}, {mm(um)} mm"
+					aria-label="Small box: {name}"><span class="line-clamp-3 wrap-anywhere">{name}</span></a
 				>
 			{/each}
 			{#if isOver}<span

@@ -3,8 +3,8 @@ import { error, fail, redirect } from '@sveltejs/kit';
 import type { Outcome } from '$lib/core/problem';
 import { foldRuns } from '$lib/core/checklist/fold-runs';
 import { readBox } from '$lib/server/storage/room/read-box';
-import { readBoxKinds, readShelves } from '$lib/server/storage/room/read-storage';
-import { removeBox, saveBox, shiftBox } from '$lib/server/storage/room/edit-boxes';
+import { readHosts, readBoxKinds, readShelves } from '$lib/server/storage/room/read-storage';
+import { boxFields, removeBox, saveBox, shiftBox } from '$lib/server/storage/room/edit-boxes';
 import { addDivider, removeDivider, renameDivider } from '$lib/server/storage/room/edit-dividers';
 import { respacingOf, takeRespaceStep } from '$lib/server/storage/room/respace-box';
 import { checkDivider } from '$lib/server/storage/stock-take/stock-take';
@@ -42,6 +42,7 @@ export const load = async ({ params, depends }) => {
 		respacing: respacingOf(box),
 		kinds: await readBoxKinds(db),
 		uses: (await readKeeping(db)).uses,
+		hosts: await readHosts(db),
 		shelves: await readShelves(db),
 		dividers: dividers.map(({ standing, ...divider }) => ({
 			...divider,
@@ -71,7 +72,9 @@ export const actions = {
 	save: async ({ params, request }) => {
 		const form = await readFormOf(request, BoxFormSchema);
 		if (!form.ok) return answer(form);
-		return answer(await saveBox(await theCollection(), form.value, rowId(Number(params.box))));
+		return answer(
+			await saveBox(await theCollection(), boxFields(form.value), rowId(Number(params.box)))
+		);
 	},
 	shift: async ({ params, request }) => {
 		const form = await readFormOf(request, ShiftFormSchema);

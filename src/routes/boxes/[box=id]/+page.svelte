@@ -18,6 +18,7 @@
 	let mode = $state<'look' | 'stock' | 'change'>('look');
 	const open = $derived(dividers.find(({ id }) => id === chosen));
 	const shelf = $derived(data.shelves.find(({ id }) => id === box.shelfId));
+	const host = $derived(data.hosts.find(({ id }) => id === box.insideId));
 	const MODES = [
 		{ key: 'look', name: 'Inside' },
 		{ key: 'stock', name: 'Take stock' },
@@ -34,7 +35,11 @@
 	<div class="min-w-0">
 		<h1 class="text-2xl wrap-anywhere">{box.name}</h1>
 		<p class="quiet">
-			{box.kind.name}{shelf ? ` on ${shelf.room}: ${nameShelf(shelf)}` : ', on no shelf'} ·
+			{box.kind.name}{shelf
+				? ` on ${shelf.room}: ${nameShelf(shelf)}`
+				: host
+					? `, in ${host.name}, row ${box.insideRow}`
+					: ', on no shelf'} ·
 			<strong class="font-semibold text-base-content">{countOf(box.cards, 'card')}</strong>, {formatKg(
 				box.grams
 			)} · {Math.round(100 * box.fill)} % full
@@ -74,7 +79,14 @@
 	{#if dividers.length === 0}<p class="text-lg">There is no divider in it yet.</p>{/if}
 	<StockTake {dividers} {checked} {problems} {at} />
 {:else if mode === 'change'}
-	<BoxForm {box} kinds={data.kinds} uses={data.uses} shelves={data.shelves} action="?/save" />
+	<BoxForm
+		{box}
+		kinds={data.kinds}
+		uses={data.uses}
+		hosts={data.hosts}
+		shelves={data.shelves}
+		action="?/save"
+	/>
 	<div class="mt-4 flex flex-wrap gap-2">
 		{#if box.shelfId !== null}
 			<form method="POST" action="?/shift" use:enhance>
@@ -118,6 +130,7 @@
 				{usedUm}
 				rowUm={box.kind.rowMm * 1000}
 				dividers={dividers.filter((divider) => divider.row === row)}
+				inside={box.inside.filter((inner) => inner.row === row)}
 				open={open?.id}
 				choose={(id) => (chosen = chosen === id ? null : id)}
 			/>

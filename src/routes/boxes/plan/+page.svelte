@@ -32,7 +32,12 @@
 	});
 	const cards = $derived(view?.plan.sets.reduce((sum, set) => sum + set.cards, 0) ?? 0);
 	const toPutAway = $derived(view?.plan.toPutAway.reduce((sum, set) => sum + set.cards, 0) ?? 0);
-	const isAny = $derived((view?.plan.boxes.length ?? 0) + (view?.plan.added.length ?? 0) > 0);
+	const isAny = $derived(
+		(view?.plan.boxes.length ?? 0) +
+			(view?.plan.added.length ?? 0) +
+			(view?.plan.addedSmall.length ?? 0) >
+			0
+	);
 	const nameOf = (id: number) => view?.standing.find((box) => box.id === id)?.name ?? '';
 	const setNames = $derived(
 		new Map(view?.plan.sets.map(({ key, name, part }) => [key, part ? `${name}, ${part}` : name]))
@@ -53,6 +58,12 @@
 		<Field label="Ordered first by">
 			<select class="select w-40 select-sm" name="school" value={data.choice.school}>
 				{#each BOX_SCHOOLS as school (school)}<option value={school}>{school}</option>{/each}
+			</select>
+		</Field>
+		<Field label="Tiny sets">
+			<select class="select w-48 select-sm" name="small" value={data.choice.small ? 'yes' : 'no'}>
+				<option value="no">behind a divider</option>
+				<option value="yes">in small boxes of their own</option>
 			</select>
 		</Field>
 		{#each fields as { name, label, value } (name)}
@@ -106,6 +117,18 @@
 					{#each plan.added as { label, boxId, row } (label)}
 						<li class="border-t border-base-300 py-1.5">
 							{label} <span class="quiet">in {nameOf(boxId)}, row {row}; nothing moves</span>
+						</li>
+					{/each}
+				</ul>
+			</section>
+		{/if}
+		{#if plan.addedSmall.length > 0}
+			<section class="mb-5 max-w-3xl" aria-labelledby="added-small">
+				<h2 id="added-small" class="mb-1">Small boxes beside those that stand</h2>
+				<ul>
+					{#each plan.addedSmall as { label, boxId, row, set } (set)}
+						<li class="border-t border-base-300 py-1.5">
+							{label} <span class="quiet">in {nameOf(boxId)}, row {row}</span>
 						</li>
 					{/each}
 				</ul>

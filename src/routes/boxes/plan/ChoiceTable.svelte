@@ -13,7 +13,12 @@
 	const { plan, kinds } = $derived(view);
 	const setOf = (key: string, use: string) =>
 		plan.sets.find((set) => set.key === key && set.use === use);
-	const WORDS = { stray: 'strays of its year', shared: 'a shared box', 'own box': '' } as const;
+	const WORDS = {
+		stray: 'strays of its year',
+		shared: 'a shared box',
+		'own box': '',
+		'small box': ''
+	} as const;
 	const SHOWN = 200;
 	let all = $state(false);
 	const shown = $derived(all ? plan.choices : plan.choices.slice(0, SHOWN));

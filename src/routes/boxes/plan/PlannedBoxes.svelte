@@ -75,9 +75,9 @@
 					row={i + 1}
 					{usedUm}
 					rowUm={kind.rowMm * 1000}
-					dividers={entries.map(({ label, um, isContinued }, at) => ({
+					dividers={entries.map(({ label, um, isContinued, smallBox }, at) => ({
 						id: at,
-						label: isContinued ? `… ${label}` : label,
+						label: `${isContinued ? '… ' : ''}${label}${smallBox ? ` (${kindOf(smallBox)?.name ?? smallBox})` : ''}`,
 						um,
 						cards: null
 					}))}

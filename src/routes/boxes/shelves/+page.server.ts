@@ -1,9 +1,9 @@
 import { fail } from '@sveltejs/kit';
 import type { Outcome } from '$lib/core/problem';
-import { saveBox } from '$lib/server/storage/room/edit-boxes';
+import { boxFields, saveBox } from '$lib/server/storage/room/edit-boxes';
 import { placeBinder, removeShelf, saveShelf } from '$lib/server/storage/room/edit-shelves';
 import { readRoom } from '$lib/server/storage/room/read-room';
-import { readBoxKinds } from '$lib/server/storage/room/read-storage';
+import { readHosts, readBoxKinds } from '$lib/server/storage/room/read-storage';
 import { readKeeping } from '$lib/server/places/keeping';
 import { theCollection } from '$lib/server/collection';
 import { readFormOf } from '$lib/server/read-form';
@@ -21,7 +21,13 @@ export const load = async ({ depends }) => {
 	depends('jade:copies');
 	const { db } = await theCollection();
 	const { shelves, binders } = await readRoom(db);
-	return { shelves, binders, kinds: await readBoxKinds(db), uses: (await readKeeping(db)).uses };
+	return {
+		shelves,
+		binders,
+		kinds: await readBoxKinds(db),
+		uses: (await readKeeping(db)).uses,
+		hosts: await readHosts(db)
+	};
 };
 
 /** Which form it was, with its problems: all of them. */
@@ -44,7 +50,7 @@ export const actions = {
 	box: async ({ request }) => {
 		const form = await readFormOf(request, BoxFormSchema);
 		if (!form.ok) return answer('box', form);
-		return answer('box', await saveBox(await theCollection(), form.value));
+		return answer('box', await saveBox(await theCollection(), boxFields(form.value)));
 	},
 	binder: async ({ request }) => {
 		const form = await readFormOf(request, PlaceBinderFormSchema);

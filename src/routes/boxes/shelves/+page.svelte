@@ -97,7 +97,14 @@
 <section class="mb-8" aria-labelledby="new-box">
 	<h2 id="new-box" class="mb-2">A box of your own choice</h2>
 	{@render problems('box')}
-	<BoxForm box={null} kinds={data.kinds} uses={data.uses} shelves={data.shelves} action="?/box" />
+	<BoxForm
+		box={null}
+		kinds={data.kinds}
+		uses={data.uses}
+		hosts={data.hosts}
+		shelves={data.shelves}
+		action="?/box"
+	/>
 </section>
 
 {#if data.binders.length > 0}

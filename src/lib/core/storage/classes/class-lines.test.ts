@@ -23,6 +23,10 @@ test.each<[string, ClassTest]>([
 		'section kind insert and mark short print',
 		{ sectionKinds: ['insert'], marks: ['short print'] }
 	],
+	[
+		'subject Salt \\and tag them and tag and \\and to = x',
+		{ subjects: ['Salt and tag them'], tags: { 'and and to': ['x'] } }
+	],
 	// "and" within a name is a part of it.
 	[
 		'subject Salt and sand; to and fro and variant',
@@ -53,7 +57,9 @@ test('what is not understood is told with its line, all at once', () => {
 	]);
 });
 
-const word = fc.stringMatching(/^[A-Za-z][a-z]{0,5}( and [a-z]{3}| [A-Z][a-z]{0,5})?$/);
+const word = fc.stringMatching(
+	/^[A-Za-z][a-z]{0,5}( and (tag|worth|not graded|[a-z]{3})( x)?| [A-Z][a-z]{0,5})?$/
+);
 const words = fc.uniqueArray(word, { minLength: 1, maxLength: 3 });
 const rule: fc.Arbitrary<ClassRule> = fc.record({
 	name: word,

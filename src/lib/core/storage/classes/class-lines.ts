@@ -17,6 +17,8 @@ import type { ClassRule, ClassTest } from './storage-class.ts';
  *           / "worth" amount           ; so much or more: "worth 20.00 EUR"
  *           / [ "not" ] ( "variant" / "numbered" / "graded" )
  *     words = word *( ";" word )       ; as in the cells of a table
+ *
+ * " and " inside a word, before what would begin a test, is written " \and ".
  */
 export function formatClassLine({ name, where }: ClassRule): string {
 	const tests = [
@@ -39,7 +41,8 @@ export function formatClassLine({ name, where }: ClassRule): string {
 			return wanted === undefined ? [] : [wanted ? word : `not ${word}`];
 		})
 	];
-	return `${name}: ${tests.join(' and ') || 'all'}`;
+	const written = tests.map((test) => test.replace(LIKE_BETWEEN, ' \\and '));
+	return `${name}: ${written.join(' and ') || 'all'}`;
 }
 
 /** Reads lines of storage classes; empty ones are passed over. All problems at once, with their line, from 1. */
@@ -64,7 +67,8 @@ function parseClassLine(line: string): Outcome<ClassRule> {
 	if (said.trim() === 'all') return good({ name: name.trim(), where: {} });
 	const problems: Problem[] = [];
 	let where: ClassTest = {};
-	for (const test of said.split(BETWEEN_TESTS)) {
+	for (const part of said.split(BETWEEN_TESTS)) {
+		const test = part.replaceAll(' \\and ', ' and ');
 		const read = parseTest(test.trim());
 		if (!read.ok) problems.push(...read.problems);
 		else {
@@ -166,5 +170,11 @@ const FLAGS = [
 ] as const;
 /** "and" before a word that begins a test; within a name it is a part of it. */
 const BETWEEN_TESTS = new RegExp(
-	` and (?=(?:${[...LISTS.map(({ word }) => word), 'tag', 'worth'].join('|')}) |(?:from|to) \\d|(?:not )?(?:${FLAGS.map(({ word }) => word).join('|')})(?: and |\\s*$))`
+	` and (?=(?:${[...LISTS.map(({ word }) => word), 'tag', 'worth'].join('|')}) |(?:from|to) \\d|(?:not )?(?:${FLAGS.map(({ word }) => word).join('|')})(?: and |\\s*$))`,
+	'g'
+);
+/** The same wherever it might be taken for one, whatever comes behind. */
+const LIKE_BETWEEN = new RegExp(
+	` and (?=(?:${[...LISTS.map(({ word }) => word), ...FLAGS.map(({ word }) => word), 'tag', 'worth', 'from', 'to', 'not'].join('|')})\\b)`,
+	'g'
 );

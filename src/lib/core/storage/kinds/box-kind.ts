@@ -16,6 +16,8 @@ export interface BoxKind {
 	readonly tareG: number;
 	/** Made for cards in rigid holders: no set gets one of its own. */
 	readonly isForHolders?: boolean;
+	/** Made for a tiny set: it stands in a row of a larger box. */
+	readonly isSmall?: boolean;
 }
 
 /**
@@ -28,6 +30,8 @@ export const BOX_KINDS: readonly BoxKind[] = [
 	kind('660', 'Box of 660', 660, 1, 105),
 	kind('800', 'Box of 800', 800, 1, 120),
 	kind('5000', 'Long box of 5,000', 5000, 5, 620),
+	small('small-50', 'Small box of 50', 50, 7),
+	small('small-100', 'Small box of 100', 100, 10),
 	// Counted with holders: a standard card in a top loader is 57 pt thick, in a magnetic case 372 pt.
 	{
 		...kind('loaders-150', 'Box of 150 top loaders', 150, 1, 160, 58),
@@ -64,6 +68,30 @@ function kind(
 		countStockPt,
 		tareG
 	};
+}
+
+/** A box for a tiny set, with thin walls: it goes between the walls of a row, and under the lid. */
+function small(key: string, name: string, count: number, tareG: number): BoxKind {
+	const like = kind(key, name, count, 1, tareG);
+	return {
+		...like,
+		...{ lengthMm: Math.ceil(like.rowMm + 2), widthMm: 70, heightMm: 94 },
+		isSmall: true
+	};
+}
+
+/** Walls between the rows of a box, and what its lid and floor take, in millimetres. An assumption of ours. */
+const WALL_MM = 1;
+const LID_MM = 2;
+
+/** Whether a box goes into a row of another one, with its length along the row. */
+export function standsIn(inner: BoxKind, host: BoxKind): boolean {
+	return (
+		inner.rows === 1 &&
+		inner.widthMm <= host.widthMm / host.rows - WALL_MM &&
+		inner.heightMm <= host.heightMm - LID_MM &&
+		inner.lengthMm < host.rowMm
+	);
 }
 
 /**

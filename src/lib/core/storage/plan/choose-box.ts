@@ -33,10 +33,10 @@ export const USUAL_BOX_RULES: BoxRules = {
 	give: USUAL_GIVE
 };
 
-export const BOX_CHOICES = ['own box', 'shared', 'stray'] as const;
+export const BOX_CHOICES = ['own box', 'small box', 'shared', 'stray'] as const;
 export interface BoxChoice {
 	readonly choice: (typeof BOX_CHOICES)[number];
-	/** Key of the box kind, of an own box. */
+	/** Key of the box kind, of an own box, or of a small one that stands in a larger one. */
 	readonly kind: string | null;
 	/** Shares of the box, now and when complete; of an own box. */
 	readonly fillNow: number | null;
@@ -84,7 +84,10 @@ export function chooseBox(
 	const give = rules.give ?? USUAL_GIVE;
 	const pressedUm = whole / (1 + give);
 	const [box] = kinds
-		.filter((kind) => kind.rows === 1 && !kind.isForHolders && roomOf(kind) >= pressedUm - 0.5)
+		.filter(
+			(kind) =>
+				kind.rows === 1 && !kind.isForHolders && !kind.isSmall && roomOf(kind) >= pressedUm - 0.5
+		)
 		.sort((a, b) => roomOf(a) - roomOf(b));
 	if (!box) return { ...none, choice: 'shared', rule: 'no box of one row holds it whole' };
 	const fillComplete = whole / roomOf(box);
@@ -108,6 +111,22 @@ export function chooseBox(
 		fillComplete,
 		rule: `complete it fills ${percent(fillComplete)} of the smallest box, and ${percent(share)} is there${pressed}`
 	};
+}
+
+/**
+ * The small box in which a tiny set stands among others of the kind in a larger box: chosen as a box of its
+ * own is; null: no small one holds it, or it would be too empty there.
+ *
+ * @throws RangeError as `chooseBox`
+ */
+export function chooseSmallBox(
+	set: BoxedSet,
+	rules: BoxRules,
+	kinds: readonly BoxKind[]
+): BoxChoice | null {
+	const small = kinds.filter(({ isSmall }) => isSmall).map((kind) => ({ ...kind, isSmall: false }));
+	const choice = chooseBox(set, rules, small);
+	return choice.choice === 'own box' ? { ...choice, choice: 'small box' } : null;
 }
 
 function percent(share: number): string {

@@ -1,9 +1,10 @@
 import { group } from 'd3-array';
 import { at } from '../../at.ts';
 import { cardUm } from '../../measuring/stock.ts';
-import { BOX_KINDS, boxKindOf, type BoxKind } from '../kinds/box-kind.ts';
+import { BOX_KINDS, boxKindOf, standsIn, type BoxKind } from '../kinds/box-kind.ts';
 import {
 	chooseBox,
+	chooseSmallBox,
 	completeUm,
 	DIVIDER_UM,
 	USUAL_BOX_RULES,
@@ -32,6 +33,8 @@ export interface RowEntry {
 	readonly isContinued: boolean;
 	/** The year whose strays they are. */
 	readonly straysOf?: string;
+	/** Key of the small box of its own in which a tiny set stands there. */
+	readonly smallBox?: string;
 }
 
 export interface PlannedBox {
@@ -68,6 +71,8 @@ export interface BoxPlanOptions {
 	readonly kinds?: readonly BoxKind[];
 	/** Key of the box that smaller sets share. */
 	readonly sharedKind?: string;
+	/** Whether tiny sets stand in small boxes of their own, side by side in a larger one. */
+	readonly smallBoxes?: boolean;
 	/** Share of a set's missing numbers for which room is kept in a shared row. */
 	readonly growth?: number;
 	/** In the order in which their boxes stand, behind those of sets; classes not named here come last, as they come. */
@@ -89,6 +94,7 @@ export function planBoxes(sets: readonly ShelvedSet[], options: BoxPlanOptions =
 		kinds = BOX_KINDS,
 		sharedKind = '5000',
 		growth = 0.5,
+		smallBoxes = false,
 		classes = []
 	} = options;
 	const ordered = inSchoolOrder(
@@ -105,10 +111,17 @@ export function planBoxes(sets: readonly ShelvedSet[], options: BoxPlanOptions =
 		const shared = boxKindOf(part.sharedKind ?? sharedKind, kinds);
 		const marks = { isApart, ...(keptIn === undefined ? {} : { keptIn }) };
 		for (const set of together) {
-			const choice = chooseBox(set, isBySet ? rules : SINGLE_CARDS, kinds);
+			const large = chooseBox(set, isBySet ? rules : SINGLE_CARDS, kinds);
+			const isTiny = smallBoxes && isBySet && large.choice === 'shared';
+			const choice = (isTiny && chooseSmallBox(set, rules, standing(kinds, shared))) || large;
 			chosen.set(set.key, isBySet ? choice : { ...choice, rule: `kept apart: ${keptIn ?? ''}` });
-			const kind = kindOf.get(chosen.get(set.key)?.kind ?? '');
-			if (kind) boxes.push({ ...ownBox(set, kind), ...marks });
+			const kind = kindOf.get(choice.kind ?? '');
+			if (kind && choice.choice === 'own box') boxes.push({ ...ownBox(set, kind), ...marks });
+		}
+		for (const rows of rowsOfSmallBoxes(together, chosen, kindOf, shared)) {
+			const used = rows.reduce((sum, { usedUm }) => sum + usedUm, 0);
+			const fill = used / (shared.rowMm * 1000 * shared.rows);
+			boxes.push({ kind: shared.key, ...marks, rows, fill });
 		}
 		const entries = entriesOf(together, chosen, school, isBySet ? growth : 0);
 		const rowUm = usableRowUm(shared, together);
@@ -147,6 +160,35 @@ export function planBoxes(sets: readonly ShelvedSet[], options: BoxPlanOptions =
 		brokenOverBoxes,
 		brokenOverRows
 	};
+}
+
+/** Kinds of which small ones go into the rows of the shared box. */
+const standing = (kinds: readonly BoxKind[], shared: BoxKind) =>
+	kinds.filter((kind) => kind.isSmall && standsIn(kind, shared));
+
+/** Small boxes in their order, row by row and box by box: none is broken over a border. */
+function rowsOfSmallBoxes(
+	sets: readonly ShelvedSet[],
+	chosen: ReadonlyMap<string, BoxChoice>,
+	kindOf: ReadonlyMap<string, BoxKind>,
+	{ rowMm, rows: rowsABox }: BoxKind
+): readonly PlannedBox['rows'][] {
+	const rows: { entries: RowEntry[]; usedUm: number }[] = [];
+	for (const set of sets) {
+		const { choice, kind: key } = chosen.get(set.key) ?? { choice: null, kind: null };
+		const kind = kindOf.get(key ?? '');
+		if (choice !== 'small box' || !kind) continue;
+		const um = kind.lengthMm * 1000;
+		let row = rows.at(-1);
+		if (!row || row.usedUm + um > rowMm * 1000) rows.push((row = { entries: [], usedUm: 0 }));
+		const entry = { sets: [set.key], label: labelOf(set), um, isContinued: false };
+		row.entries.push({ ...entry, smallBox: kind.key });
+		row.usedUm += um;
+	}
+	const empty = { entries: [], usedUm: 0 };
+	return Array.from({ length: Math.ceil(rows.length / rowsABox) }, (_, box) =>
+		Array.from({ length: rowsABox }, (_row, i) => rows[box * rowsABox + i] ?? empty)
+	);
 }
 
 /** No set of single cards fills a box of its own, and none is a stray. */

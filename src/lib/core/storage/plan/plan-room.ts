@@ -1,13 +1,20 @@
 import { group } from 'd3-array';
-import type { BoxKind } from '../kinds/box-kind.ts';
+import { boxKindOf, standsIn, type BoxKind } from '../kinds/box-kind.ts';
 import { SETS, type BoxUse } from '../kinds/box-use.ts';
 import type { Keeping } from '../classes/keeping.ts';
 import type { HomelessHead } from '../runs/find-home.ts';
 import type { Run } from '../runs/run.ts';
 import { addToRows, type MarkedRun } from './add-to-rows.ts';
-import { chooseBox, completeUm, DIVIDER_UM, type BoxChoice, type BoxRules } from './choose-box.ts';
+import {
+	chooseBox,
+	chooseSmallBox,
+	completeUm,
+	DIVIDER_UM,
+	type BoxChoice,
+	type BoxRules
+} from './choose-box.ts';
 import { labelOf, planBoxes, strayLabel, type PlannedBox, type ShelvedSet } from './plan-boxes.ts';
-import { marksOf, type BoxSchool, type SetMarks } from './school.ts';
+import { inSchoolOrder, marksOf, type BoxSchool, type SetMarks } from './school.ts';
 import type { BoxId } from '../../row-id.ts';
 
 export interface RoomRules {
@@ -15,6 +22,8 @@ export interface RoomRules {
 	readonly rules: BoxRules;
 	/** Share of a set's missing numbers for which room is kept. */
 	readonly growth: number;
+	/** Whether tiny sets stand in small boxes of their own, in a larger one. */
+	readonly smallBoxes?: boolean;
 }
 
 /** Cards of a run that are kept in boxes of one use and have no place yet. */
@@ -40,10 +49,32 @@ export interface RoomRow {
 	}[];
 }
 
+/** A row of a larger box in which small boxes stand, and how much of it is free. */
+export interface SmallRow {
+	readonly boxId: BoxId;
+	/** From 1. */
+	readonly row: number;
+	readonly use: BoxUse;
+	readonly freeUm: number;
+}
+
+/** A small box for a tiny set, in a row where others stand. */
+export interface AddedSmallBox {
+	readonly use: BoxUse;
+	/** Key of the run. */
+	readonly set: string;
+	readonly label: string;
+	readonly kind: string;
+	readonly boxId: BoxId;
+	readonly row: number;
+}
+
 /** What stands, as far as it matters to what has no place. */
 export interface Room {
 	/** In walking order. */
 	readonly rows: readonly RoomRow[];
+	/** Rows in which small boxes stand, in walking order. */
+	readonly smallRows?: readonly SmallRow[];
 	/** Whether a run has a divider it can go behind (`homeFinder`). */
 	readonly isHoused: (head: HomelessHead) => boolean;
 	readonly kinds: readonly BoxKind[];
@@ -74,6 +105,8 @@ export interface RoomPlan {
 	/** Runs that have a divider already: a put-away slip's work. */
 	readonly toPutAway: readonly HomelessRun[];
 	readonly added: readonly AddedDivider[];
+	/** Small boxes for tiny sets beside those that stand. */
+	readonly addedSmall: readonly AddedSmallBox[];
 	readonly boxes: readonly RoomBox[];
 	readonly choices: readonly ({ readonly set: string; readonly use: BoxUse } & BoxChoice)[];
 	/** Labels of sets that are broken over rows or boxes. */
@@ -96,8 +129,18 @@ export function planRoom(
 	const toPutAway = homeless.filter(isHoused);
 	const housed = new Set(toPutAway);
 	const fresh = homeless.filter((run) => !housed.has(run));
-	const added = addedDividers(room, fresh, options);
-	const isAdded = new Set(added.flatMap(({ sets }) => sets));
+	const tiny = options.smallBoxes ? tinySets(room, fresh, options) : [];
+	const inSmall = new Set(tiny.map(({ run }) => run.key));
+	const addedSmall = besideOthers(room, tiny);
+	const added = addedDividers(
+		room,
+		fresh.filter(({ key }) => !inSmall.has(key)),
+		options
+	);
+	const isAdded = new Set([
+		...added.flatMap(({ sets }) => sets),
+		...addedSmall.map(({ set }) => set)
+	]);
 	const rest = fresh.filter(({ key }) => !isAdded.has(key));
 	const classes = [...new Set(rest.map(({ use }) => use))]
 		.filter((use) => use !== SETS)
@@ -109,15 +152,51 @@ export function planRoom(
 	const useOf = new Map(rest.map(({ key, use }) => [key, use]));
 	const plan = planBoxes(
 		rest.map((run) => (run.use === SETS ? run : { ...run, keptIn: run.use })),
-		{ school, rules, growth, classes, kinds: room.kinds, sharedKind: room.keeping.sharedKind(SETS) }
+		{
+			...{ school, rules, growth, classes },
+			smallBoxes: options.smallBoxes ?? false,
+			kinds: room.kinds,
+			sharedKind: room.keeping.sharedKind(SETS)
+		}
 	);
 	return {
 		toPutAway,
 		added,
+		addedSmall,
 		boxes: plan.boxes.map((box) => ({ ...box, use: box.keptIn ?? SETS })),
 		choices: plan.choices.map((choice) => ({ ...choice, use: useOf.get(choice.set) ?? SETS })),
 		broken: [...plan.brokenOverBoxes, ...plan.brokenOverRows]
 	};
+}
+
+/** Sets that stand in small boxes of their own, in order. */
+function tinySets(room: Room, fresh: readonly HomelessRun[], { rules, school }: RoomRules) {
+	return inSchoolOrder(
+		fresh.filter(({ use }) => !room.keeping.isKeptApart(use)),
+		school
+	).flatMap((run) => {
+		if (chooseBox(run, rules, room.kinds).choice !== 'shared') return [];
+		const host = boxKindOf(room.keeping.sharedKind(run.use), room.kinds);
+		const small = room.kinds.filter((kind) => kind.isSmall && standsIn(kind, host));
+		const kind = chooseSmallBox(run, rules, small)?.kind;
+		return kind ? [{ run, kind: boxKindOf(kind, room.kinds) }] : [];
+	});
+}
+
+/** Small boxes that find room in a row where others stand: the first in walking order. */
+function besideOthers(
+	{ smallRows = [] }: Room,
+	tiny: ReturnType<typeof tinySets>
+): readonly AddedSmallBox[] {
+	const free = smallRows.map((row) => ({ ...row }));
+	return tiny.flatMap(({ run, kind }) => {
+		const um = kind.lengthMm * 1000;
+		const row = free.find(({ use, freeUm }) => use === run.use && freeUm >= um);
+		if (!row) return [];
+		row.freeUm -= um;
+		const { boxId, row: at, use } = row;
+		return [{ use, set: run.key, label: labelOf(run), kind: kind.key, boxId, row: at }];
+	});
 }
 
 type NewRun = MarkedRun & {

@@ -1,4 +1,4 @@
-import { group } from 'd3-array';
+import { group, sum } from 'd3-array';
 import { asc, eq, inArray, sql } from 'drizzle-orm';
 import { setImmediate } from 'node:timers/promises';
 import { USUAL_BOX_RULES, DIVIDER_UM } from '../../../core/storage/plan/choose-box.ts';
@@ -6,6 +6,7 @@ import {
 	planRoom,
 	type RoomPlan,
 	type RoomRow,
+	type SmallRow,
 	type RoomRules
 } from '../../../core/storage/plan/plan-room.ts';
 import { homeFinder } from '../../../core/storage/runs/find-home.ts';
@@ -15,7 +16,7 @@ import type { Keeping } from '../../../core/storage/classes/keeping.ts';
 import type { Reader } from '../../database/open.ts';
 import { dividers, dividerSums, releases } from '../../database/tables/index.ts';
 import { readKeeping } from '../../places/keeping.ts';
-import { readBoxes, readBoxKinds } from '../room/read-storage.ts';
+import { readBoxes, readBoxKinds, type StoredBox } from '../room/read-storage.ts';
 import { homelessRuns, type StoredHomelessRun } from '../runs/homeless-runs.ts';
 import { readAmong, readHomes, runOfDivider } from '../runs/read-homes.ts';
 import { readRunNames } from '../runs/run-names.ts';
@@ -66,10 +67,22 @@ export async function planStorage(
 	const room = {
 		keeping,
 		rows: await readSharedRows(db, keeping),
+		smallRows: smallRowsOf(await readBoxes(db)),
 		isHoused: (head: Parameters<typeof findHome>[0]) => findHome(head).length > 0,
 		kinds: await readBoxKinds(db)
 	};
 	return { sets, ...planRoom(room, sets, options) };
+}
+
+/** Rows in which small boxes stand. */
+function smallRowsOf(all: readonly StoredBox[]): readonly SmallRow[] {
+	return all.flatMap(({ id: boxId, use, kind, inside, rows }) =>
+		rows.flatMap(({ row, usedUm }) =>
+			inside.some((inner) => inner.row === row)
+				? [{ boxId, use, row, freeUm: kind.rowMm * 1000 - usedUm }]
+				: []
+		)
+	);
 }
 
 /** Rows that sets share, with what stands in them. Of sets, boxes of one row are some set's own. */
@@ -100,12 +113,17 @@ async function readSharedRows(
 	}
 	const namesOf = await readRunNames(db, ids);
 	const standing = group(rows, ({ divider }) => `${divider.boxId} ${divider.row}`);
-	return shared.flatMap(({ id: boxId, use, kind }) =>
+	return shared.flatMap(({ id: boxId, use, kind, inside }) =>
 		Array.from({ length: kind.rows }, (_, i): RoomRow => ({
 			boxId,
 			use,
 			row: i + 1,
-			rowUm: kind.rowMm * 1000,
+			rowUm:
+				kind.rowMm * 1000 -
+				sum(
+					inside.filter(({ row }) => row === i + 1),
+					({ um }) => um
+				),
 			standing: (standing.get(`${boxId} ${i + 1}`) ?? []).map(({ divider, um }) => {
 				const head = divider.releaseId === null ? undefined : headOf.get(divider.releaseId);
 				const run = runOfDivider(divider, head?.key ?? null);

@@ -7,7 +7,14 @@ import type { RoomRules } from '../../../core/storage/plan/plan-room.ts';
 
 const Percent = Type.Integer({ minimum: 0, maximum: 100 });
 const StorageChoiceSchema = Type.Object(
-	{ school: Type.Enum([...BOX_SCHOOLS]), fill: Percent, have: Percent, growth: Percent },
+	{
+		school: Type.Enum([...BOX_SCHOOLS]),
+		fill: Percent,
+		have: Percent,
+		growth: Percent,
+		/** Whether tiny sets stand in small boxes of their own; left out by programs before there were some. */
+		small: Type.Optional(Type.Boolean())
+	},
 	{ additionalProperties: false }
 );
 /** How a plan is asked for: percentages as whole numbers. */
@@ -41,13 +48,15 @@ export async function readStorageChoice(
 		school: BOX_SCHOOLS.find((choice) => choice === query.get('school')) ?? last.school,
 		fill: percent('fill'),
 		have: percent('have'),
-		growth: percent('growth')
+		growth: percent('growth'),
+		small: query.get('small') === null ? (last.small ?? false) : query.get('small') === 'yes'
 	};
 }
 
-export function storageOptions({ school, fill, have, growth }: StorageChoice): RoomRules {
+export function storageOptions({ school, fill, have, growth, small }: StorageChoice): RoomRules {
 	return {
 		school,
+		smallBoxes: small ?? false,
 		growth: growth / 100,
 		rules: { ...USUAL_BOX_RULES, leastFill: fill / 100, leastHave: have / 100 }
 	};

@@ -126,12 +126,16 @@ describe('boxes as planned', () => {
 		await standAsPlanned(storage.collection, { school: 'maker', fill: 90, have: 80, growth: 0 });
 		const kept = (query: string) =>
 			readStorageChoice(storage.collection.db, new URLSearchParams(query));
-		expect(await kept('')).toEqual({ school: 'maker', fill: 90, have: 80, growth: 0 });
+		expect(await kept('')).toEqual({
+			...{ school: 'maker', fill: 90, have: 80, growth: 0 },
+			small: false
+		});
 		expect(await kept('school=theme&fill=10&have=1000&growth=x')).toEqual({
 			school: 'theme',
 			fill: 10,
 			have: 80,
-			growth: 0
+			growth: 0,
+			small: false
 		});
 	});
 

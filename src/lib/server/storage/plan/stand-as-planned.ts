@@ -68,6 +68,12 @@ export function standAsPlanned(
 			});
 			await stander.stand(sets, id);
 		}
+		for (const { set, label, kind, use, boxId, row } of plan.addedSmall) {
+			const small = await standSmallBox(record, tx, { kind, use, boxId, row, label }, stander, [
+				set
+			]);
+			await stander.stand([set], small);
+		}
 		const ids: BoxId[] = [];
 		for (const box of plan.boxes) {
 			ids.push(await standBox(record, tx, box, stander, keeping));
@@ -88,13 +94,20 @@ export function standAsPlanned(
 }
 
 /** Boxes and dividers that are made up for a plan; a set alone in its box has no divider. */
-function usesOfPlan({ added, boxes: planned }: StoragePlan): readonly SupplyUse[] {
+function usesOfPlan({ added, addedSmall, boxes: planned }: StoragePlan): readonly SupplyUse[] {
 	const dividersIn = planned.reduce((sum, { rows }) => {
-		const entries = rows.reduce((some, row) => some + row.entries.length, 0);
+		const inRow = rows.flatMap(({ entries: of }) => of);
+		const entries = inRow.filter(({ smallBox }) => smallBox === undefined).length;
 		return sum + (rows.length === 1 && entries === 1 ? 0 : entries);
 	}, 0);
 	return [
 		...planned.map(({ kind }) => ({ key: boxSupply(kind), count: 1 })),
+		...addedSmall.map(({ kind }) => ({ key: boxSupply(kind), count: 1 })),
+		...planned
+			.flatMap(({ rows }) => rows.flatMap(({ entries }) => entries))
+			.flatMap(({ smallBox }) =>
+				smallBox === undefined ? [] : [{ key: boxSupply(smallBox), count: 1 }]
+			),
 		{ key: BOX_DIVIDER, count: added.length + dividersIn }
 	];
 }
@@ -126,6 +139,7 @@ async function openStander(
 	const fresh = new Set(
 		[
 			...plan.added,
+			...plan.addedSmall.map(({ set }) => ({ sets: [set] })),
 			...plan.boxes.flatMap(({ rows }) => rows.flatMap((row) => row.entries))
 		].flatMap(({ sets }) => sets)
 	);
@@ -208,18 +222,59 @@ async function standBox(
 	const { id: boxId } = await insertOne(record, boxes, {
 		...{ shelfId: null, position: 0, name, kind, use }
 	});
+	for (const [r, row] of rows.entries()) {
+		for (const { sets, label, smallBox, um } of row.entries) {
+			if (smallBox === undefined) continue;
+			const where = { kind: smallBox, use, boxId, row: r + 1, label };
+			stander.plan(sets, await standSmallBox(record, tx, where, stander, sets), um, true);
+		}
+	}
+	const loose = entries.filter(({ smallBox }) => smallBox === undefined);
 	const places = rows.flatMap((row, r) =>
-		row.entries.map(({ sets, label, straysOf = null }, position) => {
-			const { releaseId, run } =
-				straysOf === null ? stander.runOf(sets) : { releaseId: null, run: null };
-			return { boxId, row: r + 1, position, label, straysOf, releaseId, ...columnsOfRun(run) };
-		})
+		row.entries
+			.filter(({ smallBox }) => smallBox === undefined)
+			.map(({ sets, label, straysOf = null }, position) => {
+				const { releaseId, run } =
+					straysOf === null ? stander.runOf(sets) : { releaseId: null, run: null };
+				return { boxId, row: r + 1, position, label, straysOf, releaseId, ...columnsOfRun(run) };
+			})
 	);
 	const stood = await record.insert(dividers, places);
-	for (const [i, { sets, um }] of entries.entries()) {
-		stander.plan(sets, at(stood, i).id, um, entries.length === 1);
+	for (const [i, { sets, um }] of loose.entries()) {
+		stander.plan(sets, at(stood, i).id, um, loose.length === 1);
 	}
 	return boxId;
+}
+
+/** A small box at the end of a row of a larger one, with its set behind the only divider. */
+async function standSmallBox(
+	record: Recorder,
+	tx: Transaction,
+	{
+		kind,
+		use,
+		boxId,
+		row,
+		label
+	}: { kind: string; use: BoxUse; boxId: BoxId; row: number; label: string },
+	stander: Stander,
+	sets: readonly string[]
+): Promise<DividerId> {
+	const all = await tx
+		.select({ name: boxes.name, insideId: boxes.insideId, insideRow: boxes.insideRow })
+		.from(boxes);
+	const name = freeName(label, new Set(all.map((box) => box.name)));
+	const position = all.filter((box) => box.insideId === boxId && box.insideRow === row).length;
+	const small = await insertOne(record, boxes, {
+		...{ shelfId: null, position, name, kind, use },
+		...{ insideId: boxId, insideRow: row }
+	});
+	const { releaseId, run } = stander.runOf(sets);
+	const made = await insertOne(record, dividers, {
+		...{ boxId: small.id, row: 1, position: 0, label, straysOf: null, releaseId },
+		...columnsOfRun(run)
+	});
+	return made.id;
 }
 
 /** Puts new boxes on shelves, heavy ones low, each behind those that stand there. */
@@ -232,7 +287,9 @@ async function putOnShelves(
 	const shelves = await readShelves(tx);
 	const { advice } = adviseShelves(
 		all
-			.filter(({ id, shelfId }) => shelfId !== null || ids.includes(id))
+			.filter(
+				({ id, shelfId, insideId }) => insideId === null && (shelfId !== null || ids.includes(id))
+			)
 			.map(({ id, grams, kind, shelfId }) => ({
 				key: String(id),
 				grams,

@@ -9,9 +9,10 @@ import { boxSupply } from '../../../core/storage/supplies/supply.ts';
 import { useSupplies } from '../supplies/stock.ts';
 import { readKeeping } from '../../places/keeping.ts';
 import { gone } from '../gone.ts';
-import { readBoxKinds } from './read-storage.ts';
+import { standsIn } from '../../../core/storage/kinds/box-kind.ts';
+import { readBoxes, readBoxKinds } from './read-storage.ts';
 import { removeDividerRows } from '../../removal/remove-divider-rows.ts';
-import type { BoxId, ShelfId } from '../../../core/row-id.ts';
+import { rowId, type BoxId, type ShelfId } from '../../../core/row-id.ts';
 
 type Done = Outcome<{ readonly id: BoxId }>;
 
@@ -20,6 +21,17 @@ export interface BoxFields {
 	readonly kind: string;
 	readonly use: BoxUse;
 	readonly shelfId: ShelfId | null;
+	/** The larger box in which a small one stands, and its row; left out: as it was, null: in none. */
+	readonly inside?: { readonly boxId: BoxId; readonly row: number } | null;
+}
+
+/** What a form of a box says: its larger box as "12/3", or empty. */
+export function boxFields({
+	inside,
+	...said
+}: Omit<BoxFields, 'inside'> & { readonly inside: string }): BoxFields {
+	const [boxId = 0, row = 0] = inside.split('/').map(Number);
+	return { ...said, inside: inside === '' ? null : { boxId: rowId<'boxes'>(boxId), row } };
 }
 
 /** Adds an empty box, or changes one: its name, kind, use or shelf. */
@@ -31,18 +43,30 @@ export function saveBox(
 	return makeChange(collection, async (record, tx) => {
 		const [known] = id === undefined ? [] : await tx.select().from(boxes).where(eq(boxes.id, id));
 		if (id !== undefined && !known) return refused([gone('box')]);
+		const inside =
+			fields.inside === undefined && known?.insideId != null
+				? { boxId: known.insideId, row: known.insideRow ?? 1 }
+				: (fields.inside ?? null);
+		const onShelf = fields.shelfId === undefined ? (known?.shelfId ?? null) : fields.shelfId;
 		const wanted = {
 			name: (fields.name ?? known?.name ?? '').trim(),
 			kind: fields.kind ?? known?.kind ?? '',
 			use: fields.use ?? known?.use ?? 'sets',
-			shelfId: fields.shelfId === undefined ? (known?.shelfId ?? null) : fields.shelfId
+			shelfId: inside === null ? onShelf : null,
+			insideId: inside?.boxId ?? null,
+			insideRow: inside?.row ?? null
 		};
-		const problems = await problemsOf(tx, wanted, known);
+		const problems = [
+			...(await problemsOf(tx, wanted, known)),
+			...(inside === null ? [] : await problemsInside(tx, wanted.kind, inside, known))
+		];
 		if (problems.length > 0) return refused(problems);
 		const position =
-			known && known.shelfId === wanted.shelfId
+			known && known.shelfId === wanted.shelfId && known.insideId === wanted.insideId
 				? known.position
-				: await nextPosition(tx, wanted.shelfId);
+				: inside === null
+					? await nextPosition(tx, wanted.shelfId)
+					: await tx.$count(boxes, eq(boxes.insideId, inside.boxId));
 		if (!known) {
 			const made = await insertOne(record, boxes, { ...wanted, position });
 			await useSupplies(record, tx, [{ key: boxSupply(wanted.kind), count: 1 }]);
@@ -50,7 +74,9 @@ export function saveBox(
 		}
 		await record.update(boxes, known.id, { ...wanted, position });
 		const label =
-			known.shelfId === wanted.shelfId ? `Change ${wanted.name}` : `Move ${wanted.name}`;
+			known.shelfId === wanted.shelfId && known.insideId === wanted.insideId
+				? `Change ${wanted.name}`
+				: `Move ${wanted.name}`;
 		return { value: good({ id: known.id }), label };
 	});
 }
@@ -93,7 +119,7 @@ export function shiftBox(collection: Collection, id: BoxId, by: -1 | 1): Promise
 	});
 }
 
-/** Removes a box with its dividers; its cards have no place then. */
+/** Removes a box with its dividers; its cards have no place then, and small boxes in it stand nowhere. */
 export function removeBox(collection: Collection, id: BoxId): Promise<Done> {
 	return makeChange(collection, async (record, tx) => {
 		const [box] = await tx.select().from(boxes).where(eq(boxes.id, id));
@@ -104,6 +130,10 @@ export function removeBox(collection: Collection, id: BoxId): Promise<Done> {
 			tx,
 			inBox.map((row) => row.id)
 		);
+		const small = await tx.select({ id: boxes.id }).from(boxes).where(eq(boxes.insideId, id));
+		for (const inner of small) {
+			await record.update(boxes, inner.id, { insideId: null, insideRow: null });
+		}
 		await record.remove(boxes, [id]);
 		return {
 			value: good({ id }),
@@ -147,5 +177,40 @@ async function problemsOf(
 				]),
 		...(isKnown ? [] : [{ field: 'kind', message: `there is no box kind "${kind}"` }]),
 		...(shelfId === null || shelf ? [] : [gone('shelf')])
+	];
+}
+
+/** Why a box of a kind cannot stand in a row of another one: all of it. */
+async function problemsInside(
+	tx: Transaction,
+	kindKey: string,
+	{ boxId, row }: { readonly boxId: BoxId; readonly row: number },
+	known?: { readonly id: BoxId; readonly insideId: BoxId | null; readonly insideRow: number | null }
+): Promise<readonly Problem[]> {
+	const kind = (await readBoxKinds(tx)).find(({ key }) => key === kindKey);
+	const [host] = await readBoxes(tx, [boxId]);
+	if (!host || !kind) return [gone('box')];
+	const [self] = known ? await readBoxes(tx, [known.id]) : [];
+	const place = host.rows.find((each) => each.row === row);
+	const own = host.inside.find(({ id, row: at }) => id === known?.id && at === row)?.um ?? 0;
+	const tell = (message: string, remedy: string) => ({ field: 'inside', message, remedy });
+	return [
+		...(host.id === known?.id || host.insideId !== null || (self?.inside.length ?? 0) > 0
+			? [tell('a box in a box holds no other', 'Choose a box that stands on a shelf.')]
+			: []),
+		...(!place || row > host.kind.rows
+			? [tell(`${host.name} has no row ${row}`, `It has ${host.kind.rows}.`)]
+			: []),
+		...(standsIn(kind, host.kind)
+			? []
+			: [
+					tell(
+						`${kind.name} is too large for a row of ${host.name}`,
+						'Choose a smaller kind, or a larger box.'
+					)
+				]),
+		...(place && place.usedUm - own + kind.lengthMm * 1000 > host.kind.rowMm * 1000
+			? [tell(`row ${row} of ${host.name} is too full for it`, 'Choose another row.')]
+			: [])
 	];
 }

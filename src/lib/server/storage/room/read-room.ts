@@ -113,9 +113,9 @@ export async function readRoom(db: Reader) {
 	});
 	return {
 		shelves: drawn,
-		loose: boxes.filter(({ shelfId }) => shelfId === null),
+		loose: boxes.filter(({ shelfId, insideId }) => shelfId === null && insideId === null),
 		binders: books,
 		boxes,
-		...adviseShelves(boxes.map(heavy), shelves)
+		...adviseShelves(boxes.filter(({ insideId }) => insideId === null).map(heavy), shelves)
 	};
 }

@@ -1,6 +1,7 @@
-import { group } from 'd3-array';
+import { group, sum } from 'd3-array';
 import { and, asc, eq, inArray } from 'drizzle-orm';
 import { dividersUm, longestRowUm } from '../../../core/storage/rows/dividers-um.ts';
+import { isTooFull } from '../../../core/storage/rows/is-too-full.ts';
 import { respaceSlip, type RespaceStep } from '../../../core/storage/rows/respace-slip.ts';
 import { good, type Outcome } from '../../../core/problem.ts';
 import type { Collection, Transaction } from '../../database/open.ts';
@@ -55,7 +56,18 @@ function slipOf(box: OpenBox) {
 			}))
 		}))
 	);
-	return respaceSlip(rows, longestRowUm(box.kind));
+	// Small boxes stay where they are: each row is as short as the one that holds the most of them.
+	const smallUm = Math.max(
+		0,
+		...box.rows.map(({ row }) =>
+			sum(
+				box.inside.filter((inner) => inner.row === row),
+				({ um }) => um
+			)
+		)
+	);
+	if (smallUm > 0 && !isTooFull(box)) return { fits: true, slip: null };
+	return respaceSlip(rows, longestRowUm(box.kind) - smallUm);
 }
 
 const nameOf = ({ run, from, to, cards }: RespaceStep) =>
