@@ -1,6 +1,6 @@
 import { Type } from 'typebox';
 import { LOOK_NAMES, LOOKS, RELIABILITIES, RELIABILITY_NAMES } from '../core/checklist/tell.ts';
-import { closed, list, modes, said, Word } from './vocabulary.ts';
+import { closed, list, modes, record, said, Word } from './vocabulary.ts';
 
 const Text = Type.String({ minLength: 1, maxLength: 300, pattern: '^[^\\u0000-\\u001f]*$' });
 export const LookSchema = Type.Enum([...LOOK_NAMES]);
@@ -30,6 +30,10 @@ export const TellSchema = Type.Object(
 		places: said(
 			Type.Optional(list(Type.Integer({ minimum: 1, maximum: 10_000 }), 1000, { minItems: 1 })),
 			'It holds for cards at these places of their strip only; left out: for all.'
+		),
+		tags: said(
+			Type.Optional(record(list(Word, 200, { minItems: 1 }), 50, 'Family → words.')),
+			'It holds for cards only that bear one of these words, in each family named; left out: for all.'
 		)
 	},
 	closed

@@ -53,6 +53,8 @@ export interface Tell {
 	readonly groups?: readonly string[];
 	/** It holds for cards at these places of their strip only. */
 	readonly places?: readonly number[];
+	/** It holds for cards only that bear one of these words, in each family named: a role, a school. */
+	readonly tags?: Readonly<Record<string, readonly string[]>>;
 }
 
 /** Something that a card in the hand may be, and what it would show. */

@@ -15,13 +15,16 @@ function made() {
 					{ feature: 'name on the back', value: 'none', where: 'back' },
 					{ feature: 'border', value: 'white' },
 					{ feature: 'border', value: 'grey', groups: ['North'] },
-					{ feature: 'corner', value: 'cut', places: [2] }
+					{ feature: 'corner', value: 'cut', places: [2] },
+					{ feature: 'ribbon', value: 'blue', tags: { role: ['keeper', 'mate'] } },
+					{ feature: 'ribbon', value: 'none', tags: { role: ['keeper'], school: ['North'] } },
+					{ feature: 'crest', value: 'gull', tags: { constructor: ['x'] } }
 				],
 				lettering: ['Salt', null],
 				arrangement: { kind: 'strip', columns: 2, rows: 1 },
 				cards: [
 					{ number: '1', title: 'A', place: 1 },
-					{ number: '2', title: 'B', place: 2, group: 'North' }
+					{ number: '2', title: 'B', place: 2, group: 'North', tags: { role: ['mate'] } }
 				]
 			}
 		],
@@ -63,7 +66,7 @@ const told = (number: string) =>
 		...tells.map(({ feature, value }) => `${feature}: ${value}`)
 	]);
 
-test('a variant before its finish, that before its section; groups and places; letters of the strip', () => {
+test('a variant before its finish, that before its section; groups, places and tags; letters of the strip', () => {
 	expect(told('1')).toEqual([
 		['r/base-1', 1000, 'name on the back: none', 'border: white', 'letters along the edge: Salt'],
 		[
@@ -75,7 +78,7 @@ test('a variant before its finish, that before its section; groups and places; l
 		]
 	]);
 	// Of a card of the North the border is grey; what is narrow is told first.
-	const both = ['border: grey', 'corner: cut'];
+	const both = ['border: grey', 'corner: cut', 'ribbon: blue'];
 	const letters = 'letters along the edge: none';
 	expect(told('2')).toEqual([
 		['r/base-2', 1000, ...both, 'name on the back: none', letters],

@@ -18,7 +18,7 @@ export interface VersionOfCard {
 
 /**
  * Versions as candidates: what a variant shows stands before what its finish shows, that before what its
- * section does; tells of other groups or places in the strip are left out. The letters along the edge of a
+ * section does; tells of other groups, places in the strip or tags are left out. The letters along the edge of a
  * strip are a tell as well. What was made often is likelier than what was made seldom: by the run, else by
  * stated odds (1:8 is an eighth of the base), else a base finish counts as 1,000, a parallel as 100, a
  * variant as a tenth of its card; figures without a run or odds are assumptions of ours. A finish that is
@@ -46,7 +46,7 @@ export function candidatesOf(
 			lettering
 		].flatMap((tells) => {
 			const held = tells.filter((tell) => holdsFor(tell, card));
-			// What is said of its group or place stands before what is said of all.
+			// What is said of its group, place or tag stands before what is said of all.
 			return [...held.filter(isNarrow), ...held.filter((tell) => !isNarrow(tell))];
 		});
 		const seen = new Set<string>();
@@ -97,9 +97,13 @@ function sharesOfFinishes(
 	return new Map([...counts].map(([finish, count]) => [finish, whole > 0 ? count / whole : 0]));
 }
 
-const isNarrow = ({ groups, places }: Tell) => groups !== undefined || places !== undefined;
+const isNarrow = ({ groups, places, tags }: Tell) =>
+	groups !== undefined || places !== undefined || tags !== undefined;
 
-function holdsFor({ groups, places }: Tell, { group, place }: Card): boolean {
+function holdsFor({ groups, places, tags = {} }: Tell, { group, place, tags: of }: Card): boolean {
+	const bears = ([family, words]: [string, readonly string[]]) =>
+		words.some((word) => of && Object.hasOwn(of, family) && of[family]?.includes(word));
+	if (!Object.entries(tags).every(bears)) return false;
 	if (groups && !groups.some((each) => each === group)) return false;
 	return !places || (place !== undefined && places.includes(place));
 }

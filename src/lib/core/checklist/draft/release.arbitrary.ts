@@ -155,7 +155,11 @@ const tells = fc.array(
 			where: fc.constantFrom(...LOOK_NAMES),
 			reliability: fc.constantFrom(...RELIABILITY_NAMES),
 			groups: fc.constant(['North']),
-			places: fc.constant([1, 3])
+			places: fc.constant([1, 3]),
+			tags: fc.dictionary(textLine, fc.uniqueArray(textLine, { minLength: 1, maxLength: 2 }), {
+				minKeys: 1,
+				maxKeys: 2
+			})
 		},
 		{ requiredKeys: ['feature', 'value'] }
 	),

@@ -10,19 +10,23 @@ import type { Column } from './column.ts';
  *     tell  = feature ":" value *( "/" more )
  *     more  = "else" otherwise / "look" where / "trust" reliability
  *           / "groups" group *( "+" group ) / "places" place *( "+" place )
+ *           / "tag" family "=" word *( "+" word )
  *
- * A colon, stroke, plus or backslash within a text has a backslash before it.
+ * A colon, stroke, plus, equals sign or backslash within a text has a backslash before it.
  */
 export function formatTells(tells: readonly Tell[]): string {
 	return formatListCell(
-		tells.map(({ feature, value, otherwise, where, reliability, groups, places }) =>
+		tells.map(({ feature, value, otherwise, where, reliability, groups, places, tags = {} }) =>
 			[
 				`${escaped(feature)}: ${escaped(value)}`,
 				...(otherwise === undefined ? [] : [`else ${escaped(otherwise)}`]),
 				...(where === undefined ? [] : [`look ${where}`]),
 				...(reliability === undefined ? [] : [`trust ${reliability}`]),
 				...(groups ? [`groups ${groups.map(escaped).join(' + ')}`] : []),
-				...(places ? [`places ${places.join(' + ')}`] : [])
+				...(places ? [`places ${places.join(' + ')}`] : []),
+				...Object.entries(tags).map(
+					([family, words]) => `tag ${escaped(family)} = ${words.map(escaped).join(' + ')}`
+				)
 			].join(' / ')
 		)
 	);
@@ -51,10 +55,18 @@ function parseTell(entry: string): Tell | null {
 	for (const part of more) {
 		const [, word = '', said = ''] = /^(\w+)\s+(.+)$/s.exec(part.trim()) ?? [];
 		const read = MORE[word]?.(said) ?? null;
-		if (read === null || Object.keys(read).some((field) => Object.hasOwn(tell, field))) return null;
-		tell = { ...tell, ...read };
+		if (read === null || isSaid(tell, read)) return null;
+		const tags = read.tags && { tags: { ...tell.tags, ...read.tags } };
+		tell = { ...tell, ...read, ...tags };
 	}
 	return tell;
+}
+
+/** Whether a tell says that already; tags of several families are said one by one. */
+function isSaid(tell: Tell, { tags, ...more }: Partial<Tell>): boolean {
+	const families = Object.keys(tags ?? {});
+	if (families.some((family) => Object.hasOwn(tell.tags ?? {}, family))) return true;
+	return Object.keys(more).some((field) => Object.hasOwn(tell, field));
 }
 
 const MORE: Readonly<Record<string, (said: string) => Partial<Tell> | null>> = {
@@ -71,13 +83,19 @@ const MORE: Readonly<Record<string, (said: string) => Partial<Tell> | null>> = {
 		const groups = split(said, '+').map(plain);
 		return groups.every((group) => group !== '') ? { groups } : null;
 	},
+	tag: (said) => {
+		const [family = '', words, ...rest] = split(said, '=');
+		const listed = words === undefined ? [] : split(words, '+').map(plain);
+		const isTag = plain(family) !== '' && listed.length > 0 && !listed.includes('');
+		return isTag && rest.length === 0 ? { tags: { [plain(family)]: listed } } : null;
+	},
 	places: (said) => {
 		const places = split(said, '+').map(Number);
 		return places.every((place) => Number.isInteger(place) && place > 0) ? { places } : null;
 	}
 };
 
-const escaped = (text: string) => text.replace(/[\\:/+]/g, '\\$&');
+const escaped = (text: string) => text.replace(/[\\:/+=]/g, '\\$&');
 const plain = (text: string) => text.trim().replace(/\\(.)/gs, '$1');
 
 /** At a sign that has no backslash before it. */
