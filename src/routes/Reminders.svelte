@@ -16,7 +16,7 @@
 			{#each out.slice(0, SHOWN) as { id, name, to, dueOn, state } (id)}
 				<li class="wrap-break-word">
 					<a class="prose-link" href={resolve('/boxes/out')}>{name}</a>
-					<span class={['block text-sm', state === 'overdue' ? 'text-accent' : 'quiet']}
+					<span class={['block text-sm', state === 'overdue' ? 'text-error' : 'quiet']}
 						>{state === 'overdue' ? '! ' : ''}{to}, {dueOn ? formatDay(dueOn) : ''}</span
 					>
 				</li>

@@ -1,5 +1,9 @@
 import { Type, type Static } from 'typebox';
+import { OUTING_KINDS } from '../core/copies/outing.ts';
+import { VersionKeySchema } from './compute.ts';
+import { HolderKindSchema } from './compute-holders.ts';
 import { NewCopySchema } from './requests.ts';
+import { StockSchema } from './stock.ts';
 import { ShelfSchema } from './shelf.ts';
 import { closed } from './vocabulary.ts';
 
@@ -25,6 +29,21 @@ export const BasementSchema = Type.Object(
 			)
 		),
 		copies: Type.Array(NewCopySchema),
+		/** Holders of the collector's own, what is on hand, and what is out. */
+		holders: Type.Array(Type.Omit(HolderKindSchema, ['key'])),
+		stock: StockSchema,
+		out: Type.Array(
+			Type.Object(
+				{
+					version: VersionKeySchema,
+					kind: Type.Enum([...OUTING_KINDS]),
+					to: Line,
+					outOn: Type.String({ format: 'date' }),
+					dueOn: Type.Union([Type.String({ format: 'date' }), Type.Null()])
+				},
+				closed
+			)
+		),
 		later: Type.Array(Type.Object({ release: Line, line: Line }, closed))
 	},
 	closed

@@ -1,4 +1,5 @@
 import { Type, type Static } from 'typebox';
+import { PILE_KINDS } from '../core/pile/next-pile.ts';
 import { ChecklistBodySchema } from './checklist.ts';
 import { Quantity, VersionKeySchema } from './compute.ts';
 import { ConditionSchema, GoalRulesSchema } from './goal-rules.ts';
@@ -86,6 +87,21 @@ export const JudgePileInput = Type.Object(
 		),
 		currency: said(Type.Optional(Currency), 'What the tiers are stated in; left out: EUR.'),
 		rates: said(Type.Optional(ExchangeRatesSchema), 'Rates of exchange; left out: none.'),
+		friends: said(
+			Type.Optional(
+				list(
+					Type.Object(
+						{
+							name: said(Word, 'The friend.'),
+							wants: said(list(VersionKeySchema, 10_000), 'Keys of the versions, one card of each.')
+						},
+						closed
+					),
+					200
+				)
+			),
+			'What friends want; left out: nothing.'
+		),
 		condition: said(Type.Optional(ConditionSchema), 'Of cards of which none is typed.'),
 		synonyms: said(
 			Type.Optional(
@@ -118,6 +134,7 @@ export const JudgePileOutput = Type.Object(
 						set: said(orNull(Whole), 'The set that it goes to, from 1; null: none.'),
 						copies: said(Whole, 'Copies of the version there are before it.'),
 						reasons: said(Type.Array(Type.String()), 'Why it stands where it does.'),
+						wantedBy: said(Type.Array(Type.String()), 'Friends who want it.'),
 						watch: said(
 							Type.Array(
 								Type.Object(
@@ -137,8 +154,8 @@ export const JudgePileOutput = Type.Object(
 							Type.Object(
 								{
 									kind: said(
-										Type.Enum(['class', 'goal', 'spares', 'not collected']),
-										'class: a storage class or a value tier takes it. goal: it goes to a set. spares, not collected: neither.'
+										Type.Enum([...PILE_KINDS]),
+										'class: a storage class or a value tier takes it. goal: it goes to a set. friend: no goal takes it, and a friend wants it. spares, not collected: neither.'
 									),
 									name: said(Type.String(), 'What the pile is called.'),
 									goal: said(Type.Optional(Type.String()), 'The goal that takes it.'),

@@ -146,6 +146,12 @@ export const HuntFormSchema = Type.Object({
 /** Something of a list, to be taken off it. */
 export const DropFormSchema = Type.Object({ key: Key });
 /** Storage classes, a line each. */
+/** A step of a mixed pile that is sorted, or open again. */
+export const MixedStepFormSchema = Type.Object({
+	pile: idOf('tray_piles', 'Reload the page.'),
+	step: Type.String({ minLength: 1, maxLength: 500 }),
+	done: Type.Enum(['yes', 'no'])
+});
 export const ClassLinesFormSchema = Type.Object({ lines: asTyped(20_000) });
 export const LookedFormSchema = Type.Object({ hunt: Key, where: Name });
 export const AddLinesFormSchema = Type.Object({ lines: asTyped(LONGEST_OUTLINE) });

@@ -93,6 +93,19 @@ describe('judgePileCard', () => {
 		).toBe('needed: Ada; its subject is Ada Hale');
 	});
 
+	test('what no goal takes goes to a friend who wants it, a card each; what is needed does not', () => {
+		const wantedBy = new Map([['l-1994/base-1', ['Mara', 'Wren']]]);
+		expect(pileOf('1 lamp 1994', { wantedBy })).toBe('outside: For Mara; Mara wants it');
+		const [first] = choices('1 lamp 1994', { wantedBy });
+		if (!first) throw new RangeError('no choice');
+		expect(first.wantedBy).toEqual(['Mara', 'Wren']);
+		const after = (count: number) => ({ wantedBy, ...afterTaking(Array(count).fill(first)) });
+		expect(pileOf('1 lamp 1994', after(1))).toMatch(/For Wren/);
+		expect(pileOf('1 lamp 1994', after(2))).toMatch(/Not collected/);
+		const slots = slotsByVersion([slot('l-1994/base-1', null)]);
+		expect(pileOf('1 lamp 1994', { wantedBy, slots })).toMatch(/^needed/);
+	});
+
 	// ● 20 and up: magnetic case. Common practice, no source.
 	test('what a copy is worth puts the card on the pile of its tier, whoever needs it', () => {
 		const worth = (valueMinor: number, currency = 'EUR') =>

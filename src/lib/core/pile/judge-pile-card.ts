@@ -14,6 +14,8 @@ export interface PileProgress {
 	readonly seated: ReadonlyMap<string, number>;
 	/** Version key → copies that came. */
 	readonly added: ReadonlyMap<string, number>;
+	/** Version key → cards that were laid aside for friends. */
+	readonly given: ReadonlyMap<string, number>;
 }
 
 /** What there is before a card comes off the pile. */
@@ -26,6 +28,8 @@ export interface PileState extends Partial<PileProgress> {
 	readonly keeping: Pick<Keeping, 'useOf'>;
 	/** What copies of a version are worth, as far as one of them is valued; by version key. */
 	readonly worth?: ReadonlyMap<string, KnownWorth>;
+	/** Friends who want a version, one card each; by version key. */
+	readonly wantedBy?: ReadonlyMap<string, readonly string[]>;
 	readonly narrowing?: Narrowing;
 	/** Of cards of which none is typed. */
 	readonly condition?: Condition;
@@ -47,6 +51,8 @@ export interface PileChoice {
 	readonly watch: readonly Watch[];
 	/** What a copy of it is valued at; left out: none is. */
 	readonly worth?: KnownWorth;
+	/** Friends who want it; none: left out. */
+	readonly wantedBy?: readonly string[];
 	readonly pile: NextPile;
 	/** Of what is worth it: what is to be typed as well; otherwise nothing. */
 	readonly asks: readonly FullField[];
@@ -114,7 +120,9 @@ function toChoice(
 	state: PileState
 ): PileChoice {
 	const worth = state.worth?.get(match.version.key);
-	const pile = nextPile(match, verdict, state.keeping, worth);
+	const { key } = match.version;
+	const friends = (state.wantedBy?.get(key) ?? []).slice(state.given?.get(key) ?? 0);
+	const pile = nextPile(match, verdict, state.keeping, worth, friends);
 	const { condition = state.condition } = match;
 	return {
 		match,
@@ -123,6 +131,7 @@ function toChoice(
 		reasons: reasonsOf(match.entry, verdict, owned, state),
 		watch: watchOf(index, match),
 		...(worth ? { worth } : {}),
+		...(friends.length > 0 ? { wantedBy: friends } : {}),
 		pile,
 		asks: asksOf(match, pile.kind === 'class', state)
 	};
@@ -134,9 +143,11 @@ const slotName = (goal: string, key: string) => `${goal} ${key}`;
 export function afterTaking(choices: readonly PileChoice[]): PileProgress {
 	const seated = new Map<string, number>();
 	const added = new Map<string, number>();
-	for (const { match, verdict, condition } of choices) {
+	const given = new Map<string, number>();
+	for (const { match, verdict, condition, pile } of choices) {
 		const { key } = match.version;
 		added.set(key, (added.get(key) ?? 0) + 1);
+		if (pile.kind === 'friend') given.set(key, (given.get(key) ?? 0) + 1);
 		if (verdict.kind !== 'needed' && verdict.kind !== 'upgrade') continue;
 		const quality = condition === undefined ? {} : { condition };
 		seated.set(slotName(verdict.goal, verdict.slot), qualityRank(quality));
@@ -145,6 +156,7 @@ export function afterTaking(choices: readonly PileChoice[]): PileProgress {
 	return {
 		seated,
 		added,
+		given,
 		...(last ? { before: { release: last.of.release.key, section: last.found.section.key } } : {})
 	};
 }

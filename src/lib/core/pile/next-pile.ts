@@ -5,11 +5,11 @@ import { SETS } from '../storage/kinds/box-use.ts';
 import { formatMinor } from '../worth/minor-units.ts';
 import type { PileMatch } from './find-on-pile.ts';
 
-export const PILE_KINDS = ['class', 'goal', 'spares', 'not collected'] as const;
+export const PILE_KINDS = ['class', 'goal', 'friend', 'spares', 'not collected'] as const;
 
 /** Where the card goes next, with the reason. */
 export interface NextPile {
-	/** class: a storage class or a value tier keeps it apart from the sets. */
+	/** class: a storage class or a value tier keeps it apart from the sets. friend: no goal takes it, and somebody else wants it. */
 	readonly kind: (typeof PILE_KINDS)[number];
 	readonly name: string;
 	/** The goal that takes it, where one does. */
@@ -39,13 +39,14 @@ export function dearest(
 
 /**
  * The pile for a card: that of the storage class, or of the value tier, that keeps it apart; else that of the
- * goal that takes it, else the spares, else what is not collected.
+ * goal that takes it, else that of a friend who wants it, else the spares, else what is not collected.
  */
 export function nextPile(
 	{ entry, version, serial }: PileMatch,
 	verdict: Verdict,
 	keeping: Pick<Keeping, 'useOf'>,
-	worth: KnownWorth | undefined
+	worth: KnownWorth | undefined,
+	friends: readonly string[] = []
 ): NextPile {
 	const card = { ...keptCard(entry.of.release, { ...entry.found, version }, serial), ...worth };
 	const { use: name, why } = keeping.useOf({ card, holder: null });
@@ -54,6 +55,10 @@ export function nextPile(
 			? `; a copy is valued at ${formatMinor(worth.valueMinor, worth.currency)} ${worth.currency}`
 			: '';
 		return { kind: 'class', name, why: `${why}${valued}` };
+	}
+	const [friend] = friends;
+	if (friend !== undefined && (verdict.kind === 'spare' || verdict.kind === 'outside')) {
+		return { kind: 'friend', name: `For ${friend}`, why: `${friend} wants it` };
 	}
 	switch (verdict.kind) {
 		case 'needed': {

@@ -1,3 +1,4 @@
+import { rollup } from 'd3-array';
 import { countVersionsAtMost } from '../../core/checklist/versions/count-versions.ts';
 import { fillGoals } from '../../core/goal/fill-goals.ts';
 import { checkGoal } from '../../core/goal/check-goal.ts';
@@ -92,6 +93,7 @@ export const judgePileCardComputation = defineComputation({
 		tiers,
 		currency = 'EUR',
 		rates = [],
+		friends = [],
 		synonyms = {},
 		...state
 	}: JudgePileRequest) {
@@ -138,6 +140,11 @@ export const judgePileCardComputation = defineComputation({
 			owned,
 			keeping: keepingOf({ classes, rates, currency, tiers: tiers ?? [] }),
 			worth: worthOf(copies),
+			wantedBy: rollup(
+				friends.flatMap(({ name, wants }) => wants.map((version) => ({ name, version }))),
+				(same) => same.map(({ name }) => name),
+				({ version }) => version
+			),
 			slots: slotsByVersion(
 				scoped.flatMap(({ name, key, slots }) => {
 					const filling = filled.get(key);
@@ -160,7 +167,7 @@ function worthOf(copies: NonNullable<JudgePileRequest['copies']>): ReadonlyMap<s
 
 /** A choice as the API gives it: keys instead of what they name. */
 function told(
-	{ match, verdict, reasons, watch, pile, asks }: PileChoice,
+	{ match, verdict, reasons, watch, pile, asks, wantedBy = [] }: PileChoice,
 	owned: ReadonlyMap<string, number>
 ) {
 	const { entry, version, condition, serial } = match;
@@ -178,6 +185,7 @@ function told(
 		set: verdict.kind === 'needed' ? (verdict.set ?? 1) : null,
 		copies: owned.get(version.key) ?? 0,
 		reasons,
+		wantedBy,
 		watch,
 		pile,
 		asks

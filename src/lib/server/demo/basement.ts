@@ -3,6 +3,14 @@ import type { Release } from '../../core/checklist/release.ts';
 import { bad, good, type Outcome } from '../../core/problem.ts';
 import type { Basement } from '../../schemas/basement.ts';
 import { listBinders } from '../binders/read-binder.ts';
+import { parseVersionKey } from '../../core/checklist/versions/version-key.ts';
+import type { CopyId } from '../../core/row-id.ts';
+import { ownHolder } from '../../core/storage/kinds/holder-kind.ts';
+import { sendOut } from '../copies/outings.ts';
+import { readCopies } from '../copies/read-copies.ts';
+import { addKind } from '../kinds/own-kinds.ts';
+import { findRelease } from '../releases/load-release.ts';
+import { setStock } from '../storage/supplies/stock.ts';
 import { placeBinder, saveShelf } from '../storage/room/edit-shelves.ts';
 import { readShelves } from '../storage/room/read-storage.ts';
 import { makeSlip } from '../storage/slips/change-slips.ts';
@@ -46,12 +54,39 @@ export function basementSteps(basement: Basement): readonly DemoStep[] {
 			take: async (then) => must(await logLine(then, release, log(line, 'near mint')))
 		})),
 		{ when: basement.binders.at, take: (then) => placeBinders(then, basement.binders) },
+		...basement.holders.map((draft): DemoStep => ({
+			when: laterAt,
+			take: async (then) => {
+				const { key: _, ...kind } = ownHolder({ ...draft, key: '' });
+				must(await addKind(then, { sort: 'holder', kind }));
+			}
+		})),
+		{
+			when: laterAt,
+			take: async (then) => must(await setStock(then, new Map(Object.entries(basement.stock))))
+		},
+		...basement.out.map(({ version, ...said }): DemoStep => ({
+			when: laterAt,
+			take: async (then) => {
+				const copyId = await dearestCopy(then, version);
+				must(await sendOut(then, [{ copyId, quantity: 1 }], said));
+			}
+		})),
 		{
 			when: laterAt,
 			take: async (then) =>
 				must(await makeSlip(then, 'put away', 'From the fair at Marram Point', { of: 'homeless' }))
 		}
 	];
+}
+
+/** The copy of a version that is valued. */
+async function dearestCopy({ db }: Collection, version: string): Promise<CopyId> {
+	const id = await findRelease(db, parseVersionKey(version)?.release ?? '');
+	const copies = id === null ? [] : await readCopies(db, id);
+	const copy = copies.find((each) => each.version === version && each.valueMinor !== undefined);
+	if (!copy) throw new RangeError(`basement: no valued copy of ${version}`);
+	return copy.id;
 }
 
 async function placeBinders(then: Collection, { unit, level }: Basement['binders']): Promise<void> {

@@ -11,6 +11,7 @@ import { copies, goals, releases } from '../database/tables/index.ts';
 import { stackSlots } from '../goals/stack-slots.ts';
 import { findRelease, loadReleases } from '../releases/load-release.ts';
 import { search } from '../search/search.ts';
+import { wantedByFriends } from './friend-wants.ts';
 
 /** Releases that cards of a pile may be of, with what they are judged by. */
 export interface PileView {
@@ -19,6 +20,8 @@ export interface PileView {
 	readonly owned: readonly (readonly [string, number])[];
 	/** Version key → what its dearest copy is valued at. */
 	readonly worth: readonly (readonly [string, KnownWorth])[];
+	/** Version key → friends who want it. */
+	readonly wantedBy: readonly (readonly [string, readonly string[]])[];
 	readonly slots: readonly StackSlot[];
 }
 
@@ -119,6 +122,12 @@ async function readPile(db: Reader, ids: readonly ReleaseId[]): Promise<PileView
 		releases: stored.map(({ release }) => release),
 		owned: [...owned],
 		worth: [...dearest(valued)],
+		wantedBy: [
+			...(await wantedByFriends(
+				db,
+				stored.map(({ release }) => release.key)
+			))
+		],
 		slots: ids.length === 0 ? [] : await stackSlots(db, ids)
 	};
 }

@@ -42,11 +42,13 @@
 							.join('; ')}</span
 					>
 				</span>
-				<span class="min-w-48">
+				<span class="sm:w-96">
 					{WHY[line.kind]}
 					{line.to} since {formatDay(line.outOn)}
 					<span class="block text-sm"
-						>{#if line.state !== 'out'}<strong class="text-accent">{STATES[line.state]}</strong
+						>{#if line.state !== 'out'}<strong
+								class={line.state === 'overdue' ? 'text-error' : 'text-accent'}
+								>{STATES[line.state]}</strong
 							>{/if}
 						{line.dueOn ? `due ${formatDay(line.dueOn)}` : 'no day agreed'}</span
 					>

@@ -1,4 +1,4 @@
-import { SortingFormSchema } from '$lib/schemas/forms';
+import { MixedStepFormSchema, SortingFormSchema } from '$lib/schemas/forms';
 import { readFormOf } from '$lib/server/read-form';
 import { fail } from '@sveltejs/kit';
 import { tuneTimes } from '$lib/core/storage/sorting/tune-times';
@@ -7,6 +7,8 @@ import { cardsOf } from '$lib/core/checklist/release';
 import { checkAgainst } from '$lib/schemas/validator';
 import {
 	forgetMeasures,
+	MIXED_DONE,
+	tickMixed,
 	saveSortingSlip,
 	SORTING_MEASURES,
 	SORTING_SLIP,
@@ -37,6 +39,7 @@ export const load = async ({ url, depends }) => {
 	const cards = Number(url.searchParams.get('cards'));
 	const tray = Number(url.searchParams.get('pile'));
 	const pile = tray > 0 ? await findPile(db, tray) : null;
+	const done = await readPreference(db, MIXED_DONE);
 	const versions = pile ? await versionsOnPile(db, pile) : [];
 	return {
 		/** Of a pile in a tray. */
@@ -46,7 +49,12 @@ export const load = async ({ url, depends }) => {
 		/** A pile of cards that are known one by one: of how many sets, each with its cards. */
 		mixed:
 			pile && versions.length > 0
-				? { name: pile.name, sets: await mixedSetsOf(db, versions) }
+				? {
+						id: tray,
+						name: pile.name,
+						sets: await mixedSetsOf(db, versions),
+						done: done?.pile === tray ? done.done : []
+					}
 				: null,
 		times: tuneTimes(measures),
 		measured: measures.length
@@ -73,6 +81,14 @@ export const actions = {
 			? { cards: known.cards, piles: step.piles, seconds: step.seconds }
 			: null;
 		await saveSortingSlip(await theCollection(), known, measured);
+		return { saved: true };
+	},
+	/** A step of a mixed pile is done, or open again. */
+	tick: async ({ request }) => {
+		const form = await readFormOf(request, MixedStepFormSchema);
+		if (!form.ok) return fail(400, { problems: form.problems });
+		const { pile, step, done } = form.value;
+		await tickMixed(await theCollection(), pile, step, done === 'yes');
 		return { saved: true };
 	},
 	forget: async () => {

@@ -111,7 +111,7 @@
 	{:else}Usual times; those of passes you time take their place.{/if}
 </form>
 {#if mixed && data.mixed}
-	<MixedSorting plan={mixed} name={data.mixed.name} />
+	<MixedSorting plan={mixed} name={data.mixed.name} pile={data.mixed.id} done={data.mixed.done} />
 	<h2 class="mb-2">A pile of one release</h2>
 {/if}
 {#if numbers.length === 0}

@@ -30,7 +30,9 @@
 {#if data.low.length > 0}
 	<ul class="mb-5 max-w-2xl border-l-3 border-accent pl-4" aria-label="Running low">
 		{#each data.low as { key, name, count, enough } (key)}
-			<li><strong>{count === 0 ? 'None' : `Only ${count}`}</strong> left of {enough}: {name}</li>
+			<li>
+				<strong>{count === 0 ? 'None' : `Only ${count}`}</strong> left, {enough} are enough: {name}
+			</li>
 		{/each}
 	</ul>
 {/if}

@@ -5,6 +5,7 @@ import { readFormOf } from '$lib/server/read-form';
 import { theCollection } from '$lib/server/collection';
 import { listSynonyms } from '$lib/server/copies/synonyms';
 import { nameOfDay, findPile, listTrays } from '$lib/server/copies/trays';
+import { friendLines, setFriendWants } from '$lib/server/pile/friend-wants';
 import { handOver } from '$lib/server/pile/hand-over';
 import { protectPile, readProtection } from '$lib/server/pile/protect-pile';
 import { readLying } from '$lib/server/pile/read-lying';
@@ -29,6 +30,7 @@ export const load = async ({ url }) => {
 		view: await beginPile(db, only, hint, versions),
 		synonyms: await listSynonyms(db),
 		keeping: (await readKeeping(db)).rules,
+		friends: await friendLines(db),
 		pile,
 		lying,
 		protection: await readProtection(db, pile?.toSort?.id ?? null),
@@ -53,6 +55,15 @@ export const actions = {
 		return outcome.ok
 			? { of: 'classes', problems: [], classes: outcome.value }
 			: fail(400, { of: 'classes', problems: outcome.problems });
+	},
+	/** What friends want, a line each; with any problem none is changed. */
+	friends: async ({ request }) => {
+		const form = await readFormOf(request, ClassLinesFormSchema);
+		if (!form.ok) return fail(400, { of: 'friends', problems: form.problems });
+		const outcome = await setFriendWants(await theCollection(), form.value.lines);
+		return outcome.ok
+			? { of: 'friends', problems: [] }
+			: fail(400, { of: 'friends', problems: outcome.problems });
 	},
 	/** Hands a pile over: to a slip, to what is to sell, or as put away. */
 	hand: async ({ request }) => {

@@ -4,6 +4,7 @@
 	import { countOf, formatCount } from '$lib/ui/numerals';
 	import EmptyCollection from '$lib/ui/EmptyCollection.svelte';
 	import ClassLines from '$lib/ui/shelf/ClassLines.svelte';
+	import FriendLines from './FriendLines.svelte';
 	import PileDesk from './PileDesk.svelte';
 	import PileTable from './PileTable.svelte';
 	import ProtectionList from './ProtectionList.svelte';
@@ -82,6 +83,7 @@
 		</nav>
 	{/if}
 	<ClassLines {classes} problems={problemsOf('classes')} />
+	<FriendLines lines={data.friends} problems={problemsOf('friends')} />
 {:else}
 	<EmptyCollection title="Nothing to log against yet" />
 {/if}

@@ -53,9 +53,12 @@
 							.join(', ')}
 					</span>
 					<span class="block truncate text-sm quiet">
-						{entry.of.release.name}, {section.name}{choice.reasons.length > 0
-							? ` · ${choice.reasons.join(', ')}`
-							: ''}
+						{entry.of.release.name}, {section.name}{[
+							...choice.reasons,
+							...(choice.wantedBy ?? []).map((friend) => `wanted by ${friend}`)
+						]
+							.map((reason) => ` · ${reason}`)
+							.join('')}
 					</span>
 				</span>
 				<span class="shrink-0 text-right text-sm">

@@ -42,6 +42,7 @@
 			{[found.title, finish, variant, release.name].filter(Boolean).join(', ')}
 		</p>
 		<p>{tellVerdict(choice.verdict)}</p>
+		{#if choice.wantedBy}<p>wanted by {choice.wantedBy.join(', ')}</p>{/if}
 		{#if choice.worth}
 			<p>
 				<span aria-hidden="true">◆</span> valuable: a copy is valued at {formatMoney(

@@ -75,6 +75,7 @@ export function createPileBook({
 	let releases = $state.raw<readonly Release[]>(view.releases);
 	let owned = $state.raw<ReadonlyMap<string, number>>(new Map(view.owned));
 	let slots = $state.raw<readonly StackSlot[]>(view.slots);
+	let wantedBy = $state.raw<ReadonlyMap<string, readonly string[]>>(new Map(view.wantedBy));
 	let worth = $state.raw<ReadonlyMap<string, KnownWorth>>(new Map(view.worth));
 	let problems = $state.raw<readonly Problem[]>([]);
 	let answers = $state.raw<readonly Answer[]>([]);
@@ -129,6 +130,7 @@ export function createPileBook({
 			...(last ? { before: afterTaking([last.choice]).before } : {}),
 			keeping: keeping(),
 			worth,
+			wantedBy,
 			narrowing: narrowing(),
 			synonyms,
 			...(known ? { condition: known } : {})
@@ -367,6 +369,7 @@ export function createPileBook({
 			releases = [...releases, ...found.releases];
 			owned = new Map([...owned, ...found.owned]);
 			worth = new Map([...worth, ...found.worth]);
+			wantedBy = new Map([...wantedBy, ...found.wantedBy]);
 			const keys = new Set(slots.map(({ goal, key }) => `${goal} ${key}`));
 			slots = [...slots, ...found.slots.filter(({ goal, key }) => !keys.has(`${goal} ${key}`))];
 		}

@@ -85,6 +85,7 @@ function bookOf(
 			releases,
 			owned: [['r/base-2', 1]],
 			worth: [],
+			wantedBy: [],
 			slots: [slot('r/base-1', null), slot('r/base-2', 6)],
 			...more
 		},
@@ -225,11 +226,12 @@ test('releases that were not tried join the pile; what nobody has is told', asyn
 		releases: [terns],
 		owned: [['t/base-2', 4]],
 		worth: [],
+		wantedBy: [],
 		slots: [slot('t/base-2', null)]
 	};
 	await book.search();
 	expect(book.judgement.choices[0]?.verdict).toMatchObject({ kind: 'needed', goal: 'G' });
-	server.found = { releases: [], owned: [], worth: [], slots: [] };
+	server.found = { releases: [], owned: [], worth: [], wantedBy: [], slots: [] };
 	book.line = 'nobody';
 	await book.search();
 	expect(book.problems[0]?.message).toContain('no other release');

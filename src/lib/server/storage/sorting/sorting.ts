@@ -80,6 +80,41 @@ export function saveSortingSlip(
 	});
 }
 
+const MixedDoneSchema = Type.Union([
+	Type.Null(),
+	Type.Object(
+		{
+			/** Id of the pile. */
+			pile: Type.Integer({ minimum: 1 }),
+			/** Steps of it that are done, by name. */
+			done: Type.Array(Type.String({ maxLength: 500 }), { maxItems: 5000 })
+		},
+		closed
+	)
+]);
+/** How far the sorting of a mixed pile is. */
+export const MIXED_DONE: Preference<typeof MixedDoneSchema> = {
+	key: 'mixed sorting',
+	schema: MixedDoneSchema,
+	usual: null
+};
+
+/** Ticks a step of a mixed pile off, or open again. */
+export function tickMixed(
+	collection: Collection,
+	pile: number,
+	step: string,
+	isDone: boolean
+): Promise<void> {
+	return makeChange(collection, async (record, tx) => {
+		const known = await readPreference(tx, MIXED_DONE);
+		const before = (known?.pile === pile ? known.done : []).filter((name) => name !== step);
+		const done = isDone ? [...before, step] : before;
+		await writePreference(record, tx, MIXED_DONE, done.length > 0 ? { pile, done } : null);
+		return { value: undefined, label: isDone ? `Sorted: ${step}` : `Not sorted yet: ${step}` };
+	});
+}
+
 /** Forgets all timed passes: the usual times hold again. */
 export function forgetMeasures(collection: Collection): Promise<void> {
 	return makeChange(collection, async (record, tx) => {

@@ -1,4 +1,5 @@
-import { Type, type Static } from 'typebox';
+import type { Static } from 'typebox';
+import { StockSchema } from '../../../schemas/stock.ts';
 import { good, type Outcome, type Problem } from '../../../core/problem.ts';
 import {
 	holderSupply,
@@ -16,12 +17,6 @@ import { makeChange, refused } from '../../journal/change.ts';
 import { readHolderKinds } from '../../places/keeping.ts';
 import { readPreference, writePreference, type Preference } from '../../preferences/preferences.ts';
 import { readBoxKinds } from '../room/read-storage.ts';
-
-const Count = Type.Integer({ minimum: 0, maximum: 1_000_000 });
-const StockSchema = Type.Record(
-	Type.String({ maxLength: 120 }),
-	Type.Object({ count: Count, least: Type.Optional(Count) }, { additionalProperties: false })
-);
 
 /** What is on hand: what was never counted has no entry. */
 export const STOCK: Preference<typeof StockSchema> = {

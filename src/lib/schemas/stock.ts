@@ -1,0 +1,9 @@
+import { Type } from 'typebox';
+
+const Count = Type.Integer({ minimum: 0, maximum: 1_000_000 });
+
+/** What is on hand, by key of the supply, and from which number on it is enough. */
+export const StockSchema = Type.Record(
+	Type.String({ maxLength: 120 }),
+	Type.Object({ count: Count, least: Type.Optional(Count) }, { additionalProperties: false })
+);
