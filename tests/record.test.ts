@@ -160,7 +160,7 @@ test('a poster is put on the list, owned, asked for by a goal and recorded like 
 	await expect(beside.getByRole('alert')).toContainText('is there already');
 	await beside.getByRole('button', { name: 'One more: The long pier' }).press('Enter');
 	await expect(beside).toContainText('1 of 1 here');
-	await beside.getByRole('button', { name: 'Take The long pier off the list' }).click();
+	await beside.getByRole('button', { name: 'Take The long pier off the list' }).press('Enter');
 	await expect(beside.getByRole('alert')).toContainText('take these copies out first');
 
 	await page.goto(`${empty.url}/goals/new?release=${RELEASE}`, { waitUntil: 'networkidle' });

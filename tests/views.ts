@@ -50,6 +50,8 @@ export const VIEWS = [
 	'/boxes/slips/1?whole',
 	'/boxes/questions',
 	'/boxes/holders',
+	'/boxes/out',
+	'/boxes/supplies',
 	'/boxes/labels',
 	'/boxes/shelves'
 ];

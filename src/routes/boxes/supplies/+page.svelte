@@ -51,9 +51,11 @@
 				<ul>
 					{#each data.supplies.filter((supply) => supply.sort === sort) as { key, name } (key)}
 						{@const stock = data.stock[key]}
-						<li class="flex items-center gap-3 border-t border-base-300 py-1">
+						<li
+							class="flex items-center gap-x-3 gap-y-1 border-t border-base-300 py-1 max-sm:flex-wrap"
+						>
 							<input type="hidden" name="key" value={key} />
-							<span class="min-w-0 flex-1 truncate" title={name}
+							<span class="min-w-0 flex-1 max-sm:basis-full sm:truncate" title={name}
 								>{#if low.has(key)}<span class="text-accent" aria-label="low">▼</span>{/if}
 								{sort === 'scuffed' || sort === 'box'
 									? name.replace(/, (scuffed|unmade)$/, '')

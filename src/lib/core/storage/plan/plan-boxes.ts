@@ -12,7 +12,7 @@ import {
 	type BoxedSet,
 	type BoxRules
 } from './choose-box.ts';
-import { fillRows, type RowRun } from './fill-rows.ts';
+import { fillRows, type FilledRows, type RowPart, type RowRun } from './fill-rows.ts';
 import { inSchoolOrder, type BoxSchool, type SetMarks } from './school.ts';
 
 /** A release as it stands in boxes. */
@@ -118,41 +118,20 @@ export function planBoxes(sets: readonly ShelvedSet[], options: BoxPlanOptions =
 			const kind = kindOf.get(choice.kind ?? '');
 			if (kind && choice.choice === 'own box') boxes.push({ ...ownBox(set, kind), ...marks });
 		}
-		for (const rows of rowsOfSmallBoxes(together, chosen, kindOf, shared)) {
-			const used = rows.reduce((sum, { usedUm }) => sum + usedUm, 0);
-			const fill = used / (shared.rowMm * 1000 * shared.rows);
-			boxes.push({ kind: shared.key, ...marks, rows, fill });
-		}
+		const small = rowsOfSmallBoxes(together, chosen, kindOf, shared);
 		const entries = entriesOf(together, chosen, school, isBySet ? growth : 0);
-		const rowUm = usableRowUm(shared, together);
-		if (entries.length === 0) continue;
 		const runs = entries.map((entry, i): RowRun => ({ key: String(i), um: entry.um }));
-		const filled = fillRows(runs, rowUm, shared.rows);
+		const filled =
+			runs.length === 0 ? NOTHING : fillRows(runs, usableRowUm(shared, together), shared.rows);
 		const name = (i: string) => at(entries, Number(i)).label;
 		brokenOverBoxes.push(...filled.brokenOverBoxes.map(name));
 		brokenOverRows.push(...filled.brokenOverRows.map(name));
-		const seen = new Set<string>();
-		for (let b = 0; b < filled.boxes; b++) {
-			const rows = Array.from({ length: shared.rows }, (_, r) => {
-				const parts = filled.rows[b * shared.rows + r] ?? [];
-				return {
-					usedUm: parts.reduce((sum, { um }) => sum + um, 0),
-					entries: parts.map(({ key, um }) => {
-						const isContinued = seen.has(key);
-						seen.add(key);
-						const { um: _, ...entry } = entries[Number(key)] as Entry;
-						return { ...entry, um, isContinued };
-					})
-				};
-			});
-			const used = rows.reduce((sum, { usedUm }) => sum + usedUm, 0);
-			boxes.push({
-				kind: shared.key,
-				...marks,
-				rows,
-				fill: used / (shared.rowMm * 1000 * shared.rows)
-			});
-		}
+		const large = rowsOf(filled.rows, entries);
+		// What the last box of small ones has room for stands there too.
+		const free = Math.ceil(small.length / shared.rows) * shared.rows - small.length;
+		const groups = large.length <= free ? [[...small, ...large]] : [small, large];
+		for (const rows of groups)
+			boxes.push(...boxesOf(rows, shared).map((box) => ({ ...box, ...marks })));
 	}
 	return {
 		boxes: boxes.map((box, i) => ({ box: i + 1, ...box })),
@@ -166,13 +145,47 @@ export function planBoxes(sets: readonly ShelvedSet[], options: BoxPlanOptions =
 const standing = (kinds: readonly BoxKind[], shared: BoxKind) =>
 	kinds.filter((kind) => kind.isSmall && standsIn(kind, shared));
 
-/** Small boxes in their order, row by row and box by box: none is broken over a border. */
+const NOTHING: FilledRows = { rows: [], boxes: 0, brokenOverBoxes: [], brokenOverRows: [] };
+
+type PlannedRow = PlannedBox['rows'][number];
+
+/** Rows as they are filled; what goes on from a row before says so. */
+function rowsOf(
+	filled: readonly (readonly RowPart[])[],
+	entries: readonly Entry[]
+): readonly PlannedRow[] {
+	const seen = new Set<string>();
+	return filled.map((parts) => ({
+		usedUm: parts.reduce((sum, { um }) => sum + um, 0),
+		entries: parts.map(({ key, um }) => {
+			const isContinued = seen.has(key);
+			seen.add(key);
+			const { um: _, ...entry } = at(entries, Number(key));
+			return { ...entry, um, isContinued };
+		})
+	}));
+}
+
+/** Boxes of a kind with so many rows each, the last ones empty where there are fewer. */
+function boxesOf(
+	all: readonly PlannedRow[],
+	{ key, rows: rowsABox, rowMm }: BoxKind
+): readonly Pick<PlannedBox, 'kind' | 'rows' | 'fill'>[] {
+	const empty: PlannedRow = { entries: [], usedUm: 0 };
+	return Array.from({ length: Math.ceil(all.length / rowsABox) }, (_, box) => {
+		const rows = Array.from({ length: rowsABox }, (_row, i) => all[box * rowsABox + i] ?? empty);
+		const used = rows.reduce((sum, { usedUm }) => sum + usedUm, 0);
+		return { kind: key, rows, fill: used / (rowMm * 1000 * rowsABox) };
+	});
+}
+
+/** Small boxes in their order, row by row: none is broken over a border. */
 function rowsOfSmallBoxes(
 	sets: readonly ShelvedSet[],
 	chosen: ReadonlyMap<string, BoxChoice>,
 	kindOf: ReadonlyMap<string, BoxKind>,
-	{ rowMm, rows: rowsABox }: BoxKind
-): readonly PlannedBox['rows'][] {
+	{ rowMm }: BoxKind
+): readonly PlannedRow[] {
 	const rows: { entries: RowEntry[]; usedUm: number }[] = [];
 	for (const set of sets) {
 		const { choice, kind: key } = chosen.get(set.key) ?? { choice: null, kind: null };
@@ -185,10 +198,7 @@ function rowsOfSmallBoxes(
 		row.entries.push({ ...entry, smallBox: kind.key });
 		row.usedUm += um;
 	}
-	const empty = { entries: [], usedUm: 0 };
-	return Array.from({ length: Math.ceil(rows.length / rowsABox) }, (_, box) =>
-		Array.from({ length: rowsABox }, (_row, i) => rows[box * rowsABox + i] ?? empty)
-	);
+	return rows;
 }
 
 /** No set of single cards fills a box of its own, and none is a stray. */
