@@ -12,8 +12,8 @@ import { benchPile } from './bench-pile.ts';
 import { fillCollection } from './fill-collection.ts';
 import { median } from './median.ts';
 
-const RELEASES = 1000;
-const CARDS = 250;
+const RELEASES = 3000;
+const CARDS = 84;
 
 /** Search and log at half a million copies, beside raw SQLite in the same file. */
 export async function benchCollection(): Promise<void> {

@@ -23,6 +23,18 @@ export interface Feature {
 /** The same feature is named the same, whatever its capitals and blanks. */
 export const featureName = (name: string): string => name.trim().toLowerCase().replace(/\s+/g, ' ');
 
+/** The same for many: each text is looked at once. */
+function namer(): (text: string) => string {
+	const names = new Map<string, string>();
+	return (text) => {
+		const known = names.get(text);
+		if (known !== undefined) return known;
+		const name = featureName(text);
+		names.set(text, name);
+		return name;
+	};
+}
+
 /** Features times candidates that are laid side by side. */
 const MOST_CELLS = 2_000_000;
 /** Steps to weigh every value of every feature against every candidate. */
@@ -31,11 +43,12 @@ const MOST_STEPS = 20_000_000;
 /** What is too much to be compared; null: it is not. */
 export function tooManyTells(candidates: readonly Candidate[]): Problem | null {
 	const values = new Map<string, Set<string>>();
+	const nameOf = namer();
 	for (const { tells } of candidates) {
 		for (const { feature, value, otherwise = '' } of tells) {
-			const name = featureName(feature);
+			const name = nameOf(feature);
 			const known = values.get(name) ?? new Set<string>();
-			values.set(name, known.add(featureName(value)).add(featureName(otherwise)));
+			values.set(name, known.add(nameOf(value)).add(nameOf(otherwise)));
 		}
 	}
 	const steps = [...values.values()].reduce((sum, { size }) => sum + size, 0) * candidates.length;
@@ -63,9 +76,10 @@ export function featuresOf(candidates: readonly Candidate[]): readonly Feature[]
 		readonly said: Map<number, string>;
 	}
 	const found = new Map<string, Found>();
+	const nameOf = namer();
 	candidates.forEach(({ tells }, i) => {
 		for (const { feature, value, otherwise, where = 'front', reliability = 'certain' } of tells) {
-			const key = featureName(feature);
+			const key = nameOf(feature);
 			const known = found.get(key) ?? {
 				name: feature.trim(),
 				where,
@@ -88,9 +102,10 @@ export function featuresOf(candidates: readonly Candidate[]): readonly Feature[]
 		const values: string[] = [];
 		const places = new Map<string, number>();
 		const placeOf = (value: string) => {
-			const known = places.get(featureName(value));
+			const name = nameOf(value);
+			const known = places.get(name);
 			if (known !== undefined) return known;
-			places.set(featureName(value), values.length);
+			places.set(name, values.length);
 			return values.push(value) - 1;
 		};
 		const shown = candidates.map((_, i) => {

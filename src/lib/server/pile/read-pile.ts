@@ -1,16 +1,16 @@
 import { desc, inArray, like, sql, type SQL } from 'drizzle-orm';
-import { parseVersionKey } from '../../core/checklist/versions/version-key.ts';
+import { formatVersionKey, parseVersionKey } from '../../core/checklist/versions/version-key.ts';
 import type { Release } from '../../core/checklist/release.ts';
 import type { StackSlot } from '../../core/goal/judge-card.ts';
 import { dearest, type KnownWorth } from '../../core/pile/next-pile.ts';
 import type { ReleaseId } from '../../core/row-id.ts';
 import { USUAL_CURRENCY } from '../places/holder-tiers.ts';
-import { countOwned, readCopies } from '../copies/read-copies.ts';
+import { readJoined } from '../database/read-joined.ts';
 import type { Reader } from '../database/open.ts';
 import { copies, goals, releases } from '../database/tables/index.ts';
 import { stackSlots } from '../goals/stack-slots.ts';
 import { findRelease, loadReleases } from '../releases/load-release.ts';
-import { search } from '../search/search.ts';
+import { searchReleases } from '../search/search.ts';
 import { wantedByFriends } from './friend-wants.ts';
 
 /** Releases that cards of a pile may be of, with what they are judged by. */
@@ -93,10 +93,7 @@ export async function findForPile(
 	known: readonly string[]
 ): Promise<PileView> {
 	const text = [line, hint.year, hint.maker].filter(Boolean).join(' ');
-	const found = await search(db, text);
-	const keys = [...new Set(found.map(({ releaseKey }) => releaseKey))].filter(
-		(key) => !known.includes(key)
-	);
+	const keys = (await searchReleases(db, text)).filter((key) => !known.includes(key));
 	const rows = await db
 		.select({ id: releases.id })
 		.from(releases)
@@ -109,15 +106,7 @@ export async function findForPile(
 
 async function readPile(db: Reader, ids: readonly ReleaseId[]): Promise<PileView> {
 	const stored = await loadReleases(db, ids);
-	const owned = new Map<string, number>();
-	const valued: (KnownWorth & { version: string })[] = [];
-	for (const { id } of stored) {
-		const here = await readCopies(db, id);
-		for (const [version, count] of countOwned(here)) owned.set(version, count);
-		for (const { version, valueMinor, currency = USUAL_CURRENCY } of here) {
-			if (valueMinor !== undefined) valued.push({ version, valueMinor, currency });
-		}
-	}
+	const { owned, valued } = await readOwned(db, stored);
 	return {
 		releases: stored.map(({ release }) => release),
 		owned: [...owned],
@@ -130,6 +119,47 @@ async function readPile(db: Reader, ids: readonly ReleaseId[]): Promise<PileView
 		],
 		slots: ids.length === 0 ? [] : await stackSlots(db, ids)
 	};
+}
+
+/** How many copies there are of each version, and what they are valued at, money by money. */
+async function readOwned(
+	db: Reader,
+	stored: readonly { readonly id: ReleaseId; readonly release: Pick<Release, 'key'> }[]
+) {
+	const keyOf = new Map(stored.map(({ id, release }) => [id, release.key]));
+	const rows = await readJoined<{
+		readonly id: ReleaseId;
+		readonly card: string;
+		readonly parallel: string | null;
+		readonly variant: string | null;
+		readonly currency: string | null;
+		readonly count: number;
+		readonly valueMinor: number | null;
+	}>(
+		db,
+		{
+			id: sql`release_id`,
+			card: sql`card_key`,
+			parallel: sql`parallel_key`,
+			variant: sql`variant_key`,
+			currency: sql`currency`,
+			count: sql`count`,
+			valueMinor: sql`value`
+		},
+		sql`(select release_id, card_key, parallel_key, variant_key, currency,
+			sum(case when status <> 'incoming' then quantity else 0 end) as count, max(value_minor) as value
+			from copies where ${inArray(copies.releaseId, [...keyOf.keys()])} group by 1, 2, 3, 4, 5)`
+	);
+	const owned = new Map<string, number>();
+	const valued: (KnownWorth & { readonly version: string })[] = [];
+	for (const { id, card, parallel, variant, currency, count, valueMinor } of rows) {
+		const version = formatVersionKey({ release: keyOf.get(id) ?? '', card, parallel, variant });
+		if (count > 0) owned.set(version, (owned.get(version) ?? 0) + count);
+		if (valueMinor !== null) {
+			valued.push({ version, valueMinor, currency: currency ?? USUAL_CURRENCY });
+		}
+	}
+	return { owned, valued };
 }
 
 /** A year, or the season that begins in it; a part of the maker's name. */

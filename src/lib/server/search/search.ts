@@ -43,6 +43,16 @@ const MOST_CANDIDATES = 200;
  * place, note and source. All words must be there, the last may be a beginning.
  */
 export async function search(db: Reader, text: string): Promise<readonly Found[]> {
+	return withPlaces(db, await findRows(db, text));
+}
+
+/** Keys of the releases of which cards or copies are found so, the best first; where they are is not looked up. */
+export async function searchReleases(db: Reader, text: string): Promise<readonly string[]> {
+	const found = await findRows(db, text);
+	return [...new Set(found.map(({ releaseKey }) => releaseKey))];
+}
+
+async function findRows(db: Reader, text: string): Promise<readonly FoundRow[]> {
 	const words = text.match(/[\p{L}\p{N}/.-]+/gu)?.slice(0, 12) ?? [];
 	if (words.length === 0) return [];
 	const quoted = words.map((word) => `"${word}"`);
@@ -72,11 +82,10 @@ export async function search(db: Reader, text: string): Promise<readonly Found[]
 	const ranked = (found: readonly FoundRow[]) => found.toSorted((a, b) => rank(b) - rank(a));
 	const ofCopies = ranked(await foundCopies(db, await ids<CopyId>('copy_search', withOwn)));
 	const ofCards = ranked(await foundCards(db, await ids<IndexedCardId>('card_search', all)));
-	const shown = [
+	return [
 		...ofCopies.slice(0, Math.max(MOST_COPIES, MOST_FOUND - ofCards.length)),
 		...ofCards
 	].slice(0, MOST_FOUND);
-	return withPlaces(db, shown);
 }
 
 /** Of a copy its id, of a card none. */
