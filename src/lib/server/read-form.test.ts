@@ -1,7 +1,13 @@
 import fc from 'fast-check';
 import { Type, type TObject } from 'typebox';
 import { describe, expect, test } from 'vitest';
-import * as forms from '../schemas/forms.ts';
+import * as binders from '../schemas/forms/binders.ts';
+import * as boxes from '../schemas/forms/boxes.ts';
+import * as files from '../schemas/forms/files.ts';
+import * as log from '../schemas/forms/log.ts';
+import * as page from '../schemas/forms/page.ts';
+import * as releases from '../schemas/forms/releases.ts';
+import * as tellApart from '../schemas/forms/tell-apart.ts';
 import { idOf, list, orNull } from '../schemas/vocabulary.ts';
 import { readForm, readFormFile } from './read-form.ts';
 
@@ -77,9 +83,10 @@ test('a file goes before a pasted text', async () => {
 });
 
 describe('every form of the pages', () => {
-	const all = Object.entries<unknown>(forms).filter((entry): entry is [string, TObject] =>
-		Type.IsObject(entry[1])
-	);
+	const all = Object.entries<unknown>({
+		...{ ...binders, ...boxes, ...files, ...log },
+		...{ ...page, ...releases, ...tellApart }
+	}).filter((entry): entry is [string, TObject] => Type.IsObject(entry[1]));
 	test('there are some', () => {
 		expect(all.length).toBeGreaterThan(30);
 	});

@@ -1,5 +1,5 @@
 import type { Cookies } from '@sveltejs/kit';
-import { THEMES } from '../schemas/forms.ts';
+import { THEMES } from '../schemas/forms/page.ts';
 
 export type Theme = (typeof THEMES)[number];
 

@@ -1,7 +1,7 @@
 import { binderKindOf } from '$lib/core/binder/binder-kind';
 import { pageKindOf } from '$lib/core/binder/page-kind';
 import { MOST_BLOCKS, whatFits, type FittedBinder } from '$lib/core/binder/what-fits';
-import { JoinBinderFormSchema, NewBinderFormSchema } from '$lib/schemas/forms';
+import { JoinBinderFormSchema, NewBinderFormSchema } from '$lib/schemas/forms/binders';
 import { readFormOf } from '$lib/server/read-form';
 import { fail, redirect } from '@sveltejs/kit';
 import { holdInBinder, makeBinder } from '$lib/server/binders/change-binder';

@@ -5,7 +5,7 @@ import { theCollection } from '$lib/server/collection';
 import { listTrays } from '$lib/server/copies/trays';
 import { countReleases } from '$lib/server/releases/list-releases';
 import { rowId } from '$lib/core/row-id';
-import { MovesFormSchema } from '$lib/schemas/forms';
+import { MovesFormSchema } from '$lib/schemas/forms/boxes';
 import { readFormOf } from '$lib/server/read-form';
 
 export const load = async ({ depends }) => {

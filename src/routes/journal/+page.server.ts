@@ -1,5 +1,5 @@
 import { fail } from '@sveltejs/kit';
-import { StepFormSchema } from '$lib/schemas/forms';
+import { StepFormSchema } from '$lib/schemas/forms/log';
 import { readFormOf } from '$lib/server/read-form';
 import { theCollection } from '$lib/server/collection';
 import { undoStep } from '$lib/server/journal/undo-step';

@@ -1,5 +1,5 @@
 import { readFormOf } from '$lib/server/read-form';
-import { PileFormSchema, PileIdFormSchema } from '$lib/schemas/forms';
+import { PileFormSchema, PileIdFormSchema } from '$lib/schemas/forms/log';
 import { countIncoming, countOwned, readCopies } from '$lib/server/copies/read-copies';
 import { fail } from '@sveltejs/kit';
 import { listSynonyms } from '$lib/server/copies/synonyms';

@@ -4,7 +4,7 @@ import { wholeSections } from '$lib/core/checklist/edition';
 import { normalCardNumber } from '$lib/core/checklist/numbers/card-number';
 import { versionMaker } from '$lib/core/checklist/versions/expand';
 import { tellApartTable } from '$lib/core/telling/tell-apart-table';
-import { LookAlikesFormSchema, LookAlikesIdFormSchema } from '$lib/schemas/forms';
+import { LookAlikesFormSchema, LookAlikesIdFormSchema } from '$lib/schemas/forms/tell-apart';
 import { theCollection } from '$lib/server/collection';
 import { readFormOf } from '$lib/server/read-form';
 import { loadRelease } from '$lib/server/releases/load-release';

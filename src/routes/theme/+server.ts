@@ -1,4 +1,4 @@
-import { ThemeChoiceFormSchema } from '$lib/schemas/forms';
+import { ThemeChoiceFormSchema } from '$lib/schemas/forms/page';
 import { redirect, type RequestHandler } from '@sveltejs/kit';
 import { ownPath } from '$lib/server/own-path';
 import { readForm } from '$lib/server/read-form';

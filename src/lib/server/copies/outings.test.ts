@@ -59,16 +59,16 @@ test('bad ones change nothing, and all is told: too many, twice, nobody, gone', 
 	const [first] = await standing();
 	if (first === undefined) throw new RangeError('no copies');
 	const said = { kind: 'look' as const, to: 'Wren', dueOn: null };
-	const one = { copyId: first, quantity: 1 };
+	const pick = { copyId: first, quantity: 1 };
 	for (const picks of [
 		[],
-		[one, one],
-		[{ ...one, quantity: 2 }],
-		[one, { ...one, copyId: 999 as CopyId }]
+		[pick, pick],
+		[{ ...pick, quantity: 2 }],
+		[pick, { ...pick, copyId: 999 as CopyId }]
 	]) {
 		expect((await sendOut(collection, picks, said)).ok).toBe(false);
 	}
-	const twice = await sendOut(collection, [one], { ...said, to: ' ', dueOn: '1996-01-01' });
+	const twice = await sendOut(collection, [pick], { ...said, to: ' ', dueOn: '1996-01-01' });
 	expect(twice).toMatchObject({ ok: false, problems: [{ field: 'to' }, { field: 'dueOn' }] });
 	expect(await out()).toEqual([]);
 });

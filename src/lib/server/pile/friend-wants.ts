@@ -19,7 +19,7 @@ const FriendWantsSchema = Type.Array(
 );
 
 /** What friends want; releases by their keys. */
-export const FRIEND_WANTS: Preference<typeof FriendWantsSchema> = {
+const FRIEND_WANTS: Preference<typeof FriendWantsSchema> = {
 	key: 'friends want',
 	schema: FriendWantsSchema,
 	usual: []

@@ -82,7 +82,7 @@ export function keptAs(
 		...(row.isNumbered === 1 ? { isNumbered: true } : {}),
 		isGraded,
 		status,
-		attributes: JSON.parse(row.attributes ?? '[]') as readonly string[],
+		attributes: JSON.parse(row.attributes) as readonly string[],
 		...(valueMinor === null ? {} : { valueMinor }),
 		...(currency === null ? {} : { currency })
 	};

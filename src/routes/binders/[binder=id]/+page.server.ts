@@ -12,7 +12,7 @@ import {
 	CorrectFormSchema,
 	HeldGoalsFormSchema,
 	SwapFormSchema
-} from '$lib/schemas/forms';
+} from '$lib/schemas/forms/binders';
 import { listGoals } from '$lib/server/goals/read-goals';
 import { readFormOf } from '$lib/server/read-form';
 import { theCollection } from '$lib/server/collection';

@@ -5,7 +5,7 @@ import {
 	KindIdFormSchema,
 	KindSortFormSchema,
 	PageKindFormSchema
-} from '$lib/schemas/forms';
+} from '$lib/schemas/forms/binders';
 import { addKind, removeKind, type NewKind } from '$lib/server/kinds/own-kinds';
 import { readOwnKinds } from '$lib/server/binders/read-binder';
 import { theCollection } from '$lib/server/collection';

@@ -20,7 +20,7 @@ import {
 	RenameFormSchema,
 	RespaceFormSchema,
 	ShiftFormSchema
-} from '$lib/schemas/forms';
+} from '$lib/schemas/forms/boxes';
 import { nameReleases } from '$lib/server/releases/list-releases';
 import { findRelease } from '$lib/server/releases/load-release';
 import { rowId } from '$lib/core/row-id';

@@ -8,7 +8,7 @@ import {
 	RatesFormSchema,
 	SuppliesFormSchema,
 	TiersFormSchema
-} from '$lib/schemas/forms';
+} from '$lib/schemas/forms/boxes';
 import { readFormOf } from '$lib/server/read-form';
 import { bad, good, type Outcome, type Problem } from '$lib/core/problem';
 import { parseRateLines } from '$lib/core/worth/exchange-rates';

@@ -1,5 +1,5 @@
 import { fail } from '@sveltejs/kit';
-import { BackFormSchema } from '$lib/schemas/forms';
+import { BackFormSchema } from '$lib/schemas/forms/log';
 import { theCollection } from '$lib/server/collection';
 import { bringBack, listBack, listOutings } from '$lib/server/copies/outings';
 import { placesOfCopies } from '$lib/server/places/places-of';

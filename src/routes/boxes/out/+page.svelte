@@ -11,8 +11,6 @@
 		grading: 'to be graded by'
 	} as const;
 	const STATES = { overdue: '! overdue', 'due soon': '◷ due soon', out: '' } as const;
-	const cardLink = ({ releaseKey, cardKey }: { releaseKey: string; cardKey: string }) =>
-		resolve('/releases/[release]/cards/[card]', { release: releaseKey, card: cardKey });
 </script>
 
 <svelte:head><title>Out of the house · Jade Binder</title></svelte:head>
@@ -33,9 +31,15 @@
 				data-testid="outing"
 			>
 				<span class="min-w-56 flex-1">
-					<a class="prose-link" href={cardLink(line)}>{line.name}</a>{line.quantity > 1
-						? ` × ${line.quantity}`
-						: ''}<span class="quiet">, {line.release}</span>
+					<a
+						class="prose-link"
+						href={resolve('/releases/[release]/cards/[card]', {
+							release: line.releaseKey,
+							card: line.cardKey
+						})}>{line.name}</a
+					>{line.quantity > 1 ? ` × ${line.quantity}` : ''}<span class="quiet"
+						>, {line.release}</span
+					>
 					<span class="block text-sm quiet"
 						>{line.places.length > 0 ? 'keeps its place: ' : 'has no place yet'}{line.places
 							.map(({ name, row }) => (row === null ? name : `${name}, row ${row}`))
@@ -67,7 +71,13 @@
 	<ul class="max-w-4xl">
 		{#each data.back as line (line.id)}
 			<li class="border-t border-base-300 py-1">
-				<a class="prose-link" href={cardLink(line)}>{line.name}</a><span class="quiet"
+				<a
+					class="prose-link"
+					href={resolve('/releases/[release]/cards/[card]', {
+						release: line.releaseKey,
+						card: line.cardKey
+					})}>{line.name}</a
+				><span class="quiet"
 					>, {line.quantity > 1 ? `${countOf(line.quantity, 'card')}, ` : ''}from {line.to}, {formatDay(
 						line.outOn
 					)} to {formatDay(line.backOn ?? line.outOn)}{line.kind === 'grading'

@@ -1,6 +1,7 @@
 import { readPreference } from '$lib/server/preferences/preferences';
 import { setClassLines, STORAGE_CLASSES } from '$lib/server/preferences/storage-classes';
-import { ClassLinesFormSchema, ThemeFormSchema } from '$lib/schemas/forms';
+import { ClassLinesFormSchema } from '$lib/schemas/forms/releases';
+import { ThemeFormSchema } from '$lib/schemas/forms/boxes';
 import { readFormOf } from '$lib/server/read-form';
 import { fail } from '@sveltejs/kit';
 import { readStorageChoice } from '$lib/server/storage/plan/read-storage-options';

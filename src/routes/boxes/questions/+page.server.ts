@@ -3,7 +3,7 @@ import { answerDiscrepancy } from '$lib/server/storage/stock-take/answer-discrep
 import { nameVersions } from '$lib/server/releases/name-versions';
 import { listDiscrepancies } from '$lib/server/storage/stock-take/stock-take';
 import { theCollection } from '$lib/server/collection';
-import { AnswerFormSchema } from '$lib/schemas/forms';
+import { AnswerFormSchema } from '$lib/schemas/forms/boxes';
 import { readFormOf } from '$lib/server/read-form';
 
 export const load = async ({ depends }) => {

@@ -14,7 +14,7 @@ import {
 	PlaceBinderFormSchema,
 	ShelfFormSchema,
 	ShelfIdFormSchema
-} from '$lib/schemas/forms';
+} from '$lib/schemas/forms/boxes';
 import { addKind, removeKind } from '$lib/server/kinds/own-kinds';
 
 export const load = async ({ depends }) => {

@@ -5,7 +5,7 @@ import { copiesForBinder } from '$lib/server/storage/slips/copies-for-binder';
 import { listSlips } from '$lib/server/storage/slips/slips';
 import { listBinders } from '$lib/server/binders/read-binder';
 import { theCollection } from '$lib/server/collection';
-import { NewSlipFormSchema, SlipIdFormSchema, type NewSlip } from '$lib/schemas/forms';
+import { NewSlipFormSchema, SlipIdFormSchema, type NewSlip } from '$lib/schemas/forms/boxes';
 import type { Reader } from '$lib/server/database/open';
 import { readFormOf } from '$lib/server/read-form';
 

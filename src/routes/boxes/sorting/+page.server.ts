@@ -1,4 +1,5 @@
-import { MixedStepFormSchema, SortingFormSchema } from '$lib/schemas/forms';
+import { MixedStepFormSchema } from '$lib/schemas/forms/releases';
+import { SortingFormSchema } from '$lib/schemas/forms/boxes';
 import { readFormOf } from '$lib/server/read-form';
 import { fail } from '@sveltejs/kit';
 import { tuneTimes } from '$lib/core/storage/sorting/tune-times';

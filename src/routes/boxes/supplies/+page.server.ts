@@ -1,7 +1,7 @@
 import { fail } from '@sveltejs/kit';
 import { bad, type Outcome, type Problem } from '$lib/core/problem';
 import { lowSupplies } from '$lib/core/storage/supplies/supply';
-import { AsideFormSchema, StockFormSchema } from '$lib/schemas/forms';
+import { AsideFormSchema, StockFormSchema } from '$lib/schemas/forms/boxes';
 import { theCollection } from '$lib/server/collection';
 import { readPreference } from '$lib/server/preferences/preferences';
 import { readFormOf } from '$lib/server/read-form';
@@ -35,10 +35,10 @@ export const actions = {
 		};
 		const stock = new Map(
 			keys.map((key, i) => {
-				const there = read((count[i] ?? '').trim(), 'count', key);
+				const counted = read((count[i] ?? '').trim(), 'count', key);
 				const enough = read((least[i] ?? '').trim(), 'least', key);
 				const limit = enough === null ? {} : { least: enough };
-				return [key, there === null ? null : { count: there, ...limit }] as const;
+				return [key, counted === null ? null : { count: counted, ...limit }] as const;
 			})
 		);
 		if (problems.length > 0) return answer('stock', bad(problems));

@@ -19,7 +19,7 @@ import { nextRings } from '$lib/core/goal/next-ring';
 import { progressBy } from '$lib/core/goal/progress-by';
 import { totalProgress } from '$lib/core/goal/progress';
 import { wholeSets } from '$lib/core/goal/whole-sets';
-import { RingFormSchema } from '$lib/schemas/forms';
+import { RingFormSchema } from '$lib/schemas/forms/releases';
 import { readFormOf } from '$lib/server/read-form';
 import { makeBinder } from '$lib/server/binders/change-binder';
 import { listBinders } from '$lib/server/binders/read-binder';

@@ -1,9 +1,5 @@
-import {
-	HoldingsFileFormSchema,
-	MakeFormSchema,
-	SettleFormSchema,
-	UnmatchedFormSchema
-} from '$lib/schemas/forms';
+import { HoldingsFileFormSchema } from '$lib/schemas/forms/files';
+import { MakeFormSchema, SettleFormSchema, UnmatchedFormSchema } from '$lib/schemas/forms/log';
 import { readForm, readFormFile, readFormOf } from '$lib/server/read-form';
 import { fail } from '@sveltejs/kit';
 import { HOLDING_COLUMNS } from '$lib/formats/holdings-columns';

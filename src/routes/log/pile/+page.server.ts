@@ -1,6 +1,7 @@
 import { groups } from 'd3-array';
 import { fail, redirect } from '@sveltejs/kit';
-import { ClassLinesFormSchema, HandFormSchema, PileIdFormSchema } from '$lib/schemas/forms';
+import { ClassLinesFormSchema } from '$lib/schemas/forms/releases';
+import { HandFormSchema, PileIdFormSchema } from '$lib/schemas/forms/log';
 import { readFormOf } from '$lib/server/read-form';
 import { theCollection } from '$lib/server/collection';
 import { listSynonyms } from '$lib/server/copies/synonyms';

@@ -19,7 +19,7 @@ import {
 	LookedFormSchema,
 	TitlesFormSchema,
 	VariantLineFormSchema
-} from '$lib/schemas/forms';
+} from '$lib/schemas/forms/releases';
 import { readFormOf } from '$lib/server/read-form';
 import { theCollection } from '$lib/server/collection';
 import { countOwned, readCopies } from '$lib/server/copies/read-copies';

@@ -1,5 +1,5 @@
 import { fail } from '@sveltejs/kit';
-import { PairFormSchema } from '$lib/schemas/forms';
+import { PairFormSchema } from '$lib/schemas/forms/releases';
 import { theCollection } from '$lib/server/collection';
 import { compareView, MOST_SIDES } from '$lib/server/compare/compare-view';
 import { pairSections } from '$lib/server/compare/counterparts';

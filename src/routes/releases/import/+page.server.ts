@@ -1,4 +1,4 @@
-import { ChecklistFileFormSchema } from '$lib/schemas/forms';
+import { ChecklistFileFormSchema } from '$lib/schemas/forms/files';
 import { readForm, readFormFile } from '$lib/server/read-form';
 import { fail, redirect } from '@sveltejs/kit';
 import { expand } from '$lib/core/checklist/versions/expand';

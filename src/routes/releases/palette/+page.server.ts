@@ -1,6 +1,10 @@
 import { fail } from '@sveltejs/kit';
 import { parseTells } from '$lib/core/checklist/rule-sheet/tell-cell';
-import { FinishFormSchema, FinishKeyFormSchema, SharedFinishFormSchema } from '$lib/schemas/forms';
+import {
+	FinishFormSchema,
+	FinishKeyFormSchema,
+	SharedFinishFormSchema
+} from '$lib/schemas/forms/releases';
 import { theCollection } from '$lib/server/collection';
 import { readPaletteUse, removeFinish, saveFinish, shareFinish } from '$lib/server/palette/palette';
 import { readFormOf } from '$lib/server/read-form';

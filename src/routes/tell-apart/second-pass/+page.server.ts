@@ -1,5 +1,5 @@
 import { fail } from '@sveltejs/kit';
-import { PrintingFormSchema } from '$lib/schemas/forms';
+import { PrintingFormSchema } from '$lib/schemas/forms/tell-apart';
 import { theCollection } from '$lib/server/collection';
 import { readFormOf } from '$lib/server/read-form';
 import { loadRelease } from '$lib/server/releases/load-release';

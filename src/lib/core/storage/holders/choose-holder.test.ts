@@ -76,13 +76,13 @@ describe('holders and uses', () => {
 		expect(chooseHolder({ valueMinor: 500, format })).toMatchObject(wanted);
 	});
 
-	const own = (key: string, widthMm: number, heightMm: number, takesPt = 75) =>
+	const loader = (key: string, widthMm: number, heightMm: number, takesPt = 75) =>
 		ownHolder({
 			...{ key, name: key, sort: 'top-loader', takesPt, addsUm: 1000, addsG: 8 },
 			...{ innerWidthMm: widthMm, innerHeightMm: heightMm }
 		});
 	test('holders of one’s own: a small card gets the snug one, a large one is taken, what still fits none is named', () => {
-		const holders = [own('wide', 110, 160), own('strip', 40, 62, 55), own('mini', 42, 64)];
+		const holders = [loader('wide', 110, 160), loader('strip', 40, 62, 55), loader('mini', 42, 64)];
 		const chosen = (format: object) =>
 			chooseHolder({ valueMinor: 500, format }, USUAL_TIERS, holders);
 		expect(chosen({ widthMm: 38, heightMm: 60 })).toMatchObject({ holder: 'strip' });

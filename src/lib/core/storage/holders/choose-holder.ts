@@ -99,8 +99,8 @@ function choiceIn(
 	const none = { ...plain, holder: null, isSleeved };
 	if (wide.length === 0) {
 		const { widthMm, heightMm } = sizeOf(format);
-		const own = all.length > HOLDER_KINDS.length ? 'any holder here' : 'standard holders';
-		const oddity = `${widthMm} × ${heightMm} mm is larger than ${own}, which leave ${PLAY_MM} mm of play`;
+		const known = all.length > HOLDER_KINDS.length ? 'any holder here' : 'standard holders';
+		const oddity = `${widthMm} × ${heightMm} mm is larger than ${known}, which leave ${PLAY_MM} mm of play`;
 		return { ...none, oddity };
 	}
 	const pt = (format?.stockPt ?? STANDARD_STOCK_PT) + (isSleeved ? SLEEVE_UM / UM_A_PT : 0);

@@ -44,8 +44,8 @@ test('for all moves there and back with enough on hand, all rigid holders are as
 	fc.assert(
 		fc.property(holder, holder, fc.integer({ min: 1, max: 9 }), (from, to, quantity) => {
 			const onHand = Object.fromEntries(supplies.map(({ key }) => [key, { count: 100 }]));
-			const there = stockAfter(onHand, holderUses({ from, to, quantity }));
-			const back = stockAfter(there, holderUses({ from: to, to: from, quantity }));
+			const moved = stockAfter(onHand, holderUses({ from, to, quantity }));
+			const back = stockAfter(moved, holderUses({ from: to, to: from, quantity }));
 			for (const { key, isRigid } of HOLDER_KINDS) {
 				if (isRigid) expect(back[`holder:${key}`]).toEqual(onHand[`holder:${key}`]);
 			}

@@ -192,7 +192,7 @@ async function problemsInside(
 	if (!host || !kind) return [gone('box')];
 	const [self] = known ? await readBoxes(tx, [known.id]) : [];
 	const place = host.rows.find((each) => each.row === row);
-	const own = host.inside.find(({ id, row: at }) => id === known?.id && at === row)?.um ?? 0;
+	const takenUm = host.inside.find(({ id, row: at }) => id === known?.id && at === row)?.um ?? 0;
 	const tell = (message: string, remedy: string) => ({ field: 'inside', message, remedy });
 	return [
 		...(host.id === known?.id || host.insideId !== null || (self?.inside.length ?? 0) > 0
@@ -209,7 +209,7 @@ async function problemsInside(
 						'Choose a smaller kind, or a larger box.'
 					)
 				]),
-		...(place && place.usedUm - own + kind.lengthMm * 1000 > host.kind.rowMm * 1000
+		...(place && place.usedUm - takenUm + kind.lengthMm * 1000 > host.kind.rowMm * 1000
 			? [tell(`row ${row} of ${host.name} is too full for it`, 'Choose another row.')]
 			: [])
 	];

@@ -78,17 +78,17 @@ export function setAside(
 		const [from, to] = [holderSupply(holder), scuffedSupply(holder)];
 		const isRigid = (await listSupplies(tx)).some(({ key }) => key === to);
 		const onHand = await readPreference(tx, STOCK);
-		const there = onHand[from]?.count ?? 0;
+		const counted = onHand[from]?.count ?? 0;
 		if (!isRigid) {
 			return refused([
 				{ field: 'holder', message: `"${holder}" is no rigid holder`, remedy: 'Reload the page.' }
 			]);
 		}
-		if (count > there) {
+		if (count > counted) {
 			return refused([
 				{
 					field: 'count',
-					message: `only ${there} of them are on hand`,
+					message: `only ${counted} of them are on hand`,
 					remedy: 'Count them first, or put fewer aside.'
 				}
 			]);

@@ -1,4 +1,4 @@
-import { StepsDoneFormSchema } from '$lib/schemas/forms';
+import { StepsDoneFormSchema } from '$lib/schemas/forms/binders';
 import { readFormOf } from '$lib/server/read-form';
 import { error, fail } from '@sveltejs/kit';
 import { lieAsPlanned, takeSteps } from '$lib/server/binders/move-cards';

@@ -1,6 +1,6 @@
 import { fail } from '@sveltejs/kit';
 import { rowId } from '$lib/core/row-id';
-import { BlockNoteFormSchema } from '$lib/schemas/forms';
+import { BlockNoteFormSchema } from '$lib/schemas/forms/binders';
 import { readBlockNotes, writeBlockNote } from '$lib/server/binders/block-notes';
 import { alikeInBinder } from '$lib/server/binders/alike-in-binder';
 import { tellBlocks } from '$lib/server/binders/tell-blocks';

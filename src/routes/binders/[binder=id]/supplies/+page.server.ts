@@ -3,7 +3,7 @@ import { binderSupplies } from '$lib/server/binders/binder-supplies';
 import { readBinder } from '$lib/server/binders/read-binder';
 import { readPrices, setPrices } from '$lib/server/binders/supply-prices';
 import { theCollection } from '$lib/server/collection';
-import { PricesFormSchema } from '$lib/schemas/forms';
+import { PricesFormSchema } from '$lib/schemas/forms/binders';
 import { readFormOf } from '$lib/server/read-form';
 import { rowId } from '$lib/core/row-id';
 

@@ -3,7 +3,7 @@ import { walkSlip } from '$lib/core/storage/slips/slip-walk';
 import { answerLine } from '$lib/server/storage/slips/change-slips';
 import { readSlip } from '$lib/server/storage/slips/slips';
 import { theCollection } from '$lib/server/collection';
-import { SlipAnswerFormSchema } from '$lib/schemas/forms';
+import { SlipAnswerFormSchema } from '$lib/schemas/forms/boxes';
 import { readFormOf } from '$lib/server/read-form';
 import { rowId } from '$lib/core/row-id';
 

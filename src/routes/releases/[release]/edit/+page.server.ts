@@ -4,7 +4,11 @@ import { examine } from '$lib/core/checklist/doctor/examine';
 import { bad, good } from '$lib/core/problem';
 import { readOutline } from '$lib/core/checklist/outline/read-outline';
 import { subjectsOfTitles, withSubjects } from '$lib/core/checklist/subjects-of-titles';
-import { AddLinesFormSchema, MendFormSchema, SubjectsFormSchema } from '$lib/schemas/forms';
+import {
+	AddLinesFormSchema,
+	MendFormSchema,
+	SubjectsFormSchema
+} from '$lib/schemas/forms/releases';
 import { theCollection } from '$lib/server/collection';
 import { readPalette } from '$lib/server/palette/palette';
 import { readFormOf } from '$lib/server/read-form';
