@@ -2,7 +2,8 @@ import { group } from 'd3-array';
 import type { BoxKind } from '../../../core/storage/kinds/box-kind.ts';
 import { weighBoxes } from '../../../core/storage/plan/weigh-boxes.ts';
 import type { Reader } from '../../database/open.ts';
-import { readBoxes, readBoxKinds } from '../room/read-storage.ts';
+import { readBoxKinds } from '../../places/box-kinds.ts';
+import { readBoxes } from '../room/read-storage.ts';
 import type { StoragePlan } from './plan-storage.ts';
 import type { BoxId } from '../../../core/row-id.ts';
 

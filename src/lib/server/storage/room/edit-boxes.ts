@@ -10,7 +10,8 @@ import { useSupplies } from '../supplies/stock.ts';
 import { readKeeping } from '../../places/keeping.ts';
 import { gone } from '../gone.ts';
 import { standsIn } from '../../../core/storage/kinds/box-kind.ts';
-import { readBoxes, readBoxKinds } from './read-storage.ts';
+import { readBoxKinds } from '../../places/box-kinds.ts';
+import { readBoxes } from './read-storage.ts';
 import { removeDividerRows } from '../../removal/remove-divider-rows.ts';
 import { rowId, type BoxId, type ShelfId } from '../../../core/row-id.ts';
 

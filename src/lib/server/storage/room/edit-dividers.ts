@@ -5,7 +5,7 @@ import { boxes, dividers } from '../../database/tables/index.ts';
 import { makeChange, refused } from '../../journal/change.ts';
 import { gone } from '../gone.ts';
 import { insertDivider } from './insert-divider.ts';
-import { readBoxKinds } from './read-storage.ts';
+import { readBoxKinds } from '../../places/box-kinds.ts';
 import { BOX_DIVIDER } from '../../../core/storage/supplies/supply.ts';
 import { useSupplies } from '../supplies/stock.ts';
 import { removeDividerRows } from '../../removal/remove-divider-rows.ts';

@@ -1,19 +1,15 @@
 import { group, sum } from 'd3-array';
 import { asc, count, eq, inArray, sql } from 'drizzle-orm';
 import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
-import {
-	BOX_KINDS,
-	boxKindOf,
-	standsIn,
-	type BoxKind
-} from '../../../core/storage/kinds/box-kind.ts';
+import { boxKindOf, standsIn, type BoxKind } from '../../../core/storage/kinds/box-kind.ts';
 import type { BoxUse } from '../../../core/storage/kinds/box-use.ts';
 import { boxWeight } from '../../../core/storage/room/box-weight.ts';
 import { dividersUm } from '../../../core/storage/rows/dividers-um.ts';
 import { inWalkingOrder, nameShelf, type Shelf } from '../../../core/storage/shelves/shelf.ts';
 import { compareTitles } from '../../../core/checklist/numbers/compare-card-numbers.ts';
+import { readBoxKinds } from '../../places/box-kinds.ts';
 import type { Reader } from '../../database/open.ts';
-import { boxes, dividers, dividerSums, ownKinds, shelves } from '../../database/tables/index.ts';
+import { boxes, dividers, dividerSums, shelves } from '../../database/tables/index.ts';
 import type { BoxId, ShelfId } from '../../../core/row-id.ts';
 
 export interface StoredShelf extends Shelf {
@@ -56,15 +52,6 @@ export interface InnerBox {
 export async function readShelves(db: Reader): Promise<readonly StoredShelf[]> {
 	const rows = await db.select().from(shelves);
 	return inWalkingOrder(rows.map((row) => ({ ...row, key: String(row.id) })));
-}
-
-export async function readBoxKinds(db: Reader): Promise<readonly BoxKind[]> {
-	const rows = await db
-		.select({ kind: ownKinds.kind })
-		.from(ownKinds)
-		.where(eq(ownKinds.sort, 'box'))
-		.orderBy(asc(ownKinds.id));
-	return [...BOX_KINDS, ...rows.map(({ kind }) => kind as BoxKind)];
 }
 
 /** Boxes that stand on a shelf or nowhere, and in whose rows the smallest box of all goes. */

@@ -16,7 +16,7 @@ import type { Recorder } from '../../database/record.ts';
 import { makeChange, refused } from '../../journal/change.ts';
 import { readHolderKinds } from '../../places/keeping.ts';
 import { readPreference, writePreference, type Preference } from '../../preferences/preferences.ts';
-import { readBoxKinds } from '../room/read-storage.ts';
+import { readBoxKinds } from '../../places/box-kinds.ts';
 
 /** What is on hand: what was never counted has no entry. */
 export const STOCK: Preference<typeof StockSchema> = {
