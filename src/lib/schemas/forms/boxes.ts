@@ -55,7 +55,7 @@ export const BoxKindIdFormSchema = Type.Object({ key: Key });
 export const ThemeFormSchema = Type.Object({ release: Key, theme: Name });
 export const NewSlipFormSchema = Type.Object({
 	sort: Type.Enum(['put away', 'pull']),
-	of: Type.Enum(['homeless', 'to sell', 'binder', 'line']),
+	of: Type.Enum(['homeless', 'to sell', 'binder', 'line', 'misplaced']),
 	name: Type.Optional(Name),
 	binder: Type.Optional(orNull(idOf('binders', 'Choose a binder.'))),
 	release: Type.Optional(Key),

@@ -16,6 +16,11 @@ import { planStorage } from './plan/plan-storage.ts';
 import { listSlips, readSlip } from './slips/slips.ts';
 import { standAsPlanned } from './plan/stand-as-planned.ts';
 import { checkDivider, listDiscrepancies } from './stock-take/stock-take.ts';
+import { USUAL_CLASSES } from '../../core/storage/classes/keeping.ts';
+import type { ClassRule } from '../../core/storage/classes/storage-class.ts';
+import { bringBack, sendOut } from '../copies/outings.ts';
+import { setStorageClasses } from '../preferences/storage-classes.ts';
+import { misplacedCopies } from './slips/misplaced-copies.ts';
 import { withStorage } from './storage.fixture.ts';
 import { type RowId, rowId } from '../../core/row-id.ts';
 
@@ -29,8 +34,22 @@ const TABLES = [
 	'box_cards',
 	'slips',
 	'slip_lines',
-	'discrepancies'
+	'discrepancies',
+	'outings',
+	'preferences'
 ];
+
+/** Rules of which one after the other holds. */
+const CLASSES: readonly (readonly ClassRule[])[] = [
+	USUAL_CLASSES,
+	[{ name: 'Old', where: { toYear: 1992 } }, ...USUAL_CLASSES],
+	[{ name: 'Brass', where: { finishes: ['Brass'] } }],
+	[
+		{ name: 'Dear', where: { leastValueMinor: 100, currency: 'EUR' } },
+		{ name: 'Rest', where: {} }
+	]
+];
+const SMALL = { school: 'year' as const, fill: 20, have: 10, growth: 50, small: true };
 
 /** Every row of the storage room, as text: two states are the same where this is. */
 async function snapshot(): Promise<string> {
@@ -86,6 +105,26 @@ const ACTIONS: readonly ((n: number, m: number) => Promise<unknown>)[] = [
 		logOwned(storage.collection, releaseOf(n), [
 			{ version: `${releaseOf(n)}/base-${1 + (m % 9)}`, quantity: m % 3 }
 		]),
+	(n) => setStorageClasses(storage.collection, pick(CLASSES, n) ?? []),
+	() => standAsPlanned(storage.collection, SMALL),
+	async (n, m) =>
+		editCopy(storage.collection, await idIn('copies', n), {
+			valueMinor: pick([null, 90, 150, 2500], m) ?? null,
+			currency: 'EUR',
+			status: pick(['kept', 'to sell', 'spare'] as const, n + m) ?? 'kept'
+		}),
+	async () =>
+		makeSlip(storage.collection, 'pull', '', {
+			of: 'copies',
+			ids: await misplacedCopies(storage.collection.db, 50)
+		}),
+	async (n, m) =>
+		sendOut(storage.collection, [{ copyId: await idIn('copies', n), quantity: 1 + (m % 2) }], {
+			kind: 'look',
+			to: 'Wren',
+			dueOn: null
+		}),
+	async (n) => bringBack(storage.collection, await idIn('outings', n)),
 	async (n) => removeDivider(storage.collection, await idIn('dividers', n)),
 	async (n) => removeBox(storage.collection, await idIn('boxes', n))
 ];
@@ -136,6 +175,18 @@ async function checkRoom() {
 	expect(sum(plan.sets.map(({ cards }) => cards))).toBe(sum(homeless.map(({ free }) => free)));
 	const um = sum(plan.sets.map(({ cards, stockPt = 0 }) => cards * stockPt * 25.4));
 	expect(um).toBeCloseTo(sum(homeless.map((copy) => copy.free * copy.um)), 3);
+	// What was just planned by the rules stands as they say, in rows that take it; small boxes in larger ones.
+	expect(
+		await rowsOf(
+			'select b.id from boxes b join boxes h on h.id = b.inside_id where h.inside_id is not null'
+		)
+	).toEqual([]);
+	const uses = new Set((await readKeeping(db)).uses);
+	expect(plan.boxes.filter(({ use }) => !uses.has(use))).toEqual([]);
+	// No more is out than there is.
+	expect(
+		await rowsOf('select copy_id from outings where copy_id not in (select id from copies)')
+	).toEqual([]);
 	// A slip leads to dividers that are there.
 	const dividers = new Set(
 		(await rowsOf<{ id: number }>('select id from dividers')).map(({ id }) => id)

@@ -143,6 +143,13 @@
 				<span class="ml-2 quiet">Heavy boxes go on low shelves that bear them.</span>
 			</form>
 		{/if}
+		{#if isAny && view.short.length > 0}
+			<p class="mb-4 max-w-3xl border-l-3 border-accent pl-4">
+				On hand is less than it takes: {view.short
+					.map(({ name, count, enough }) => `${name}: ${count} of ${enough}`)
+					.join('; ')}.
+			</p>
+		{/if}
 		{#if plan.broken.length > 0}
 			<p class="mt-4 max-w-3xl border-l-3 border-accent pl-4">
 				Over a border of rows or boxes: {plan.broken.join(', ')}.

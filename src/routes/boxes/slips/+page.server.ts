@@ -2,6 +2,7 @@ import { fail, redirect } from '@sveltejs/kit';
 import { makeSlip, removeSlip } from '$lib/server/storage/slips/change-slips';
 import type { SlipSource } from '$lib/server/storage/slips/find-slip-cards';
 import { copiesForBinder } from '$lib/server/storage/slips/copies-for-binder';
+import { misplacedCopies } from '$lib/server/storage/slips/misplaced-copies';
 import { listSlips } from '$lib/server/storage/slips/slips';
 import { listBinders } from '$lib/server/binders/read-binder';
 import { theCollection } from '$lib/server/collection';
@@ -18,10 +19,14 @@ export const load = async ({ depends }) => {
 	};
 };
 
+/** What is pulled in an evening. */
+const MOST_MISPLACED = 1000;
+
 /** Which cards a slip is made for. */
 async function sourceOf(db: Reader, asked: NewSlip): Promise<SlipSource> {
 	const { of, binder = null, release = '', line = '' } = asked;
 	if (of === 'line') return { of, release, line };
+	if (of === 'misplaced') return { of: 'copies', ids: await misplacedCopies(db, MOST_MISPLACED) };
 	if (of !== 'binder') return { of };
 	return { of: 'copies', ids: binder === null ? [] : await copiesForBinder(db, binder) };
 }

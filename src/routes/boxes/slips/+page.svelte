@@ -97,6 +97,19 @@
 			<input type="hidden" name="name" value="For sale" />
 			<button class="btn btn-sm">Everything that is to sell</button>
 		</form>
+		<form method="POST" action="?/make" use:enhance>
+			<input type="hidden" name="sort" value="pull" /><input
+				type="hidden"
+				name="of"
+				value="misplaced"
+			/>
+			<input type="hidden" name="name" value="Kept elsewhere now" />
+			<button
+				class="btn btn-sm"
+				title="Cards whose storage class or value tier has another box than the one they stand in"
+				>What belongs in another box</button
+			>
+		</form>
 		{#if data.binders.length > 0}
 			<form method="POST" action="?/make" use:enhance class="flex items-end gap-2">
 				<input type="hidden" name="sort" value="pull" /><input

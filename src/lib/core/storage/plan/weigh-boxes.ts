@@ -33,6 +33,12 @@ export function weighBoxes(
 				})
 			);
 		const cards = parts.reduce((sum, { count }) => sum + count, 0);
-		return { box, cards, ...boxWeight(parts, boxKindOf(kind, kinds).tareG) };
+		const small = rows.flatMap(({ entries }) =>
+			entries.flatMap(({ smallBox }) =>
+				smallBox === undefined ? [] : [boxKindOf(smallBox, kinds)]
+			)
+		);
+		const tareG = [boxKindOf(kind, kinds), ...small].reduce((sum, each) => sum + each.tareG, 0);
+		return { box, cards, ...boxWeight(parts, tareG) };
 	});
 }

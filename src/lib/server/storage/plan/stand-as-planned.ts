@@ -22,7 +22,7 @@ import type { Keeping } from '../../../core/storage/classes/keeping.ts';
 import type { RoomBox } from '../../../core/storage/plan/plan-room.ts';
 import { runKey } from '../../../core/storage/runs/run.ts';
 import { STORAGE_CHOICE, storageOptions, type StorageChoice } from './read-storage-options.ts';
-import { BOX_DIVIDER, boxSupply, type SupplyUse } from '../../../core/storage/supplies/supply.ts';
+import { usesOfPlan } from '../../../core/storage/supplies/uses-of-plan.ts';
 import { useSupplies } from '../supplies/stock.ts';
 import { readBoxKinds } from '../../places/box-kinds.ts';
 import { readBoxes, readShelves } from '../room/read-storage.ts';
@@ -92,25 +92,6 @@ export function standAsPlanned(
 				: 'Stand new dividers';
 		return { value: { boxes: ids.length, cards: stander.count() }, label };
 	});
-}
-
-/** Boxes and dividers that are made up for a plan; a set alone in its box has no divider. */
-function usesOfPlan({ added, addedSmall, boxes: planned }: StoragePlan): readonly SupplyUse[] {
-	const dividersIn = planned.reduce((sum, { rows }) => {
-		const inRow = rows.flatMap(({ entries: of }) => of);
-		const entries = inRow.filter(({ smallBox }) => smallBox === undefined).length;
-		return sum + (rows.length === 1 && entries === 1 ? 0 : entries);
-	}, 0);
-	return [
-		...planned.map(({ kind }) => ({ key: boxSupply(kind), count: 1 })),
-		...addedSmall.map(({ kind }) => ({ key: boxSupply(kind), count: 1 })),
-		...planned
-			.flatMap(({ rows }) => rows.flatMap(({ entries }) => entries))
-			.flatMap(({ smallBox }) =>
-				smallBox === undefined ? [] : [{ key: boxSupply(smallBox), count: 1 }]
-			),
-		{ key: BOX_DIVIDER, count: added.length + dividersIn }
-	];
 }
 
 interface Stander {

@@ -1,6 +1,10 @@
 import { group } from 'd3-array';
 import type { BoxKind } from '../../../core/storage/kinds/box-kind.ts';
 import { weighBoxes } from '../../../core/storage/plan/weigh-boxes.ts';
+import { lowSupplies, type LowSupply } from '../../../core/storage/supplies/supply.ts';
+import { usesOfPlan } from '../../../core/storage/supplies/uses-of-plan.ts';
+import { readPreference } from '../../preferences/preferences.ts';
+import { listSupplies, STOCK } from '../supplies/stock.ts';
 import type { Reader } from '../../database/open.ts';
 import { readBoxKinds } from '../../places/box-kinds.ts';
 import { readBoxes } from '../room/read-storage.ts';
@@ -15,6 +19,8 @@ export interface StorageView {
 	readonly weights: readonly PlanWeight[];
 	readonly kinds: readonly BoxKind[];
 	readonly standing: readonly { readonly id: BoxId; readonly name: string }[];
+	/** What is counted of the supplies, and is less than the plan takes. */
+	readonly short: readonly LowSupply[];
 }
 
 export async function storageView(db: Reader, plan: StoragePlan): Promise<StorageView> {
@@ -24,5 +30,9 @@ export async function storageView(db: Reader, plan: StoragePlan): Promise<Storag
 		weighBoxes(boxes, sets.get(use) ?? [], kinds)
 	);
 	const standing = (await readBoxes(db)).map(({ id, name }) => ({ id, name }));
-	return { plan, weights, kinds, standing };
+	const stock = await readPreference(db, STOCK);
+	// Only what the plan takes is asked for here, not what one wishes to have.
+	const counted = Object.entries(stock).map(([key, { count }]) => [key, { count }] as const);
+	const short = lowSupplies(Object.fromEntries(counted), await listSupplies(db), usesOfPlan(plan));
+	return { plan, weights, kinds, standing, short };
 }
