@@ -183,6 +183,10 @@ const StackSchema = Type.Object(
 	{
 		key: said(Word, 'Names the card in the answer.'),
 		set: said(Word, 'Key of the set it is of.'),
+		keptIn: said(
+			Type.Optional(Word),
+			'Storage class or value tier in whose boxes it is kept; left out: with its set.'
+		),
 		number: said(orNull(Type.String({ maxLength: 60 })), 'As printed; null: none.'),
 		title: said(Type.String({ maxLength: 300 }), 'What it is called.'),
 		sortAs: said(
@@ -203,6 +207,14 @@ export const PutAwayInput = Type.Object(
 						row: said(Count, 'Its row, from 1.'),
 						divider: said(Word, 'What the divider says.'),
 						set: said(Word, 'Key of the set behind it.'),
+						keptIn: said(
+							Type.Optional(Word),
+							'Storage class or value tier that the box is for; left out: sets.'
+						),
+						inside: said(
+							Type.Optional(Word),
+							'Where the box stands, where that is in a larger one; left out: in none.'
+						),
 						numbers: said(
 							list(orNull(Type.String({ maxLength: 60 })), 100_000),
 							'Numbers that stand there, in order; null: a card without one.'
@@ -235,6 +247,7 @@ export const PutAwayOutput = Type.Object(
 						box: said(Word, 'Name of the box.'),
 						row: said(Count, 'Its row, from 1.'),
 						divider: said(Word, 'What the divider says.'),
+						inside: said(Type.Optional(Word), 'The larger box in which the box stands.'),
 						after: said(orNull(Type.String()), 'What stands before its place; null: nothing.'),
 						before: said(orNull(Type.String()), 'What stands behind its place; null: nothing.')
 					},
@@ -243,7 +256,10 @@ export const PutAwayOutput = Type.Object(
 			),
 			'Where each card goes, in walking order.'
 		),
-		homeless: said(Type.Array(Word), 'Keys of cards whose set stands nowhere.'),
+		homeless: said(
+			Type.Array(Word),
+			'Keys of cards whose set stands nowhere, or in no box for their class.'
+		),
 		absent: said(
 			Type.Array(Word),
 			'Keys of cards to pull that are not there, though others of their set are.'

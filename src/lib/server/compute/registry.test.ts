@@ -271,10 +271,13 @@ const EXAMPLES: Readonly<Record<string, { body: unknown; holds: unknown }>> = {
 	},
 	'put-away': {
 		body: {
-			cards: [{ key: 'c', set: 's', number: '115', title: '' }],
+			cards: [
+				{ key: 'c', set: 's', number: '115', title: '' },
+				{ key: 'd', set: 's', number: '115', title: '', keptIn: 'best' }
+			],
 			places: [{ box: 'Long box 4', row: 2, divider: 'D', set: 's', numbers: ['112', '118'] }]
 		},
-		holds: { lines: [{ after: '112', before: '118' }], homeless: [] }
+		holds: { lines: [{ after: '112', before: '118' }], homeless: ['d'] }
 	},
 	'stack-height': {
 		// Fifty cards of 20 pt are an inch, which is 25.4 mm.

@@ -1,10 +1,11 @@
-import { eq, inArray } from 'drizzle-orm';
+import { inArray } from 'drizzle-orm';
 import type { Transaction } from '../database/open.ts';
-import { boxCards, boxes, copies, dividers } from '../database/tables/index.ts';
+import { boxCards } from '../database/tables/index.ts';
 import type { Recorder } from '../database/record.ts';
 import { readKeeping } from './keeping.ts';
-import { keptAs, keptColumns } from './kept-columns.ts';
+import { keptAs } from './kept-columns.ts';
 import { readFacts } from './kept-facts.ts';
+import { standingCopies } from './standing-copies.ts';
 import { readSwatches } from './read-swatches.ts';
 import type { CopyId } from '../../core/row-id.ts';
 
@@ -18,23 +19,7 @@ export async function measureAnew(
 	copyIds: readonly CopyId[]
 ): Promise<void> {
 	const keeping = await readKeeping(tx);
-	const standing = await tx
-		.select({
-			id: boxCards.id,
-			um: boxCards.um,
-			mg: boxCards.mg,
-			boxUse: boxes.use,
-			releaseId: copies.releaseId,
-			cardKey: copies.cardKey,
-			parallelKey: copies.parallelKey,
-			variantKey: copies.variantKey,
-			...keptColumns(keeping)
-		})
-		.from(boxCards)
-		.innerJoin(copies, eq(boxCards.copyId, copies.id))
-		.innerJoin(dividers, eq(boxCards.dividerId, dividers.id))
-		.innerJoin(boxes, eq(dividers.boxId, boxes.id))
-		.where(inArray(boxCards.copyId, [...copyIds]));
+	const standing = await standingCopies(tx, keeping, inArray(boxCards.copyId, [...copyIds]));
 	const releaseIds = standing.map(({ releaseId }) => releaseId);
 	const swatchOf = await readSwatches(tx, releaseIds);
 	const factsOf = await readFacts(tx, keeping, releaseIds);

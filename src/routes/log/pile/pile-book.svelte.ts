@@ -1,28 +1,24 @@
-import type { Release } from '$lib/core/checklist/release';
 import type { Condition } from '$lib/core/copies/condition';
-import type { StackSlot } from '$lib/core/goal/judge-card';
 import type { Narrowing } from '$lib/core/pile/find-on-pile';
 import { countPiles, type PileCount } from '$lib/core/pile/count-piles';
 import { choiceOfLaid, laidCard } from '$lib/core/pile/laid-card';
-import { indexPile } from '$lib/core/pile/pile-index';
 import {
 	afterTaking,
 	judgePileCard,
-	slotsByVersion,
 	type PileChoice,
 	type PileJudgement,
 	type PileState
 } from '$lib/core/pile/judge-pile-card';
-import type { KnownWorth } from '$lib/core/pile/next-pile';
 import { questionOnPile } from '$lib/core/pile/pile-question';
 import { bad, type Outcome, type Problem } from '$lib/core/problem';
 import { readPileRun } from '$lib/core/pile/read-pile-run';
 import type { Keeping } from '$lib/core/storage/classes/keeping';
 import type { Answer } from '$lib/core/telling/next-question';
 import { refreshJournal } from '$lib/ui/refresh';
-import { ask, send } from '$lib/ui/send';
+import { send } from '$lib/ui/send';
 import type { Laid } from '$lib/server/pile/log-pile-cards';
 import type { LyingCards } from '$lib/server/pile/read-lying';
+import { createPileKnowledge } from './pile-knowledge.svelte';
 import type { PileView } from '$lib/server/pile/read-pile';
 
 /** A card that was taken off the pile. */
@@ -72,18 +68,13 @@ export function createPileBook({
 	narrowing,
 	condition
 }: PileOptions) {
-	let releases = $state.raw<readonly Release[]>(view.releases);
-	let owned = $state.raw<ReadonlyMap<string, number>>(new Map(view.owned));
-	let slots = $state.raw<readonly StackSlot[]>(view.slots);
-	let wantedBy = $state.raw<ReadonlyMap<string, readonly string[]>>(new Map(view.wantedBy));
-	let worth = $state.raw<ReadonlyMap<string, KnownWorth>>(new Map(view.worth));
 	let problems = $state.raw<readonly Problem[]>([]);
 	let answers = $state.raw<readonly Answer[]>([]);
 	let line = $state('');
 	let isSearching = $state(false);
 	let next = 0;
-	const index = $derived(indexPile(releases));
-	const byVersion = $derived(slotsByVersion(slots));
+	const knowledge = createPileKnowledge(view);
+	const index = $derived(knowledge.index);
 	const steps: Step[] = [];
 	let taken = $state.raw<readonly TakenCard[]>(takeUp());
 	/** What lay on the piles when the page was opened, less what was taken back of it. */
@@ -120,20 +111,17 @@ export function createPileBook({
 	}
 	/** What there is after some cards. */
 	function stateAfter(cards: readonly TakenCard[]): PileState {
-		const known = condition();
+		const usual = condition();
 		const progress = afterTaking(choicesOf(cards));
 		const last = cards.find(({ state }) => state !== 'failed');
 		return {
-			slots: byVersion,
-			owned,
+			...knowledge.state,
 			...progress,
 			...(last ? { before: afterTaking([last.choice]).before } : {}),
 			keeping: keeping(),
-			worth,
-			wantedBy,
 			narrowing: narrowing(),
 			synonyms,
-			...(known ? { condition: known } : {})
+			...(usual ? { condition: usual } : {})
 		};
 	}
 	function judge(text: string): PileJudgement {
@@ -265,7 +253,7 @@ export function createPileBook({
 			return judgement;
 		},
 		get releases() {
-			return releases;
+			return knowledge.releases;
 		},
 		get index() {
 			return index;
@@ -349,29 +337,14 @@ export function createPileBook({
 			const text = line;
 			if (text.trim() === '' || isSearching) return;
 			isSearching = true;
-			const { year = '', maker = '' } = narrowing();
-			const query = new URLSearchParams({ line: text, year, maker });
-			for (const { key } of releases) query.append('known', key);
-			const outcome = await ask<PileView>('GET', `/api/pile?${query}`);
+			const outcome = await knowledge.search(text, narrowing());
 			isSearching = false;
-			if (!outcome.ok) {
-				problems = outcome.problems;
-				return;
-			}
-			const found = outcome.value;
-			if (found.releases.length === 0) {
-				// Who has gone on meanwhile does not ask any more.
-				if (line !== text) return;
+			if (!outcome.ok) problems = outcome.problems;
+			// Who has gone on meanwhile does not ask any more.
+			else if (outcome.value === 0 && line === text) {
 				const remedy = 'Try fewer words, or bring its checklist in.';
 				problems = [{ message: `no other release has "${text}"`, remedy }];
-				return;
 			}
-			releases = [...releases, ...found.releases];
-			owned = new Map([...owned, ...found.owned]);
-			worth = new Map([...worth, ...found.worth]);
-			wantedBy = new Map([...wantedBy, ...found.wantedBy]);
-			const keys = new Set(slots.map(({ goal, key }) => `${goal} ${key}`));
-			slots = [...slots, ...found.slots.filter(({ goal, key }) => !keys.has(`${goal} ${key}`))];
 		}
 	};
 }

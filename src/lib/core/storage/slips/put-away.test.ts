@@ -120,6 +120,35 @@ test('for all sets over several dividers, in any order: a card goes where its ne
 	);
 });
 
+test('a class has boxes of its own: the same set stands in each, and a card goes into the one for it', () => {
+	const place = (box: string, more: object) => ({
+		...{ box, row: 1, divider: 'S', set: 's', numbers: ['1', '9'] },
+		...more
+	});
+	const places = [
+		place('Long box 1', {}),
+		place('Ada 1', { keptIn: 'Ada' }),
+		place('S 1994', { set: 'tiny', numbers: [], inside: 'in Long box 1, row 2' })
+	];
+	const card = (key: string, more: object) => ({
+		...{ key, set: 's', number: '5', title: '' },
+		...more
+	});
+	const cards = [
+		card('ada', { keptIn: 'Ada' }),
+		card('set', {}),
+		card('dear', { keptIn: 'best' }),
+		card('small', { set: 'tiny' })
+	];
+	const slip = putAway(cards, places);
+	expect(slip.lines.map(({ card: key, box, inside, after }) => [key, box, inside, after])).toEqual([
+		['set', 'Long box 1', undefined, '1'],
+		['ada', 'Ada 1', undefined, '1'],
+		['small', 'S 1994', 'in Long box 1, row 2', null]
+	]);
+	expect(slip.homeless).toEqual(['dear']);
+});
+
 test('titles and letters decide between dividers as numbers do', () => {
 	const titled = (divider: string, titles: string[]) => ({
 		...place('1', 1, 'u', []),

@@ -11,6 +11,10 @@ export interface DividerPlace {
 	readonly divider: string;
 	/** Key of the set behind it. */
 	readonly set: string;
+	/** The storage class or value tier that the box is for; left out: sets. */
+	readonly keptIn?: string;
+	/** Where the box stands, where that is in a larger one: "in Long box 3, row 2". */
+	readonly inside?: string;
 	/** Numbers that stand there, in any order; doubles count. */
 	readonly numbers: readonly (string | null)[];
 	/** Titles of cards without a number, with what they are sorted as where that is something else. */
@@ -21,6 +25,8 @@ export interface DividerPlace {
 export interface StackCard extends Titled {
 	readonly key: string;
 	readonly set: string;
+	/** The storage class or value tier in whose boxes it is kept; left out: with its set. */
+	readonly keptIn?: string;
 	readonly number: string | null;
 }
 
@@ -30,6 +36,8 @@ export interface SlipPlace {
 	readonly box: string;
 	readonly row: number;
 	readonly divider: string;
+	/** The larger box in which the box stands; left out: in none. */
+	readonly inside?: string;
 	/** Number or title of the neighbours; null: the divider, or nothing behind. */
 	readonly after: string | null;
 	readonly before: string | null;
@@ -37,7 +45,7 @@ export interface SlipPlace {
 
 export interface Slip {
 	readonly lines: readonly SlipPlace[];
-	/** Cards of sets that stand nowhere. */
+	/** Cards of sets that stand nowhere, or in no box for their class. */
 	readonly homeless: readonly string[];
 	/** Cards to pull that are not there, though others of their set are. */
 	readonly absent: readonly string[];
@@ -126,10 +134,11 @@ function walk(
 	const homeless: string[] = [];
 	const absent: string[] = [];
 	const placesOf = new Map<string, number[]>();
-	places.forEach(({ set }, place) => push(placesOf, set, place));
+	places.forEach((place, at) => push(placesOf, standKey(place), at));
 	const stacks = new Map<string, StackCard[]>();
 	for (const card of cards) {
-		if (placesOf.has(card.set)) push(stacks, card.set, card);
+		const key = standKey(card);
+		if (placesOf.has(key)) push(stacks, key, card);
 		else homeless.push(card.key);
 	}
 	const lines: (SlipPlace & { readonly place: number })[] = [];
@@ -141,8 +150,9 @@ function walk(
 				absent.push(card.key);
 				continue;
 			}
-			const { box, row, divider } = places[step.place] as DividerPlace;
-			lines.push({ card: card.key, box, row, divider, ...step });
+			const { box, row, divider, inside } = places[step.place] as DividerPlace;
+			const where = inside === undefined ? {} : { inside };
+			lines.push({ card: card.key, box, row, divider, ...where, ...step });
 		}
 	}
 	return {
@@ -151,6 +161,10 @@ function walk(
 		absent
 	};
 }
+
+/** A set stands apart in the boxes of each class. */
+const standKey = ({ set, keptIn = '' }: { readonly set: string; readonly keptIn?: string }) =>
+	JSON.stringify([keptIn, set]);
 
 function standingSet(
 	setPlaces: readonly number[],

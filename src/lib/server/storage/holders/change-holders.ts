@@ -2,6 +2,7 @@ import { inArray } from 'drizzle-orm';
 import { checkTiers } from '../../../core/storage/holders/check-tiers.ts';
 import { holderUses, type SupplyUse } from '../../../core/storage/supplies/supply.ts';
 import { good, type Outcome } from '../../../core/problem.ts';
+import { chunks } from '../../database/chunks.ts';
 import type { Collection } from '../../database/open.ts';
 import { copies } from '../../database/tables/index.ts';
 import { makeChange, refused } from '../../journal/change.ts';
@@ -18,21 +19,26 @@ export function setHolders(
 	moves: readonly { readonly copyId: CopyId; readonly to: string | null }[]
 ): Promise<Outcome<{ readonly moved: number }>> {
 	return makeChange(collection, async (record, tx) => {
-		const ids = moves.map(({ copyId }) => copyId);
-		const rows = await tx.select().from(copies).where(inArray(copies.id, ids));
-		const rowOf = new Map(rows.map((row) => [row.id, row]));
+		const rowOf = new Map<CopyId, typeof copies.$inferSelect>();
+		for (const some of chunks(moves, 5000)) {
+			const ids = some.map(({ copyId }) => copyId);
+			for (const row of await tx.select().from(copies).where(inArray(copies.id, ids)))
+				rowOf.set(row.id, row);
+		}
 		if (moves.some(({ copyId }) => !rowOf.has(copyId))) {
 			return refused([{ message: 'a copy is gone', remedy: 'Look at the list as it is now.' }]);
 		}
 		const holders = await readHolderKinds(tx);
 		const uses: SupplyUse[] = [];
+		const changed: CopyId[] = [];
 		for (const { copyId, to } of moves) {
 			const row = rowOf.get(copyId);
 			if (!row || row.holder === to) continue;
 			await record.update(copies, copyId, { holder: to });
-			await measureAnew(record, tx, [row.id]);
+			changed.push(row.id);
 			uses.push(...holderUses({ from: row.holder, to, quantity: row.quantity }, holders));
 		}
+		for (const some of chunks(changed, 5000)) await measureAnew(record, tx, some);
 		await useSupplies(record, tx, uses);
 		const label =
 			moves.length === 1

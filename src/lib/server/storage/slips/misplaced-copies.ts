@@ -1,11 +1,12 @@
 import { setImmediate } from 'node:timers/promises';
-import { eq, inArray } from 'drizzle-orm';
+import { inArray } from 'drizzle-orm';
 import { USES_WITHOUT_CARDS } from '../../../core/storage/kinds/box-use.ts';
 import { chunks } from '../../database/chunks.ts';
 import type { Reader } from '../../database/open.ts';
-import { boxCards, boxes, copies, dividers, releases } from '../../database/tables/index.ts';
-import { keptAs, keptColumns } from '../../places/kept-columns.ts';
+import { copies, releases } from '../../database/tables/index.ts';
+import { keptAs } from '../../places/kept-columns.ts';
 import { readFacts } from '../../places/kept-facts.ts';
+import { standingCopies } from '../../places/standing-copies.ts';
 import { readKeeping } from '../../places/keeping.ts';
 import type { CopyId } from '../../../core/row-id.ts';
 
@@ -19,26 +20,12 @@ export async function misplacedCopies(db: Reader, most: number): Promise<readonl
 	const found = new Set<CopyId>();
 	for (const some of chunks(all, RELEASES_A_CHUNK)) {
 		const ids = some.map(({ id }) => id);
-		const rows = await db
-			.select({
-				id: copies.id,
-				boxUse: boxes.use,
-				releaseId: copies.releaseId,
-				cardKey: copies.cardKey,
-				parallelKey: copies.parallelKey,
-				variantKey: copies.variantKey,
-				...keptColumns(keeping)
-			})
-			.from(boxCards)
-			.innerJoin(copies, eq(boxCards.copyId, copies.id))
-			.innerJoin(dividers, eq(boxCards.dividerId, dividers.id))
-			.innerJoin(boxes, eq(dividers.boxId, boxes.id))
-			.where(inArray(copies.releaseId, ids));
+		const rows = await standingCopies(db, keeping, inArray(copies.releaseId, ids));
 		const factsOf = await readFacts(db, keeping, ids);
-		for (const { id, boxUse, ...row } of rows) {
+		for (const { copyId, boxUse, ...row } of rows) {
 			// What a person put among sealed packs or supplies stays there.
 			if (USES_WITHOUT_CARDS.some((use) => use === boxUse)) continue;
-			if (keptAs(row, null, keeping, factsOf(row)).use !== boxUse) found.add(id);
+			if (keptAs(row, null, keeping, factsOf(row)).use !== boxUse) found.add(copyId);
 		}
 		if (found.size >= most) break;
 		await setImmediate();
