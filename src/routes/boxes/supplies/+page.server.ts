@@ -37,6 +37,13 @@ export const actions = {
 			keys.map((key, i) => {
 				const counted = read((count[i] ?? '').trim(), 'count', key);
 				const enough = read((least[i] ?? '').trim(), 'least', key);
+				if (counted === null && enough !== null && /^\d*$/.test(count[i] ?? '')) {
+					problems.push({
+						field: 'count',
+						message: `${key}: nobody has counted it, so nothing can be warned of`,
+						remedy: 'Say how many there are.'
+					});
+				}
 				const limit = enough === null ? {} : { least: enough };
 				return [key, counted === null ? null : { count: counted, ...limit }] as const;
 			})
