@@ -92,7 +92,7 @@ test('what is out keeps its place, reminds and comes back; a holder of one’s o
 	await page.goto(`${url}/releases/tidewater-strips-1926/cards/base-1`, {
 		waitUntil: 'networkidle'
 	});
-	await page.getByRole('link', { name: 'Goes out' }).click();
+	await page.getByRole('link', { name: 'Lend or send' }).click();
 	await page.getByText('They go out').click();
 	await page.getByRole('button', { name: '1 card out' }).press('Enter');
 	await expect(page.getByRole('alert')).toContainText('nobody is named');

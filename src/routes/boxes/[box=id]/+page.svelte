@@ -2,7 +2,7 @@
 	import { enhance } from '$app/forms';
 	import { resolve } from '$app/paths';
 	import { nameShelf } from '$lib/core/storage/shelves/shelf';
-	import { countOf, formatKg } from '$lib/ui/numerals';
+	import { countOf, formatCount, formatKg } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import BoxForm from '$lib/ui/shelf/BoxForm.svelte';
 	import BoxRow from '$lib/ui/shelf/BoxRow.svelte';
@@ -18,6 +18,7 @@
 	let mode = $state<'look' | 'stock' | 'change'>('look');
 	const open = $derived(dividers.find(({ id }) => id === chosen));
 	const shelf = $derived(data.shelves.find(({ id }) => id === box.shelfId));
+	const inSmall = $derived(box.inside.reduce((sum, { cards }) => sum + cards, 0));
 	const host = $derived(data.hosts.find(({ id }) => id === box.insideId));
 	const MODES = [
 		{ key: 'look', name: 'Inside' },
@@ -40,9 +41,10 @@
 				: host
 					? `, in ${host.name}, row ${box.insideRow}`
 					: ', on no shelf'} ·
-			<strong class="font-semibold text-base-content">{countOf(box.cards, 'card')}</strong>, {formatKg(
-				box.grams
-			)} · {Math.round(100 * box.fill)} % full
+			<strong class="font-semibold text-base-content">{countOf(box.cards, 'card')}</strong
+			>{inSmall > 0 ? `, ${formatCount(inSmall)} more in small boxes` : ''}, {formatKg(box.grams)} · {Math.round(
+				100 * box.fill
+			)} % full
 		</p>
 	</div>
 	<div class="flex flex-wrap gap-1" role="group" aria-label="What to do with this box">

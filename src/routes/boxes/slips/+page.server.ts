@@ -37,7 +37,12 @@ export const actions = {
 		if (!form.ok) return fail(400, { sort: 'put away' as const, problems: form.problems });
 		const { sort, name = '', ...of } = form.value;
 		const collection = await theCollection();
-		const done = await makeSlip(collection, sort, name, await sourceOf(collection.db, of));
+		const source = await sourceOf(collection.db, of);
+		if (of.of === 'misplaced' && source.of === 'copies' && source.ids.length === 0) {
+			const message = 'every card stands in a box for its class, tier or set';
+			return fail(400, { sort, problems: [{ message }] });
+		}
+		const done = await makeSlip(collection, sort, name, source);
 		if (!done.ok) return fail(400, { sort, problems: done.problems });
 		const missing =
 			of.of === 'line' && done.notes.length > 0 ? `?missing=${done.notes.length}` : '';

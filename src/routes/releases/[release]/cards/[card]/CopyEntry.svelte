@@ -66,7 +66,7 @@
 	>
 	{#if copy.out.length === 0}
 		<!-- eslint-disable-next-line svelte/no-navigation-without-resolve -- resolved, with a query behind it -->
-		<a class="btn btn-ghost btn-sm" href="{resolve('/log/many')}?copy={copy.id}">Goes out</a>
+		<a class="btn btn-ghost btn-sm" href="{resolve('/log/many')}?copy={copy.id}">Lend or send</a>
 	{:else}
 		<a class="btn btn-ghost btn-sm" href={resolve('/boxes/out')}>It is out</a>
 	{/if}
