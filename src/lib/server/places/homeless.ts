@@ -10,7 +10,7 @@ import type { Keeping } from '../../core/storage/classes/keeping.ts';
 import { qualityRank, type Condition } from '../../core/copies/condition.ts';
 import { FILED_CARD, WITH_FILED_CARD } from './filed-card.ts';
 import { keptAs, keptColumns, type KeptRow } from './kept-columns.ts';
-import { readFacts } from './kept-facts.ts';
+import { PLAIN, readFacts, VARIANT } from './kept-facts.ts';
 import { readSwatches } from './read-swatches.ts';
 import type { CopyId, ReleaseId } from '../../core/row-id.ts';
 
@@ -113,10 +113,8 @@ async function readHomeless(
 		const { format, parallelPt, holder, status, isGraded, isNumbered } = row;
 		const swatch = swatchOf(row);
 		const facts = factsOf(row);
-		const features = JSON.stringify([
-			...[format, parallelPt, holder, status, isGraded, isNumbered, swatch, facts],
-			...[row.attributes, row.valueMinor, row.currency]
-		]);
+		const told = facts === PLAIN ? '' : facts === VARIANT ? 'variant' : JSON.stringify(facts);
+		const features = `${format ?? ''}|${parallelPt ?? ''}|${holder ?? ''}|${status}|${isGraded}${isNumbered}${swatch ?? ''}|${row.attributes}|${row.valueMinor ?? ''}${row.currency ?? ''}|${told}`;
 		let found = kept.get(features);
 		if (!found) kept.set(features, (found = keptAs(row, swatch, keeping, facts)));
 		return found;

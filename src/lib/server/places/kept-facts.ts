@@ -58,6 +58,8 @@ export async function readFacts(
 	releaseIds: readonly ReleaseId[]
 ): Promise<(row: FactsRow) => KeptCard> {
 	const asked = askedBy(keeping);
+	// Of half a million rows without a question nothing is made.
+	if (!Object.values(asked).includes(true)) return plainFacts;
 	const ids = [...new Set(releaseIds)];
 	const headOf = asked.ofRelease ? await readHeads(db, ids) : new Map<ReleaseId, KeptCard>();
 	const finishOf = asked.ofFinish ? await readFinishes(db, ids) : new Map<string, string>();
@@ -73,6 +75,11 @@ export async function readFacts(
 		};
 	};
 }
+
+/** All that is known of a card where no class asks for more. */
+export const PLAIN: KeptCard = {};
+export const VARIANT: KeptCard = { isVariant: true };
+const plainFacts = ({ variantKey }: FactsRow) => (variantKey === null ? PLAIN : VARIANT);
 
 /** As `factsColumn` writes them; lists within are texts again, as their columns hold them. */
 type CardFacts = readonly [
