@@ -6,6 +6,12 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { afterEach, beforeEach, expect, test } from 'vitest';
+import { USUAL_CLASSES } from '../../core/storage/classes/keeping.ts';
+import { HOLDER_RULES } from '../places/holder-tiers.ts';
+import { readKeeping } from '../places/keeping.ts';
+import { readPreference } from '../preferences/preferences.ts';
+import { STORAGE_CLASSES } from '../preferences/storage-classes.ts';
+import { STOCK } from '../storage/supplies/stock.ts';
 import { lieAsPlanned } from '../binders/move-cards.ts';
 import { readBinder } from '../binders/read-binder.ts';
 import { countOwned, readCopies } from '../copies/read-copies.ts';
@@ -162,5 +168,29 @@ test('what stood behind a divider of a release keeps standing, and the divider i
 		'Missing: 4',
 		'no place yet: 2'
 	]);
+	collection.close();
+});
+
+test('storage classes of one’s own keep what was kept apart before them, and what was on hand is counted on', async () => {
+	const classes = [{ name: 'Ada', where: { subjects: ['Ada Hale'] } }];
+	const tiers = [{ name: 'dear', fromMinor: 500, holder: 'top-loader' }];
+	const rules = { tiers, names: [], onHand: { sleeve: 40, 'top-loader-35': 3 } };
+	await earlierCollection(25, [
+		`INSERT INTO preferences (key, value) VALUES ('storage-classes', '${JSON.stringify(classes)}'),
+			('holders', '${JSON.stringify(rules)}')`
+	]);
+	const collection = await openCollection(readSettings({ JADE_DATA: folder }));
+	const { db } = collection;
+	expect(await readPreference(db, STORAGE_CLASSES)).toEqual([...classes, ...USUAL_CLASSES]);
+	expect(await readPreference(db, HOLDER_RULES)).toEqual({ tiers, names: [] });
+	expect(await readPreference(db, STOCK)).toEqual({
+		'holder:sleeve': { count: 40 },
+		'holder:top-loader-35': { count: 3 }
+	});
+	const { useOf } = await readKeeping(db);
+	expect(useOf({ card: { isGraded: true, subjects: ['Wren'] }, holder: 'slab' }).use).toBe(
+		'graded'
+	);
+	expect(useOf({ card: { valueMinor: 500 }, holder: null }).use).toBe('dear');
 	collection.close();
 });
