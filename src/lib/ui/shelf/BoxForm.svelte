@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import type { BoxKind } from '$lib/core/storage/kinds/box-kind';
+	import { standsIn, type BoxKind } from '$lib/core/storage/kinds/box-kind';
 	import { nameShelf, type Shelf } from '$lib/core/storage/shelves/shelf';
 	import Field from '$lib/ui/Field.svelte';
 
@@ -24,7 +24,13 @@
 		action: string;
 	}
 	let { box, kinds, uses, hosts: all, shelves, action }: Props = $props();
-	const hosts = $derived(all.filter(({ id }) => id !== box?.id));
+	// svelte-ignore state_referenced_locally
+	let kindKey = $state(box?.kind.key ?? '5000');
+	const kind = $derived(kinds.find(({ key }) => key === kindKey));
+	/** Larger boxes into whose rows one of this kind goes. */
+	const hosts = $derived(
+		all.filter((host) => host.id !== box?.id && kind && standsIn(kind, host.kind))
+	);
 	const insideOf = $derived(box?.insideId ? `${box.insideId}/${box.insideRow ?? 1}` : '');
 	// A box keeps what it was for, though no rule names it any more.
 	const allUses = $derived(box && !uses.includes(box.use) ? [box.use, ...uses] : uses);
@@ -41,7 +47,7 @@
 		/>
 	</Field>
 	<Field label="Kind">
-		<select class="select w-52 select-sm" name="kind" value={box?.kind.key ?? '5000'}>
+		<select class="select w-52 select-sm" name="kind" bind:value={kindKey}>
 			{#each kinds as { key, name } (key)}<option value={key}>{name}</option>{/each}
 		</select>
 	</Field>
@@ -51,22 +57,30 @@
 		</select>
 	</Field>
 	<Field label="Stands on">
-		<select class="select w-60 select-sm" name="shelfId" value={String(box?.shelfId ?? '')}>
+		<select
+			class="select w-80 truncate select-sm"
+			name="shelfId"
+			value={String(box?.shelfId ?? '')}
+		>
 			<option value="">no shelf</option>
 			{#each shelves as shelf (shelf.id)}
 				<option value={String(shelf.id)}>{shelf.room}: {nameShelf(shelf)}</option>
 			{/each}
 		</select>
 	</Field>
-	<Field label="or in a row of a larger box">
-		<select class="select w-52 select-sm" name="inside" value={insideOf}>
-			<option value="">in none</option>
-			{#each hosts as { id, name, kind } (id)}
-				{#each Array.from({ length: kind.rows }, (_, i) => i + 1) as row (row)}
-					<option value="{id}/{row}">{name}, row {row}</option>
+	{#if hosts.length > 0}
+		<Field label="or in a row of a larger box">
+			<select class="select w-52 select-sm" name="inside" value={insideOf}>
+				<option value="">in none</option>
+				{#each hosts as { id, name, kind: { rows } } (id)}
+					{#each Array.from({ length: rows }, (_, i) => i + 1) as row (row)}
+						<option value="{id}/{row}">{name}, row {row}</option>
+					{/each}
 				{/each}
-			{/each}
-		</select>
-	</Field>
+			</select>
+		</Field>
+	{:else}
+		<input type="hidden" name="inside" value="" />
+	{/if}
 	<button class="btn btn-sm">{box ? 'Save' : 'Add box'}</button>
 </form>

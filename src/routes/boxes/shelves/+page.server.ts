@@ -16,6 +16,7 @@ import {
 	ShelfFormSchema,
 	ShelfIdFormSchema
 } from '$lib/schemas/forms/boxes';
+import { ownBoxKind } from '$lib/core/storage/kinds/box-kind';
 import { addKind, removeKind } from '$lib/server/kinds/own-kinds';
 
 export const load = async ({ depends }) => {
@@ -62,7 +63,10 @@ export const actions = {
 	kind: async ({ request }) => {
 		const kind = await readFormOf(request, BoxKindFormSchema);
 		if (!kind.ok) return answer('kind', kind);
-		const done = await addKind(await theCollection(), { sort: 'box', kind: kind.value });
+		const done = await addKind(await theCollection(), {
+			sort: 'box',
+			kind: ownBoxKind(kind.value)
+		});
 		return answer('kind', done);
 	},
 	dropKind: async ({ request }) => {

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { BOX_KINDS } from '$lib/core/storage/kinds/box-kind';
+	import { BOX_KINDS, LONGEST_SMALL_MM } from '$lib/core/storage/kinds/box-kind';
 	import { nameShelf } from '$lib/core/storage/shelves/shelf';
 	import { formatCount, formatKg } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
@@ -200,6 +200,7 @@
 	</form>
 	<p class="mt-2 max-w-2xl text-sm quiet">
 		A maker's count is for the stock it names: thinner cards stand closer. Outer sizes and weights
-		of the kinds that come with the program are assumptions.
+		of the kinds that come with the program are assumptions. What is no longer than {LONGEST_SMALL_MM}
+		mm, and goes into a row of a long box, is a small box: it stands there.
 	</p>
 </section>

@@ -143,7 +143,7 @@
 				>Change {countOf(cards, 'card')}</button
 			>
 		</div>
-		<SendOut {cards} />
+		<SendOut {cards} isOpen={data.choice.copy !== undefined} />
 		<ProblemAlert problems={form?.problems} class="mb-4" />
 		<p class="mb-2 flex gap-3 text-sm">
 			<button type="button" class="btn btn-ghost btn-xs" onclick={() => left.clear()}>All</button>

@@ -4,11 +4,11 @@
 	import { countOf } from '$lib/ui/numerals';
 
 	/** The chosen cards go out of the house; part of the form that chooses them. */
-	let { cards }: { cards: number } = $props();
+	let { cards, isOpen }: { cards: number; isOpen: boolean } = $props();
 	const NAMES = { loan: 'on loan', look: 'to be looked at', grading: 'to be graded' } as const;
 </script>
 
-<details class="mb-4 max-w-3xl">
+<details class="mb-4 max-w-3xl" open={isOpen}>
 	<summary class="cursor-pointer">They go out</summary>
 	<div class="mt-2 flex flex-wrap items-end gap-3">
 		<Field label="Why">

@@ -94,6 +94,20 @@ export function standsIn(inner: BoxKind, host: BoxKind): boolean {
 	);
 }
 
+/** A small box is no longer than this. An assumption of ours. */
+export const LONGEST_SMALL_MM = 60;
+
+/**
+ * A box of one's own as it is kept: one that is short, and goes into a row of a long box, is a small one.
+ *
+ * @example [ownBoxKind({ ...BOX_KINDS[0], lengthMm: 30, widthMm: 70, heightMm: 94 }).isSmall, ownBoxKind({ ...BOX_KINDS[0] }).isSmall] // [true, undefined]
+ */
+export function ownBoxKind<Kind extends Omit<BoxKind, 'key'>>(kind: Kind): Kind {
+	const long = boxKindOf('5000');
+	const isSmall = kind.lengthMm <= LONGEST_SMALL_MM && standsIn({ ...kind, key: '' }, long);
+	return isSmall ? { ...kind, isSmall } : kind;
+}
+
 /**
  * A box kind by its key, among one's own ones first.
  *
