@@ -175,7 +175,7 @@ async function checkRoom() {
 	expect(sum(plan.sets.map(({ cards }) => cards))).toBe(sum(homeless.map(({ free }) => free)));
 	const um = sum(plan.sets.map(({ cards, stockPt = 0 }) => cards * stockPt * 25.4));
 	expect(um).toBeCloseTo(sum(homeless.map((copy) => copy.free * copy.um)), 3);
-	// What was just planned by the rules stands as they say, in rows that take it; small boxes in larger ones.
+	// No box stands in one that stands in another; a plan makes boxes only for what the rules name.
 	expect(
 		await rowsOf(
 			'select b.id from boxes b join boxes h on h.id = b.inside_id where h.inside_id is not null'
@@ -183,7 +183,7 @@ async function checkRoom() {
 	).toEqual([]);
 	const uses = new Set((await readKeeping(db)).uses);
 	expect(plan.boxes.filter(({ use }) => !uses.has(use))).toEqual([]);
-	// No more is out than there is.
+	// What is out is of a copy that is there.
 	expect(
 		await rowsOf('select copy_id from outings where copy_id not in (select id from copies)')
 	).toEqual([]);

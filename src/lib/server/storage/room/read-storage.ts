@@ -144,7 +144,7 @@ export async function readBoxes(db: Reader, ids?: readonly BoxId[]): Promise<rea
 		const kind = boxKindOf(key, kinds);
 		const standing = rowsOf.get(box.id) ?? [];
 		const inside = innerOf.get(box.id) ?? [];
-		const last = Math.max(kind.rows, ...standing.map(({ row }) => row));
+		const last = Math.max(kind.rows, ...[...standing, ...inside].map(({ row }) => row));
 		const rows = Array.from({ length: last }, (_, i) => {
 			const rowUse = standing.find(({ row }) => row === i + 1);
 			const innerUm = sum(

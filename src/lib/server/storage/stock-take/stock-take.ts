@@ -32,19 +32,16 @@ export function checkDivider(
 		if (!divider) {
 			return refused([{ message: 'there is no such divider', remedy: 'Undo brings it back.' }]);
 		}
-		const standing = divider.standing.filter(
-			(card) => release === null || card.release === release
-		);
-		// What is out keeps its place, and nobody looks for it there.
-		const out = await outOf(tx);
-		const cards = standing.flatMap((card) => {
-			const quantity = card.quantity - (out.get(card.copyId) ?? 0);
-			return quantity > 0 ? [{ ...card, quantity }] : [];
+		const cards = divider.standing.filter((card) => release === null || card.release === release);
+		const away = await outOf(tx);
+		const out = cards.flatMap(({ copyId, version, quantity }) => {
+			const count = Math.min(quantity, away.get(copyId) ?? 0);
+			return count > 0 ? [{ version, quantity: count }] : [];
 		});
 		const found =
 			line === null ? null : await readEntry(tx, release ?? cards[0]?.release ?? '', line);
 		if (found && !found.ok) return refused(found.problems);
-		const differences = found ? takeStock(cards, found.value.additions) : [];
+		const differences = found ? takeStock(cards, found.value.additions, out) : [];
 		const before = await tx
 			.select({ id: discrepancies.id })
 			.from(discrepancies)
