@@ -1,6 +1,7 @@
 import { Type } from 'typebox';
 
-const Count = Type.Integer({ minimum: 0, maximum: 1_000_000 });
+// Six digits are typed; what is put aside, or comes back, is added to them.
+const Count = Type.Integer({ minimum: 0, maximum: 1_000_000_000 });
 
 /** What is on hand, by key of the supply, and from which number on it is enough. */
 export const StockSchema = Type.Record(

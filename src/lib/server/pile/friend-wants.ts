@@ -1,18 +1,19 @@
 import { Type } from 'typebox';
-import { inArray } from 'drizzle-orm';
+import { rollup } from 'd3-array';
 import {
 	formatFriendLine,
 	parseFriendLines,
 	type FriendLine
 } from '../../core/pile/friend-line.ts';
 import { good, type Outcome, type Problem } from '../../core/problem.ts';
+import { checkAgainst } from '../../schemas/validator.ts';
 import { readEntry } from '../copies/read-entry.ts';
 import type { Collection, Reader } from '../database/open.ts';
 import { releases } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
 import { readPreference, writePreference, type Preference } from '../preferences/preferences.ts';
 
-const Text = Type.String({ minLength: 1, maxLength: 2000 });
+const Text = Type.String({ minLength: 1, maxLength: 20_000 });
 const FriendWantsSchema = Type.Array(
 	Type.Object({ friend: Text, release: Text, line: Text }, { additionalProperties: false }),
 	{ maxItems: 500 }
@@ -28,18 +29,19 @@ const FRIEND_WANTS: Preference<typeof FriendWantsSchema> = {
 /** The same as lines to be read and changed. */
 export async function friendLines(db: Reader): Promise<string> {
 	const wants = await readPreference(db, FRIEND_WANTS);
-	const names = new Map(
-		(
-			await db
-				.select({ key: releases.key, name: releases.name })
-				.from(releases)
-				.where(inArray(releases.key, [...new Set(wants.map(({ release }) => release))]))
-		).map(({ key, name }) => [key, name])
+	const known = await db.select({ key: releases.key, name: releases.name }).from(releases);
+	const nameOf = new Map(known.map(({ key, name }) => [key, name]));
+	const alike = rollup(
+		known,
+		(same) => same.length,
+		({ name }) => name.toLowerCase()
 	);
 	return wants
 		.map((want) => {
-			const name = names.get(want.release) ?? want.release;
-			return formatFriendLine({ ...want, release: name.includes(':') ? want.release : name });
+			const name = nameOf.get(want.release) ?? want.release;
+			// A name that others bear, or that holds a colon, would not be read again.
+			const isPlain = alike.get(name.toLowerCase()) === 1 && !name.includes(':');
+			return formatFriendLine({ ...want, release: isPlain ? name : want.release });
 		})
 		.join('\n');
 }
@@ -82,15 +84,18 @@ export function setFriendWants(
 			}
 		}
 		if (problems.length > 0) return refused(problems);
-		if (wants.length > 500) {
-			return refused([{ message: 'more than 500 lines', remedy: 'Join lines of one release.' }]);
-		}
+		// What does not fit would be read as nothing.
+		const tooMuch = checkAgainst(FriendWantsSchema, wants);
+		if (tooMuch.length > 0) return refused(tooMuch);
 		await writePreference(record, tx, FRIEND_WANTS, wants);
 		return { value: good({ lines: wants.length }), label: 'What friends want' };
 	});
 }
 
-/** Who wants which versions of some releases, by version key; what a line no longer means is passed over. */
+/** More of a card no friend is served from one pile. */
+const MOST_OF_A_CARD = 20;
+
+/** Who wants which versions of some releases, by version key, as often as cards are wanted; what a line no longer means is passed over. */
 export async function wantedByFriends(
 	db: Reader,
 	keys: readonly string[]
@@ -99,8 +104,9 @@ export async function wantedByFriends(
 	for (const { friend, release, line } of await readPreference(db, FRIEND_WANTS)) {
 		if (!keys.includes(release)) continue;
 		const entry = await readEntry(db, release, line);
-		for (const { version } of entry.ok ? entry.value.additions : []) {
-			wanted.set(version, [...(wanted.get(version) ?? []), friend]);
+		for (const { version, quantity } of entry.ok ? entry.value.additions : []) {
+			const cards = Array<string>(Math.min(quantity, MOST_OF_A_CARD)).fill(friend);
+			wanted.set(version, [...(wanted.get(version) ?? []), ...cards]);
 		}
 	}
 	return wanted;

@@ -49,6 +49,13 @@ test('boxes, dividers and holders run down as plans and slips use them; undo bri
 	expect((await setStock(collection, new Map([['box:none', { count: 1 }]]))).ok).toBe(false);
 	expect((await setAside(collection, 'top-loader-35', 5)).ok).toBe(false);
 	expect((await setAside(collection, 'sleeve', 1)).ok).toBe(false);
+	// What is added to six digits is kept, and with it all the rest.
+	const many = new Map([['scuffed:top-loader-35', { count: 999_999 }]]);
+	await setStock(collection, many);
+	expect((await setAside(collection, 'top-loader-35', 2)).ok).toBe(true);
+	expect(await counts()).toMatchObject({ 'scuffed:top-loader-35': 1_000_001, 'box:5000': 1 });
+	await undo(collection);
+	await undo(collection);
 	expect((await setAside(collection, 'top-loader-35', 3)).ok).toBe(true);
 	expect(await counts()).toMatchObject({ 'holder:top-loader-35': 1, 'scuffed:top-loader-35': 3 });
 });
