@@ -171,7 +171,7 @@ describe('joinGoals', () => {
 			joinGoals([goal], [], copies, new Map([['y', 'a']]))
 		];
 		expect(alone.filling).toEqual(fillGoals([goal], copies).get('1'));
-		expect(alone.slots).toEqual([{ ...slotOf(['a']), goal: '1' }]);
+		expect(alone.slots).toEqual([{ ...slotOf(['a']), goal: '1', goals: ['1'] }]);
 		expect(lying.filling.placements).toEqual([{ slot: 'a', copy: 'y' }]);
 		expect(() => joinGoals([], [], [])).toThrow(RangeError);
 	});

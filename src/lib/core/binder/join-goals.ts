@@ -16,6 +16,8 @@ export interface HeldGoal extends GoalSlots {
 /** A pocket's slot: the goal under which it is laid is the first that asks for it. */
 export interface PocketSlot extends ScopedSlot {
 	readonly goal: string;
+	/** All goals that ask for it, that one first. */
+	readonly goals: readonly string[];
 }
 
 /** Goals as one binder holds them. */
@@ -72,7 +74,11 @@ export function joinGoals(
 	);
 	const parts = [
 		...named.map(({ goal, suffix }) => ({
-			slots: goal.slots.map((slot) => ({ ...withSuffix(slot, suffix), goal: goal.key })),
+			slots: goal.slots.map((slot) => ({
+				...withSuffix(slot, suffix),
+				goal: goal.key,
+				goals: [goal.key]
+			})),
 			suffix,
 			filling: filled.get(goal.key)
 		})),
@@ -127,9 +133,11 @@ function joinSlots(goals: readonly HeldGoal[]): readonly PocketSlot[] {
 			const known = pockets.get(slot.key) ?? [];
 			const i = known.findIndex((other) => isServedTogether(other, slot));
 			const joined = known[i];
-			if (joined) known[i] = strictest(joined, slot);
-			else
-				known.push({ ...slot, goal, key: known.length === 0 ? slot.key : `${slot.key}@${goal}` });
+			if (joined) known[i] = { ...strictest(joined, slot), goals: [...joined.goals, goal] };
+			else {
+				const key = known.length === 0 ? slot.key : `${slot.key}@${goal}`;
+				known.push({ ...slot, goal, goals: [goal], key });
+			}
 			pockets.set(slot.key, known);
 		}
 	}

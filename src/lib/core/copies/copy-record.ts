@@ -34,6 +34,11 @@ export function isAtHand({ status }: Pick<CopyRecord, 'status'>): boolean {
 	return status === 'kept' || status === 'spare';
 }
 
+/** Whether a copy fills a slot now or will when it arrives: what is on its way is not bought twice. */
+export function isBought({ status }: Pick<CopyRecord, 'status'>): boolean {
+	return status === 'incoming' || isAtHand({ status });
+}
+
 /** Whether nothing tells a copy from others of its version and condition: then they make one pile. */
 export function isPlain(copy: CopyRecord): boolean {
 	return (

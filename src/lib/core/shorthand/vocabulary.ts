@@ -3,6 +3,7 @@ import type { Release } from '../checklist/release.ts';
 import { plainName } from '../checklist/slug.ts';
 import { VARIANT_KIND_NAMES } from '../checklist/variant.ts';
 import { CONDITIONS, type Condition } from '../copies/condition.ts';
+import { SHORT_CONDITIONS } from '../copies/condition-word.ts';
 
 /** What a word of the entry line may mean. */
 export type Meaning =
@@ -19,19 +20,6 @@ export interface Vocabulary {
 	/** The most words that a phrase has. */
 	readonly longest: number;
 }
-
-/** Short words for conditions. Common practice, no source. */
-const SHORT_CONDITIONS: Readonly<Record<string, Condition>> = {
-	m: 'mint',
-	mt: 'mint',
-	nm: 'near mint',
-	ex: 'excellent',
-	vg: 'very good',
-	g: 'good',
-	gd: 'good',
-	p: 'poor',
-	pr: 'poor'
-};
 
 /** Words as they are compared: small letters, no marks. */
 export function normalPhrase(text: string): string {

@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm';
-import { removeFromBinders } from '../removal/remove-binder-rows.ts';
+import { removeGoalRows } from '../removal/remove-goal-rows.ts';
 import { removeDividerRows } from '../removal/remove-divider-rows.ts';
 import type { Collection } from '../database/open.ts';
 import {
@@ -8,15 +8,29 @@ import {
 	dividers,
 	goals,
 	parallels,
+	priceLumps,
+	pricePoints,
 	referencePictures,
 	releases,
 	sections,
-	variants
+	variants,
+	wantMarks
 } from '../database/tables/index.ts';
 import { removeCopyRows } from '../removal/remove-copy-rows.ts';
 import { releasesOf } from '../goals/goal-scope.ts';
 import { makeChange } from '../journal/change.ts';
 import type { GoalId } from '../../core/row-id.ts';
+
+const HANGS_ON_A_RELEASE = [
+	referencePictures,
+	priceLumps,
+	pricePoints,
+	wantMarks,
+	variants,
+	cards,
+	sections,
+	parallels
+] as const;
 
 /** Removes a release with everything that hangs on it: copies, goals, binders. False where there is none. */
 export function removeRelease(collection: Collection, key: string): Promise<boolean> {
@@ -34,8 +48,7 @@ export function removeRelease(collection: Collection, key: string): Promise<bool
 			else await record.update(goals, goal.id, { releaseId: next });
 		}
 		const ids = <Id extends number>(rows: readonly { id: Id }[]): Id[] => rows.map(({ id }) => id);
-		await removeFromBinders(record, tx, ids(ownGoals));
-		await record.remove(goals, ids(ownGoals));
+		await removeGoalRows(record, tx, ids(ownGoals));
 		const ownCopies = await tx
 			.select({ id: copies.id })
 			.from(copies)
@@ -47,7 +60,7 @@ export function removeRelease(collection: Collection, key: string): Promise<bool
 			.from(dividers)
 			.where(eq(dividers.releaseId, release.id));
 		await removeDividerRows(record, tx, ids(ownDividers));
-		for (const table of [referencePictures, variants, cards, sections, parallels] as const) {
+		for (const table of HANGS_ON_A_RELEASE) {
 			const rows = await tx
 				.select({ id: table.id })
 				.from(table)

@@ -2,6 +2,7 @@ import { setImmediate } from 'node:timers/promises';
 import type { Static, TSchema } from 'typebox';
 import { formatProblem } from '../../core/problem.ts';
 import { readChecklistJson } from '../../formats/checklist-json.ts';
+import { BuyingDemoSchema } from '../../schemas/buying-demo.ts';
 import { BasementSchema } from '../../schemas/basement.ts';
 import { CollectorSchema, type Collector } from '../../schemas/collector.ts';
 import { checkAgainst } from '../../schemas/validator.ts';
@@ -19,6 +20,7 @@ import { makeGoal } from '../goals/make-goal.ts';
 import { importRelease } from '../checklists/import-release.ts';
 import { countReleases } from '../releases/list-releases.ts';
 import { keepSampleClock } from '../preferences/sample-clock.ts';
+import { buyingSteps } from './buying.ts';
 import { basementSteps } from './basement.ts';
 import type { DemoStep } from './demo-step.ts';
 import { keepLookAlikes } from '../telling/look-alikes.ts';
@@ -29,10 +31,13 @@ const checklists = import.meta.glob<string>('/demo/*.checklist.json', {
 	query: '?raw',
 	import: 'default'
 });
-const documents = import.meta.glob<string>(['/demo/collector.json', '/demo/basement.json'], {
-	query: '?raw',
-	import: 'default'
-});
+const documents = import.meta.glob<string>(
+	['/demo/collector.json', '/demo/basement.json', '/demo/buying.json'],
+	{
+		query: '?raw',
+		import: 'default'
+	}
+);
 
 /**
  * Puts the demo world into an empty collection, as a person would: checklists imported, lines
@@ -81,6 +86,7 @@ async function loadInto(
 ): Promise<void> {
 	const collector = await readDocument('/demo/collector.json', CollectorSchema);
 	const basement = await readDocument('/demo/basement.json', BasementSchema);
+	const buying = await readDocument('/demo/buying.json', BuyingDemoSchema);
 	const at = (when: string): Collection => ({ ...collection, now: () => when });
 	for (const read of Object.values(checklists)) {
 		must(await importRelease(at(collector.begun), must(readChecklistJson(await read()))));
@@ -131,7 +137,7 @@ async function loadInto(
 				: []
 		)
 	);
-	const inOrder = [...steps, ...basementSteps(basement)].sort((a, b) =>
+	const inOrder = [...steps, ...basementSteps(basement), ...buyingSteps(buying)].sort((a, b) =>
 		a.when.localeCompare(b.when)
 	);
 	await settle(collector.begun);

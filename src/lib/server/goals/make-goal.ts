@@ -4,7 +4,7 @@ import { checkGoal } from '../../core/goal/check-goal.ts';
 import { resolveRules, type GoalChoice } from '../../core/goal/goal-rules.ts';
 import { presetOf } from '../../core/goal/preset.ts';
 import { good, type Outcome, type Problem } from '../../core/problem.ts';
-import { removeFromBinders } from '../removal/remove-binder-rows.ts';
+import { removeGoalRows } from '../removal/remove-goal-rows.ts';
 import type { Collection } from '../database/open.ts';
 import { goals } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
@@ -86,8 +86,7 @@ export function removeGoal(collection: Collection, id: GoalId): Promise<boolean>
 	return makeChange(collection, async (record, tx) => {
 		const [goal] = await tx.select().from(goals).where(eq(goals.id, id));
 		if (!goal) return { value: false, label: '' };
-		await removeFromBinders(record, tx, [id]);
-		await record.remove(goals, [id]);
+		await removeGoalRows(record, tx, [id]);
 		return { value: true, label: `Remove goal ${goal.name}` };
 	});
 }

@@ -29,12 +29,14 @@ export interface GoalState extends Scope {
 /**
  * Works goals out. Those that keep their own copies compete with each other, so all of them take part
  * in the filling, whichever are asked for.
+ * @param fills which copies may fill slots: those at hand; for buying those on their way as well
  */
 export async function workOutGoals(
 	db: Reader,
-	isAsked: (goal: GoalRow, releaseIds: readonly ReleaseId[]) => boolean
+	isAsked: (goal: GoalRow, releaseIds: readonly ReleaseId[]) => boolean,
+	fills: (copy: StoredCopy) => boolean = isAtHand
 ): Promise<readonly GoalState[]> {
-	const { taking, atHand } = await takeGoals(db, isAsked);
+	const { taking, atHand } = await takeGoals(db, isAsked, fills);
 	const filled = fillGoals(taking, atHand);
 	return taking.flatMap(({ isWanted, state }) => {
 		const filling = filled.get(String(state.goal.id));
@@ -52,9 +54,10 @@ export interface BinderContent extends JoinedGoals {
 export async function workOutContent(
 	db: Reader,
 	held: readonly GoalId[],
-	lying: ReadonlyMap<string, string>
+	lying: ReadonlyMap<string, string>,
+	fills: (copy: StoredCopy) => boolean = isAtHand
 ): Promise<BinderContent> {
-	const { taking, atHand } = await takeGoals(db, ({ id }) => held.includes(id));
+	const { taking, atHand } = await takeGoals(db, ({ id }) => held.includes(id), fills);
 	const wanted = held.flatMap((id) => taking.find(({ state }) => state.goal.id === id) ?? []);
 	const copies = new Map(
 		wanted.flatMap(({ state }) => state.copies.map((copy) => [copy.id, copy] as const))
@@ -74,10 +77,11 @@ export async function workOutContent(
 	};
 }
 
-/** The goals that are asked for and those that compete with them, with all copies that are at hand. */
+/** The goals that are asked for and those that compete with them, with all copies that may fill their slots. */
 async function takeGoals(
 	db: Reader,
-	isAsked: (goal: GoalRow, releaseIds: readonly ReleaseId[]) => boolean
+	isAsked: (goal: GoalRow, releaseIds: readonly ReleaseId[]) => boolean,
+	fills: (copy: StoredCopy) => boolean
 ) {
 	const all = await Promise.all(
 		(await db.select().from(goals).orderBy(asc(goals.id))).map(async (goal) => ({
@@ -113,7 +117,7 @@ async function takeGoals(
 	const everything = new Map(
 		taking.flatMap(({ state }) => state.copies.map((copy) => [copy.id, copy] as const))
 	);
-	return { taking, atHand: [...everything.values()].filter(isAtHand) };
+	return { taking, atHand: [...everything.values()].filter(fills) };
 }
 
 /**

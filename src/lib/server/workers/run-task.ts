@@ -15,6 +15,8 @@ const LONGEST_MS: Readonly<Record<TaskName, number>> = {
 	readHoldings: 60_000,
 	exportHoldings: 60_000,
 	holderView: 60_000,
+	finishView: 60_000,
+	readWants: 60_000,
 	previewLabels: 60_000,
 	printLabels: 60_000,
 	printChecklist: 60_000,

@@ -1,6 +1,8 @@
 import type { LabelGrid } from '../../core/print/label-grid.ts';
 import { printBinder, type BinderSheet, type PrintOptions } from '../binders/print-sheets.ts';
 import { readBinder } from '../binders/read-binder.ts';
+import { finishView } from '../buying/finish/finish-view.ts';
+import { readWants } from '../buying/wants/read-wants.ts';
 import { compute } from '../compute/registry.ts';
 import { withReader } from '../database/open.ts';
 import { readSettings } from '../database/settings.ts';
@@ -71,6 +73,8 @@ export const TASKS = {
 	}) => readHoldings(bytes, choice),
 	exportHoldings: ({ form }: { readonly form: 'csv' | 'xlsx' }) =>
 		withReader(readSettings(process.env), (db) => exportHoldings(db, form)),
+	finishView: () => withReader(readSettings(process.env), (db) => finishView(db)),
+	readWants: () => withReader(readSettings(process.env), (db) => readWants(db)),
 	holderView: ({ most }: { readonly most: number }) =>
 		withReader(readSettings(process.env), (db) => holderView(db, most)),
 	previewLabels: ({ choice, most }: { readonly choice: LabelChoice; readonly most: number }) =>

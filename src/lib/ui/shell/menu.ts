@@ -1,5 +1,6 @@
 import Archive from '@lucide/svelte/icons/archive';
 import BookOpen from '@lucide/svelte/icons/book-open';
+import HandCoins from '@lucide/svelte/icons/hand-coins';
 import LampDesk from '@lucide/svelte/icons/lamp-desk';
 import Library from '@lucide/svelte/icons/library';
 import PencilLine from '@lucide/svelte/icons/pencil-line';
@@ -17,7 +18,8 @@ export const MENU = [
 	{ path: '/log', name: 'Log', icon: PencilLine, isFrequent: true },
 	{ path: '/tell-apart', name: 'Tell apart', icon: ScanSearch, isFrequent: false },
 	{ path: '/binders', name: 'Binders', icon: BookOpen, isFrequent: true },
-	{ path: '/boxes', name: 'Boxes', icon: Archive, isFrequent: true }
+	{ path: '/boxes', name: 'Boxes', icon: Archive, isFrequent: true },
+	{ path: '/buying', name: 'Buying', icon: HandCoins, isFrequent: false }
 ] as const;
 
 export function isCurrent(path: string, pathname: string): boolean {

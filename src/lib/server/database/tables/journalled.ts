@@ -11,6 +11,7 @@ import {
 	counterparts,
 	discrepancies,
 	dividers,
+	goalChoices,
 	goals,
 	lookAlikes,
 	outings,
@@ -20,6 +21,8 @@ import {
 	photos,
 	pileCards,
 	preferences,
+	priceLumps,
+	pricePoints,
 	referencePictures,
 	releases,
 	sections,
@@ -31,7 +34,8 @@ import {
 	trainedPairs,
 	trayPiles,
 	unmatchedRows,
-	variants
+	variants,
+	wantMarks
 } from './index.ts';
 
 /** Tables whose rows the journal keeps. `goal_progress` is derived and is refreshed instead. */
@@ -55,6 +59,10 @@ export const JOURNALLED = {
 	palette_finishes: paletteFinishes,
 	supply_prices: supplyPrices,
 	preferences,
+	price_points: pricePoints,
+	price_lumps: priceLumps,
+	goal_choices: goalChoices,
+	want_marks: wantMarks,
 	shelves,
 	boxes,
 	dividers,

@@ -1,0 +1,173 @@
+import { sum } from 'd3-array';
+import { singularOf } from './singular.ts';
+import type { Condition } from '../../copies/condition.ts';
+import type { Problem } from '../../problem.ts';
+import type { EntryContext } from '../../shorthand/entry-context.ts';
+import { readShorthand } from '../../shorthand/read-shorthand.ts';
+import type { Price } from './price.ts';
+import { isAll, parsePriceLine, type PlacedPhrase } from './price-phrase.ts';
+import { isCommon, type SheetWant } from './sheet-want.ts';
+
+/** Where prices are typed. */
+export interface PriceGround extends EntryContext {
+	/** What is missing of the release; "all" is said of these alone. */
+	readonly wants: readonly SheetWant[];
+	/** Versions that have a price of their own by now: "all …" leaves them out. */
+	readonly priced: ReadonlySet<string>;
+	/** ISO 4217: what is meant where no currency is said. */
+	readonly currency: string;
+}
+
+/** How what a price is said of is told. */
+interface SaidOf {
+	readonly price: Price;
+	readonly condition?: Condition;
+	/** 1 to 10 in halves */
+	readonly grade?: number;
+	readonly reason?: string;
+}
+
+/** What one card of a version is asked for. */
+export interface SaidPrice extends SaidOf {
+	readonly version: string;
+}
+
+/** One sum for several cards together. */
+export interface SaidLump extends SaidOf {
+	/** As it was said: "all commons". */
+	readonly words: string;
+	readonly versions: readonly string[];
+	/** How many cards of these are missing, at least one of each. */
+	readonly cards: number;
+}
+
+/** What a line of prices says. With any problem it must not be applied. */
+export interface PriceReading {
+	readonly prices: readonly SaidPrice[];
+	readonly lumps: readonly SaidLump[];
+	readonly problems: readonly Problem[];
+	/** What is said of cards that are not missing. */
+	readonly notes: readonly Problem[];
+}
+
+/**
+ * Reads a line of prices against what is missing of a release: `5 24 nm; 7 4–4.50; all commons 30`. Cards
+ * are named as on the entry line. "all" with a word takes what is missing and has no price of its own:
+ * "commons", "rest", a kind ("inserts"), a rarity class; or words of the entry line: a finish, a section.
+ * Of a card priced twice in a line the later price counts.
+ */
+export function readPriceLine(text: string, ground: PriceGround): PriceReading {
+	const { phrases, problems } = parsePriceLine(text, ground.currency);
+	const all: Problem[] = [...problems];
+	const notes: Problem[] = [];
+	const prices = new Map<string, SaidPrice>();
+	const lumps: SaidLump[] = [];
+	const missing = new Set(ground.wants.flatMap(({ versions }) => versions));
+	const quantityOf = new Map(
+		ground.wants.flatMap(({ versions, quantity }) =>
+			versions.map((key) => [key, quantity] as const)
+		)
+	);
+	for (const phrase of phrases) {
+		const { cards, price, of, condition, grade, reason, start } = phrase;
+		const priced = new Set([...ground.priced, ...prices.keys()]);
+		const named = versionsOf(phrase, { ...ground, priced }, all);
+		if (named.length === 0) continue;
+		const isKnown = named.some((version) => missing.has(version));
+		if (!isKnown) {
+			const message = named.length === 1 ? 'this is not missing' : 'none of these is missing';
+			notes.push({ start, end: start + cards.length, message });
+		}
+		const said = {
+			price,
+			...(condition ? { condition } : {}),
+			...(grade === undefined ? {} : { grade }),
+			...(reason === undefined ? {} : { reason })
+		};
+		if (of === 'together' && named.length > 1) {
+			const count = sum(named, (version) => quantityOf.get(version) ?? 1);
+			lumps.push({ words: cards, versions: named, cards: count, ...said });
+		} else for (const version of named) prices.set(version, { version, ...said });
+	}
+	const isApplicable = all.length === 0;
+	return {
+		prices: isApplicable ? [...prices.values()] : [],
+		lumps: isApplicable ? lumps : [],
+		problems: all.sort((a, b) => (a.start ?? 0) - (b.start ?? 0)),
+		notes
+	};
+}
+
+/** The versions that a phrase names; what it names none of is a problem. */
+function versionsOf(
+	phrase: PlacedPhrase,
+	ground: PriceGround,
+	problems: Problem[]
+): readonly string[] {
+	const { cards, start } = phrase;
+	const place = { start, end: start + cards.length };
+	const group = isAll(cards) ? groupOf(cards, ground) : null;
+	if (group) {
+		const left = group.filter(
+			({ versions }) => !versions.some((version) => ground.priced.has(version))
+		);
+		if (left.length === 0) {
+			const message =
+				group.length === 0
+					? `nothing of "${cards}" is missing`
+					: 'all of these have a price already';
+			problems.push({ ...place, message, remedy: 'Name the cards by their numbers.' });
+		}
+		return left.flatMap(({ versions }) => versions[0] ?? []);
+	}
+	// Nothing counts as owned here: the cards that are named matter, not how many there are.
+	const reading = readShorthand(cards, { ...ground, owned: new Map() });
+	const moved = ({ start: from = 0, end: to = cards.length, ...problem }: Problem) => ({
+		...problem,
+		start: start + from,
+		end: start + to
+	});
+	problems.push(...reading.problems.map(moved));
+	const versions = [...new Set(reading.additions.map(({ version }) => version))];
+	if (!isAll(cards)) {
+		if (versions.length === 0 && reading.problems.length === 0)
+			problems.push({ ...place, message: 'this names no card', remedy: 'Write numbers.' });
+		return versions;
+	}
+	// "all brass": what is missing of it.
+	const isNamed = new Set(versions);
+	const missing = ground.wants.flatMap((want) =>
+		want.versions.some((version) => ground.priced.has(version))
+			? []
+			: (want.versions.find((version) => isNamed.has(version)) ?? [])
+	);
+	if (missing.length === 0 && reading.problems.length === 0) {
+		const message = `nothing of "${cards}" is missing without a price`;
+		problems.push({ ...place, message, remedy: 'Name the cards by their numbers.' });
+	}
+	return missing;
+}
+
+const KINDS = { base: 'base', subset: 'subset', insert: 'insert', extra: 'extra' } as const;
+
+/** What is missing of a group: everything, commons, the rest, a kind, a rarity class; null: these words mean none. */
+function groupOf(cards: string, { release, wants }: PriceGround): readonly SheetWant[] | null {
+	const word = cards
+		.slice(3)
+		.trim()
+		.replace(/^the\s+/i, '')
+		.toLowerCase();
+	const single = singularOf(word);
+	if (word === '' || ['rest', 'other', 'missing'].includes(single)) return wants;
+	if (single === 'common') return wants.filter((want) => isCommon(want, release.rarities));
+	const rarity = release.rarities.find(
+		(each) =>
+			[word, single].includes(each.toLowerCase()) || singularOf(each.toLowerCase()) === single
+	);
+	if (rarity !== undefined)
+		return wants.filter((want) => want.rarity === rarity && want.parallel === null);
+	const isSection = release.sections.some(({ name }) => name.toLowerCase() === word);
+	const kind = Object.hasOwn(KINDS, single) ? KINDS[single as keyof typeof KINDS] : undefined;
+	if (!kind || isSection) return null;
+	return wants.filter((want) => want.kind === kind && want.parallel === null);
+}

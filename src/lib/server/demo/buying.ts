@@ -1,0 +1,49 @@
+import { eq } from 'drizzle-orm';
+import { parseAmount } from '../../core/worth/amount.ts';
+import type { GoalId } from '../../core/row-id.ts';
+import type { BuyingDemo } from '../../schemas/buying-demo.ts';
+import { chooseGoal } from '../buying/finish/choose-goals.ts';
+import { sayPrices } from '../buying/prices/say-prices.ts';
+import { markWant } from '../buying/wants/mark-want.ts';
+import type { Collection } from '../database/open.ts';
+import { goals } from '../database/tables/index.ts';
+import { USUAL_CURRENCY as currency } from '../places/holder-tiers.ts';
+import type { DemoStep } from './demo-step.ts';
+import { must } from './must.ts';
+
+/** What the demo's collector decided to finish, and the prices heard. */
+export function buyingSteps({ choices, prices, marks }: BuyingDemo): readonly DemoStep[] {
+	return [
+		...choices.map(({ at, goal, choice, priority, most }): DemoStep => ({
+			when: at,
+			take: async (then) => {
+				const mostMinor = limitOf(most);
+				const decided = { choice, priority, mostMinor };
+				const money = { currency: mostMinor === null ? null : currency };
+				must(await chooseGoal(then, await goalNamed(then, goal), { ...decided, ...money }));
+			}
+		})),
+		...prices.map(({ at, goal, ...said }): DemoStep => ({
+			when: at,
+			take: async (then) => must(await sayPrices(then, await goalNamed(then, goal), said))
+		})),
+		...marks.map(({ at, version, isFavourite, most }): DemoStep => ({
+			when: at,
+			take: async (then) => {
+				const mostMinor = limitOf(most);
+				const limit = mostMinor === null ? {} : { mostMinor };
+				must(await markWant(then, version, { isFavourite, currency, ...limit }));
+			}
+		}))
+	];
+}
+
+function limitOf(most: string): number | null {
+	return most === '' ? null : must(parseAmount(most, currency)).minor;
+}
+
+async function goalNamed({ db }: Collection, name: string): Promise<GoalId> {
+	const [goal] = await db.select({ id: goals.id }).from(goals).where(eq(goals.name, name));
+	if (!goal) throw new RangeError(`demo: there is no goal "${name}"`);
+	return goal.id;
+}

@@ -1,0 +1,14 @@
+<script lang="ts">
+	import { resolve } from '$app/paths';
+	import Tabs from '$lib/ui/Tabs.svelte';
+
+	let { children } = $props();
+	const tabs = [
+		{ path: resolve('/buying'), name: 'Finish' },
+		{ path: resolve('/buying/prices'), name: 'Price sheet' },
+		{ path: resolve('/buying/wants'), name: 'Wants' }
+	];
+</script>
+
+<div class="mt-2 mb-4"><Tabs {tabs} label="Of buying" /></div>
+{@render children()}
