@@ -14,6 +14,34 @@ const layout = { pageKind: '3x3', order: 'number', blockStart: 'new-page' };
 /** A body for every computation, and what its answer must hold. */
 const EXAMPLES: Readonly<Record<string, { body: unknown; holds: unknown }>> = {
 	'expand-checklist': { body: { checklist }, holds: { release: 'harbour-lights-1994' } },
+	'price-sheet': {
+		body: {
+			checklist,
+			currency: 'EUR',
+			wants: [
+				{ versions: ['harbour-lights-1994/base-1'] },
+				{ versions: ['harbour-lights-1994/base-2'] }
+			],
+			lines: [{ line: '1 24 nm; 2 4–4.50' }]
+		},
+		holds: { total: { lowMinor: 2800, highMinor: 2850 }, counts: { asking: 2, unknown: 0 } }
+	},
+	'cost-to-finish': {
+		body: {
+			goals: [
+				{
+					key: 'g',
+					slots: [
+						{ key: 'a', missing: 0, price: { lowMinor: 300, highMinor: 300 }, isKey: true },
+						{ key: 'b', missing: 1, price: { lowMinor: 100, highMinor: 100 } }
+					]
+				}
+			]
+		},
+		holds: {
+			goals: [{ wholeMinor: 400, keyShare: 0.75, advice: { verdict: 'finish', share: 0.25 } }]
+		}
+	},
 	'next-question': {
 		body: {
 			candidates: [

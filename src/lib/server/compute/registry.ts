@@ -14,6 +14,7 @@ import {
 	packFinishesComputation,
 	storageClassComputation
 } from './pile.ts';
+import { costToFinishComputation, priceSheetComputation } from './prices.ts';
 import { nextQuestionComputation, tellApartComputation } from './telling.ts';
 import { tuneSortingComputation } from './tune-sorting.ts';
 import { boxWeightComputation } from './box-weight.ts';
@@ -71,7 +72,9 @@ export const COMPUTATIONS: readonly Computation[] = [
 	tellApartComputation,
 	judgePileCardComputation,
 	storageClassComputation,
-	packFinishesComputation
+	packFinishesComputation,
+	priceSheetComputation,
+	costToFinishComputation
 ];
 
 export type Answer =
