@@ -12,6 +12,23 @@ const card = { key: 's', number: '1', title: 'A', block: 'b' };
 const layout = { pageKind: '3x3', order: 'number', blockStart: 'new-page' };
 
 /** A body for every computation, and what its answer must hold. */
+const each500 = { sort: 'each', firstMinor: 500, furtherMinor: 0 };
+const market = {
+	wants: [
+		{ key: 'x', versions: ['r/base-1'] },
+		{ key: 'y', versions: ['r/base-2'] }
+	],
+	sellers: [
+		{ key: 'a', direct: each500 },
+		{ key: 'b', direct: each500 }
+	],
+	offers: [
+		{ key: '1', seller: 'a', version: 'r/base-1', minor: 50 },
+		{ key: '2', seller: 'a', version: 'r/base-2', minor: 60 },
+		{ key: '3', seller: 'b', version: 'r/base-1', minor: 40 },
+		{ key: '4', seller: 'b', version: 'r/base-9', minor: 1 }
+	]
+};
 const EXAMPLES: Readonly<Record<string, { body: unknown; holds: unknown }>> = {
 	'expand-checklist': { body: { checklist }, holds: { release: 'harbour-lights-1994' } },
 	'price-sheet': {
@@ -40,6 +57,80 @@ const EXAMPLES: Readonly<Record<string, { body: unknown; holds: unknown }>> = {
 		},
 		holds: {
 			goals: [{ wholeMinor: 400, keyShare: 0.75, advice: { verdict: 'finish', share: 0.25 } }]
+		}
+	},
+	'plan-buying': {
+		body: market,
+		holds: {
+			plan: { totalMinor: 610, covered: 2, orders: [{ seller: 'a', way: 'direct', cards: 2 }] },
+			isProven: true,
+			rivals: [{ rival: 'cheapest', totalMinor: 1100, savedMinor: 490 }, { rival: 'fullest' }]
+		}
+	},
+	'walk-away-price': {
+		body: market,
+		holds: {
+			totalMinor: 610,
+			wants: [
+				{ want: 'x', worthMinor: 50 },
+				{ want: 'y', worthMinor: 70 }
+			]
+		}
+	},
+	'next-seller': {
+		body: {
+			wants: [
+				{ key: 'x', usualMinor: 100 },
+				{ key: 'y', usualMinor: 100, knownMinor: 600 }
+			],
+			sellers: [
+				{ key: 'a', postage: each500, found: [], notFound: ['x'] },
+				{ key: 'b', postage: each500, found: [{ want: 'x', minor: 90 }], deepest: 9 }
+			]
+		},
+		holds: { sellers: [{ key: 'b', open: 1, level: 0.9 }, { key: 'a' }] }
+	},
+	'budget-condition': {
+		body: {
+			slots: [
+				{
+					key: 'k',
+					choices: [
+						{ name: 'nm', minor: 900, quality: 7 },
+						{ name: 'gd', minor: 300, quality: 2 }
+					]
+				},
+				{
+					key: 'l',
+					choices: [
+						{ name: 'nm', minor: 50, quality: 7 },
+						{ name: 'gd', minor: 40, quality: 2 }
+					]
+				}
+			],
+			budgetMinor: 400
+		},
+		holds: { best: { minor: 350, average: 4.5 }, cheapest: null }
+	},
+	'match-trades': {
+		body: {
+			give: [
+				{ key: 'a', minor: 300 },
+				{ key: 'b', minor: 120 }
+			],
+			take: [
+				{ key: 'c', minor: 200 },
+				{ key: 'd', minor: 110 }
+			],
+			toleranceMinor: 20
+		},
+		holds: { best: { give: ['a'], take: ['c', 'd'], giveMinor: 300, takeMinor: 310 }, unitMinor: 1 }
+	},
+	'lot-coverage': {
+		body: { cards: 50, kinds: 100, wanted: 20, isAllDifferent: true },
+		holds: {
+			expected: expect.closeTo(10, 9) as unknown,
+			wantedLeft: expect.closeTo(10, 9) as unknown
 		}
 	},
 	'next-question': {

@@ -14,6 +14,16 @@ import {
 	packFinishesComputation,
 	storageClassComputation
 } from './pile.ts';
+import {
+	budgetConditionComputation,
+	lotCoverageComputation,
+	matchTradesComputation
+} from './buying.ts';
+import {
+	nextSellerComputation,
+	planBuyingComputation,
+	walkAwayComputation
+} from './plan-buying.ts';
 import { costToFinishComputation, priceSheetComputation } from './prices.ts';
 import { nextQuestionComputation, tellApartComputation } from './telling.ts';
 import { tuneSortingComputation } from './tune-sorting.ts';
@@ -74,7 +84,13 @@ export const COMPUTATIONS: readonly Computation[] = [
 	storageClassComputation,
 	packFinishesComputation,
 	priceSheetComputation,
-	costToFinishComputation
+	costToFinishComputation,
+	planBuyingComputation,
+	walkAwayComputation,
+	nextSellerComputation,
+	budgetConditionComputation,
+	matchTradesComputation,
+	lotCoverageComputation
 ];
 
 export type Answer =

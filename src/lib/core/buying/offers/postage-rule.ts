@@ -26,6 +26,9 @@ export type PostageRule = (
 	readonly freeFromMinor?: number;
 };
 
+/** Ten times 1.8 g are 18 g: weights are sums of parts. */
+export const ROUNDING = 1e-6;
+
 /** What is sent. */
 export interface Shipment {
 	readonly cards: number;
@@ -46,7 +49,7 @@ export function postageOf(rule: PostageRule, { cards, grams, amountMinor }: Ship
 		return rule.firstMinor + rule.furtherMinor * (cards - 1);
 	}
 	const load = rule.by === 'cards' ? cards : grams;
-	const tier = rule.tiers.find(({ to }) => to === null || load <= to);
+	const tier = rule.tiers.find(({ to }) => to === null || load <= to + ROUNDING);
 	if (!tier) return Infinity;
 	return rule.freeFromMinor !== undefined && amountMinor >= rule.freeFromMinor ? 0 : tier.minor;
 }
@@ -96,7 +99,7 @@ export function checkPostageRule(rule: PostageRule): readonly Problem[] {
 
 /** The most cards and grams that a rule takes in one shipment. */
 export function mostOf(rule: PostageRule): { readonly cards: number; readonly grams: number } {
-	const last = rule.sort === 'tiers' ? (rule.tiers.at(-1)?.to ?? Infinity) : Infinity;
+	const last = rule.sort === 'tiers' ? (rule.tiers.at(-1)?.to ?? Infinity) + ROUNDING : Infinity;
 	const by = rule.sort === 'tiers' ? rule.by : 'cards';
 	return { cards: by === 'cards' ? last : Infinity, grams: by === 'grams' ? last : Infinity };
 }

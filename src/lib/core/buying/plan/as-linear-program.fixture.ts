@@ -14,6 +14,8 @@ export function asLinearProgram(model: BuyingModel): string {
 	const integers: string[] = [];
 	const binaries: string[] = [];
 	const cover = [...need.keys()].map((): string[] => []);
+	/** Nothing is bought singly that is not wanted, though bundles may bring more. */
+	const single = [...need.keys()].map((): string[] => []);
 	const term = (coefficient: number, name: string) =>
 		`${coefficient < 0 ? '-' : '+'} ${Math.abs(coefficient)} ${name}`;
 	for (const [i, fee] of penalty.entries()) {
@@ -54,6 +56,7 @@ export function asLinearProgram(model: BuyingModel): string {
 				bounds.push(`0 <= x${a} <= ${need[i]}`);
 				taken.push(`- x${a}`);
 				cover[i]?.push(`+ x${a}`);
+				single[i]?.push(`+ x${a}`);
 			}
 			const open = opens(s).map((name) => `- ${name}`);
 			rows.push(`${ways.join(' ')} ${open.join(' ')} <= 0`);
@@ -76,6 +79,7 @@ export function asLinearProgram(model: BuyingModel): string {
 	}
 	for (const [i, some] of cover.entries()) {
 		if ((need[i] as number) > 0) rows.push(`${some.join(' ')} >= ${need[i]}`);
+		if ((single[i] ?? []).length > 0) rows.push(`${(single[i] ?? []).join(' ')} <= ${need[i]}`);
 	}
 	const MANY = 20_000;
 	const hubCards: string[] = [];
@@ -159,7 +163,7 @@ export function asLinearProgram(model: BuyingModel): string {
 				const step = `t${place}_${t}`;
 				binaries.push(step);
 				steps.push(`+ ${step}`);
-				reach.push(term(-(to ?? 2 * MANY), step));
+				reach.push(term(-(to ?? 2 * MANY) - (rule.by === 'grams' ? 1e-4 : 0), step));
 				cost.push(term(-minor, step));
 			}
 			rows.push(`${steps.join(' ')} - ${open} = 0`, `${load} ${reach.join(' ')} <= 0`);

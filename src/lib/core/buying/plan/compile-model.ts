@@ -46,6 +46,12 @@ export interface CompiledModel {
 		readonly count: number;
 		readonly why: UnservedReason;
 	}[];
+	/** Keys of sellers that were to be bought from in any case, and offer nothing that is wanted. */
+	readonly withNothing: readonly string[];
+	/** Keys of wants, offers and bundles as the model numbers them. */
+	readonly wantKeys: readonly string[];
+	readonly offerKeys: readonly string[];
+	readonly bundleKeys: readonly string[];
 	/** Sellers as the model numbers them; bundles that come alone have one of their own. */
 	readonly sellerKeys: readonly string[];
 }
@@ -133,6 +139,7 @@ export function compileModel(problem: BuyingProblem): CompiledModel {
 	const costs = used.map(({ offer, most }) => priceByBreaks(offer.breaks, offer.quantity, most));
 
 	const sellerKeys = sellers.map(({ key }) => key);
+	const bundleKeys: string[] = [];
 	/** How many of each want are offered, whoever else wants them. */
 	const supply = wants.map(() => 0);
 	for (const [a, i] of arcWant.entries()) {
@@ -163,12 +170,18 @@ export function compileModel(problem: BuyingProblem): CompiledModel {
 			modelSellers.push({ direct: free, toHub: null, leastOrderMinor: 0, isIn: false });
 			sellerKeys.push(bundle.seller);
 		}
+		bundleKeys.push(bundle.key);
 		const wanted = [...covers].map(([want, count]) => ({ want, count }));
 		return [{ seller, minor: bundle.minor, pieces, grams: pieces * CARD_GRAMS, wants: wanted }];
 	});
 
 	const offersOf = modelSellers.map((): number[] => []);
 	for (const [o, { seller }] of used.entries()) offersOf[seller]?.push(o);
+	const hasThings = (s: number) =>
+		(offersOf[s] ?? []).length > 0 || modelBundles.some(({ seller }) => seller === s);
+	const withNothing = modelSellers.flatMap(({ isIn: asked }, s) =>
+		asked && !hasThings(s) ? [sellerKeys[s] ?? ''] : []
+	);
 	const alone = wants.map((_, i) => aloneCost(i));
 	// More than any sensible plan costs: what can be got is got.
 	const whole = alone.reduce((sum, cost, i) => sum + cost * (wants[i]?.quantity ?? 0), 1000);
@@ -180,7 +193,7 @@ export function compileModel(problem: BuyingProblem): CompiledModel {
 				wants,
 				({ leaveOutMinor, priority }) => leaveOutMinor ?? whole * WEIGHT[priority]
 			),
-			sellers: modelSellers,
+			sellers: modelSellers.map((seller, s) => ({ ...seller, isIn: seller.isIn && hasThings(s) })),
 			offerSeller: Int32Array.from(used, ({ seller }) => seller),
 			offerMost: Int32Array.from(costs, ({ minor }) => minor.length - 1),
 			offerCost: costs.map(({ minor }) => Float64Array.from(minor)),
@@ -207,6 +220,10 @@ export function compileModel(problem: BuyingProblem): CompiledModel {
 				}
 			];
 		}),
+		withNothing,
+		wantKeys: wants.map(({ key }) => key),
+		offerKeys: used.map(({ offer }) => offer.key),
+		bundleKeys,
 		sellerKeys
 	};
 

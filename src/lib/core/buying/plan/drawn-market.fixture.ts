@@ -1,3 +1,5 @@
+import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
+import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { Bundle, Hub, Offer, Seller } from '../offers/offer.ts';
 import type { PostageRule } from '../offers/postage-rule.ts';
 import type { BuyingProblem, PlannedWant } from './compile-model.ts';
@@ -13,15 +15,10 @@ export interface MarketShape {
 	readonly hasHub: boolean;
 }
 
-/** A number from 0 to below 1, the same row for the same seed (mulberry32, public domain, from memory). */
+/** A number from 0 to below 1, the same row for the same seed. */
 export function seeded(seed: number): () => number {
-	let state = seed >>> 0;
-	return () => {
-		state = (state + 0x6d2b79f5) | 0;
-		let t = Math.imul(state ^ (state >>> 15), 1 | state);
-		t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-		return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-	};
+	const generator = xoroshiro128plus(seed);
+	return () => uniformFloat64(generator);
 }
 
 /**

@@ -1,4 +1,4 @@
-import { mostOf, type PostageRule } from '../offers/postage-rule.ts';
+import { mostOf, ROUNDING, type PostageRule } from '../offers/postage-rule.ts';
 
 /** One step of the hub's forwarding: so much, and so much a card, for up to so many cards or grams. */
 export interface HubStep {
@@ -28,7 +28,7 @@ export function hubSteps(hub: PostageRule | null): readonly (HubStep | null)[] {
 			minor: hub.freeFromMinor === undefined ? minor : 0,
 			perCard: 0,
 			cards: hub.by === 'cards' ? (to ?? Infinity) : Infinity,
-			grams: hub.by === 'grams' ? (to ?? Infinity) : Infinity
+			grams: hub.by === 'grams' ? (to ?? Infinity) + ROUNDING : Infinity
 		}))
 	];
 }

@@ -1,4 +1,4 @@
-import type { PostageRule } from '../offers/postage-rule.ts';
+import { ROUNDING, type PostageRule } from '../offers/postage-rule.ts';
 import { costOfSelection, totalsOf } from './cost-of-selection.ts';
 import { NOWHERE, openLedger } from './ledger.ts';
 import {
@@ -130,7 +130,7 @@ function tryShrink(
 	const totals = totalsOf(model, selection);
 	const loads = rule.by === 'cards' ? totals.cards : totals.grams;
 	const load = loads.reduce((sum, each, s) => sum + (isOf(s) ? each : 0), 0);
-	const smaller = rule.tiers.filter(({ to }) => to !== null && to < load).at(-1);
+	const smaller = rule.tiers.filter(({ to }) => to !== null && to + ROUNDING < load).at(-1);
 	if (!smaller || smaller.to === null) return value;
 	const { arcsOf, arcOffer, offerSeller, offerCost, offerGrams, need } = model;
 	const each = (a: number) => (offerCost[arcOffer[a] as number] as Float64Array)[1] as number;

@@ -1,3 +1,4 @@
+import { ROUNDING } from '../offers/postage-rule.ts';
 import { BY_HUB, CLOSED, DIRECT, type BuyingModel, type Mode } from './model.ts';
 import { LEFT, TAKEN, type Fixing } from './fixing.ts';
 import type { HubStep } from './hub-steps.ts';
@@ -180,7 +181,7 @@ export function makeBound(model: BuyingModel, step: HubStep | null) {
 		if (value === Infinity) return Infinity;
 		const load = loadOf(s, rule.by);
 		const [first] = rule.tiers;
-		if (first && least === 0 && (first.to === null || load <= first.to)) {
+		if (first && least === 0 && (first.to === null || load <= first.to + ROUNDING)) {
 			// All fits the first step; free, it would only be better still.
 			if (free === undefined) return value + first.minor;
 			if (amountOf(s) >= free) return value;
@@ -195,10 +196,10 @@ export function makeBound(model: BuyingModel, step: HubStep | null) {
 		};
 		if (free !== undefined) offer(withAmount(parts, threshold), 0);
 		for (const { to, minor } of rule.tiers) {
-			const isWhole = to === null || parts[rule.by] <= to;
+			const isWhole = to === null || parts[rule.by] <= to + ROUNDING;
 			// Less of it never brings more.
 			if (value + (free === undefined ? minor : 0) >= best) continue;
-			const found = isWhole ? withAmount(parts, least) : withinLoad(parts, rule.by, to);
+			const found = isWhole ? withAmount(parts, least) : withinLoad(parts, rule.by, to + ROUNDING);
 			offer(found, minor);
 			if (free !== undefined && !isWhole) offer(found, 0);
 		}

@@ -71,3 +71,9 @@ export function emptySelection(model: BuyingModel): Selection {
 export function copySelection({ mode, take, bundle }: Selection): Selection {
 	return { mode: mode.slice(), take: take.slice(), bundle: bundle.slice() };
 }
+
+/** Arcs of an offer, by their places. */
+export function arcsOfOffer({ firstArc }: BuyingModel, offer: number): readonly number[] {
+	const first = firstArc[offer] as number;
+	return Array.from({ length: (firstArc[offer + 1] as number) - first }, (_, k) => first + k);
+}

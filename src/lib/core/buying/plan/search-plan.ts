@@ -32,6 +32,8 @@ export interface SearchOptions {
 const ROUND = 40;
 const MOST_ROUNDS = 60;
 const SHAKES = 30;
+/** Offers of wants up to which the first plan is improved before it is told. */
+const AT_ONCE = 800;
 /** How far a beginning may be above the best, that it is improved further. */
 const NEAR = 1.08;
 /** How fast a bound is taken up again, and how much it must have gained to be so once more. */
@@ -92,8 +94,11 @@ export function* searchPlan(
 	};
 
 	take(search.build(false));
+	const isSmall = model.arcWant.length < AT_ONCE;
+	if (isSmall && model.hub) take(search.build(true));
 	// What it lacks may be had all the same.
-	if (costOfSelection(model, best.selection).uncovered > 0) descendFrom(best.selection.mode);
+	const isOpen = costOfSelection(model, best.selection).uncovered > 0;
+	if (isSmall || isOpen) descendFrom(best.selection.mode);
 	yield tell();
 	if (model.hub) take(search.build(true));
 	descendFrom(best.selection.mode);

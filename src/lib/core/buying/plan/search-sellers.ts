@@ -1,10 +1,12 @@
 import { slopeOf } from '../offers/postage-rule.ts';
 import { CARD_GRAMS } from '../offers/offer.ts';
 import { makeAssign } from './assign-wants.ts';
-import { costOfTotals, totalsOf } from './cost-of-selection.ts';
+import { costOfSelection, costOfTotals, totalsOf } from './cost-of-selection.ts';
+import { NOWHERE, openLedger } from './ledger.ts';
 import { makeRanking, type Neighbour } from './rank-neighbours.ts';
 import { improveByMoves } from './improve-by-moves.ts';
 import {
+	arcsOfOffer,
 	BY_HUB,
 	CLOSED,
 	copySelection,
@@ -52,6 +54,7 @@ export function makeSellerSearch(
 	const hubSlope = model.hub ? slopeOf(model.hub, CARD_GRAMS) : 0;
 	const work = emptySelection(model);
 	const rank = makeRanking(model, ways);
+	const mustHave = [...model.sellers.keys()].filter((s) => model.sellers[s]?.isIn);
 	const isLimited = model.mostSellers < model.sellers.length;
 
 	/** Assigns and costs; sellers that get nothing are closed in the cost, not in the selection. */
@@ -59,6 +62,11 @@ export function makeSellerSearch(
 		let totals = assign(selection, hubSlope);
 		let { value } = costOfTotals(model, selection.mode, totals);
 		if (value < Infinity) return value;
+		if (mustHave.length > 0 && forceSellers(model, selection, mustHave)) {
+			value = costOfSelection(model, selection).value;
+			if (value < Infinity) return value;
+			totals = assign(selection, hubSlope);
+		}
 		// An order below its least is not made.
 		work.mode.set(selection.mode);
 		work.bundle.set(selection.bundle);
@@ -179,6 +187,38 @@ export function waysOf({ sellers, hub }: BuyingModel): readonly (readonly Mode[]
 		...(direct ? [DIRECT as Mode] : []),
 		...(toHub && hub ? [BY_HUB as Mode] : [])
 	]);
+}
+
+/** Moves the card that costs least to each seller that has to be bought from and gets nothing; false: none can be. */
+function forceSellers(
+	model: BuyingModel,
+	selection: Selection,
+	mustHave: readonly number[]
+): boolean {
+	let isChanged = false;
+	for (const s of mustHave) {
+		const ledger = openLedger(model, selection);
+		const offers = [...(model.offersOf[s] as Int32Array)];
+		const arcs = offers.flatMap((o) => arcsOfOffer(model, o));
+		if (arcs.some((a) => (selection.take[a] as number) > 0)) continue;
+		const moves = arcs.flatMap((to) => {
+			const want = model.arcWant[to] as number;
+			const places = [NOWHERE, ...(model.arcsOf[want] as Int32Array)];
+			const isOpen = (ledger.got[want] as number) < (model.need[want] as number);
+			return places.flatMap((from) => {
+				if (from < 0 ? !isOpen : (selection.take[from] as number) === 0) return [];
+				return [{ want, from, to, change: ledger.changeOf(want, from, to, 1) }];
+			});
+		});
+		const best = moves.reduce<(typeof moves)[number] | null>(
+			(least, move) => (least && least.change <= move.change ? least : move),
+			null
+		);
+		if (!best) return false;
+		ledger.move(best.want, best.from, best.to, 1);
+		isChanged = true;
+	}
+	return isChanged;
 }
 
 /** Bundles of closed sellers are not taken. */

@@ -1,0 +1,55 @@
+import { NOWHERE, openLedger } from './ledger.ts';
+import { CLOSED, copySelection, type BuyingModel, type Selection } from './model.ts';
+import { costOfSelection } from './cost-of-selection.ts';
+import { makeSellerSearch } from './search-sellers.ts';
+
+/** What one card more of a want is worth elsewhere, in minor units. */
+export interface WalkAway {
+	readonly want: number;
+	/** What the rest of the plan saves when this card is got elsewhere: the most to pay, its postage with it. */
+	readonly worthMinor: number;
+	/** The seller it would else come from; -1: it is not in the plan. */
+	readonly seller: number;
+}
+
+/**
+ * The most a card is worth, given the best other way to get it: what the plan costs less when it is not wanted any
+ * more. Sellers that are needed only for it are closed then, and the rest is changed where that helps. For what is not
+ * in the plan it is what leaving it out was judged at.
+ *
+ * @param limit the most to tell where nothing says what a card is worth (its penalty stands for "whatever it costs")
+ */
+export function walkAwayPrices(
+	model: BuyingModel,
+	plan: Selection,
+	limit: number
+): readonly WalkAway[] {
+	const whole = costOfSelection(model, plan).value;
+	const ledger = openLedger(model, plan);
+	const places = new Map<number, number>();
+	for (let a = 0; a < plan.take.length; a++) {
+		if ((plan.take[a] as number) > 0) places.set(model.arcWant[a] as number, a);
+	}
+	return [...model.need.keys()].map((want): WalkAway => {
+		const arc = places.get(want);
+		if (arc === undefined) {
+			const inBundle = (ledger.got[want] as number) > 0;
+			const worthMinor = inBundle ? 0 : Math.min(limit, model.penalty[want] as number);
+			return { want, worthMinor, seller: -1 };
+		}
+		const fee = model.penalty[want] as number;
+		const need = model.need.slice();
+		need[want] = (need[want] as number) - 1;
+		const without = { ...model, need };
+		const start = copySelection(plan);
+		start.take[arc] = (start.take[arc] as number) - 1;
+		const seller = model.offerSeller[model.arcOffer[arc] as number] as number;
+		const kept = whole + ledger.changeOf(want, arc, NOWHERE, 1) - fee;
+		const search = makeSellerSearch(without);
+		const shut = copySelection(plan);
+		shut.mode[seller] = CLOSED;
+		const settled = [search.descend(plan).value, search.descend(shut).value];
+		const least = Math.min(kept, ...settled);
+		return { want, worthMinor: Math.max(0, Math.round(Math.min(limit, whole - least))), seller };
+	});
+}

@@ -1,0 +1,75 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { matchTrades, type TradeCard } from './match-trades.ts';
+
+const cards = (prefix: string) =>
+	fc
+		.array(fc.record({ minor: fc.integer({ min: 0, max: 60 }), isFixed: fc.boolean() }), {
+			maxLength: 5
+		})
+		.map((some) =>
+			some.map(({ minor, isFixed }, i): TradeCard => ({
+				...{ key: `${prefix}${i}`, minor },
+				...(isFixed && i === 0 ? { isFixed } : {})
+			}))
+		);
+
+/** Every part of both lists that keeps to the rules: how many cards, how far apart. */
+function everyTrade(give: readonly TradeCard[], take: readonly TradeCard[], tolerance: number) {
+	const all = [...give, ...take];
+	const found: { count: number; off: number }[] = [];
+	for (let some = 1; some < 2 ** all.length; some++) {
+		const isIn = (i: number) => ((some >> i) & 1) === 1;
+		if (all.some(({ isFixed }, i) => isFixed && !isIn(i))) continue;
+		const off = all.reduce(
+			(sum, { minor }, i) => sum + (isIn(i) ? (i < give.length ? minor : -minor) : 0),
+			0
+		);
+		if (Math.abs(off) <= tolerance) {
+			found.push({ count: all.filter((_, i) => isIn(i)).length, off: Math.abs(off) });
+		}
+	}
+	return found;
+}
+
+describe('matchTrades', () => {
+	test('for all lists it is the most cards, of those the most even, by trying all', () => {
+		fc.assert(
+			fc.property(
+				cards('g'),
+				cards('t'),
+				fc.integer({ min: 0, max: 30 }),
+				(give, take, tolerance) => {
+					const { best, others, unitMinor } = matchTrades(give, take, tolerance);
+					const all = everyTrade(give, take, tolerance);
+					expect(unitMinor).toBe(1);
+					const most = Math.max(0, ...all.map(({ count }) => count));
+					if (most === 0) {
+						expect(best).toBeNull();
+						return;
+					}
+					const off = Math.min(
+						...all.filter(({ count }) => count === most).map((trade) => trade.off)
+					);
+					expect((best?.give.length ?? 0) + (best?.take.length ?? 0)).toBe(most);
+					expect(Math.abs((best?.giveMinor ?? 0) - (best?.takeMinor ?? 0))).toBe(off);
+					for (const { trade, why } of others) {
+						const apart = Math.abs(trade.giveMinor - trade.takeMinor);
+						expect(apart).toBeLessThanOrEqual(tolerance);
+						if (why === 'most even of all')
+							expect(apart).toBe(Math.min(...all.map((each) => each.off)));
+					}
+				}
+			)
+		);
+	});
+
+	test('dear lists are reckoned in larger units, and say so; a worth below nothing is refused', () => {
+		const dear = (key: string) => ({ key, minor: 900_000 });
+		const { best, unitMinor } = matchTrades([dear('a')], [dear('b')], 0);
+		expect(unitMinor).toBe(5);
+		expect(best).toMatchObject({ give: ['a'], take: ['b'] });
+		expect(() => matchTrades([{ key: 'a', minor: -1 }], [], 0)).toThrow(RangeError);
+		expect(matchTrades([], [], 100).best).toBeNull();
+	});
+});

@@ -1,0 +1,486 @@
+import { Type, type Static } from 'typebox';
+import { RIVALS, type RivalKey } from '../core/buying/plan/rival-plans.ts';
+import { VersionKeySchema } from './compute.ts';
+import { ExchangeRatesSchema } from './exchange-rates.ts';
+import { ConditionSchema, GradeNeedSchema } from './goal-rules.ts';
+import {
+	closed,
+	Count,
+	Currency,
+	list,
+	Minor,
+	modes,
+	orNull,
+	said,
+	Whole,
+	Word
+} from './vocabulary.ts';
+
+/* A buying problem, and the plan for it. */
+
+const Optional = Type.Optional;
+const Days = Type.Integer({ minimum: 0, maximum: 3650 });
+const Grade = Type.Number({ minimum: 1, maximum: 10, multipleOf: 0.5 });
+const Grams = Type.Number({ exclusiveMinimum: 0, maximum: 5000 });
+const quality = {
+	condition: said(Optional(ConditionSchema), 'Left out: nothing was said of it.'),
+	grade: said(Optional(Grade), '1 to 10 in halves; left out: not graded.'),
+	house: said(Optional(Word), 'The house that graded it.')
+};
+const free = { freeFromMinor: said(Optional(Minor), 'Cards for so much go free.') };
+
+export const PostageRuleSchema = Type.Union([
+	Type.Object(
+		{
+			sort: said(Type.Literal('each'), 'So much for the first card, so much for each further one.'),
+			firstMinor: said(Minor, 'For the first card.'),
+			furtherMinor: said(Minor, 'For each further card.'),
+			...free
+		},
+		closed
+	),
+	Type.Object(
+		{
+			sort: said(Type.Literal('tiers'), 'By number or weight, step by step.'),
+			by: said(Type.Enum(['cards', 'grams']), 'What steps count.'),
+			tiers: said(
+				list(
+					Type.Object(
+						{
+							from: said(Whole, 'From so many on; the first step of cards begins at 1.'),
+							to: said(orNull(Whole), 'Up to so many; null: however many.'),
+							minor: said(Minor, 'What it costs.')
+						},
+						closed
+					),
+					50,
+					{ minItems: 1 }
+				),
+				'Steps without a hole; past the last nothing more goes into an order.'
+			),
+			...free
+		},
+		closed
+	)
+]);
+
+export const SellerSchema = Type.Object(
+	{
+		key: said(Word, 'Names the seller.'),
+		name: said(Optional(Word), 'Left out: the key.'),
+		direct: said(
+			orNull(PostageRuleSchema),
+			'What they ask for sending straight; null: they do not.'
+		),
+		toHub: said(
+			Optional(orNull(PostageRuleSchema)),
+			'What they ask for sending to the hub; null or left out: they do not.'
+		),
+		leastOrderMinor: said(Optional(Minor), 'The least that cards of an order must cost.'),
+		days: said(Optional(Days), 'Days until cards are here.'),
+		daysToHub: said(Optional(Days), 'Days until cards are at the hub.')
+	},
+	closed
+);
+
+export const OfferSchema = Type.Object(
+	{
+		key: said(Word, 'Names the offer.'),
+		seller: said(Word, 'Key of the seller.'),
+		version: said(VersionKeySchema, 'What is offered.'),
+		...quality,
+		quantity: said(Optional(Count), 'How many there are; left out: 1.'),
+		minor: said(Optional(Minor), 'What one costs; or say breaks.'),
+		breaks: said(
+			Optional(
+				list(
+					Type.Object(
+						{ count: said(Count, 'So many cards.'), minor: said(Minor, 'For so much together.') },
+						closed
+					),
+					20,
+					{ minItems: 1 }
+				)
+			),
+			'Lots it is sold in: one 0.40, five 1.50.'
+		),
+		grams: said(Optional(Grams), 'What one weighs; left out: 1.8.'),
+		currency: said(Optional(Currency), 'Left out: what is reckoned in.')
+	},
+	closed
+);
+
+export const BundleSchema = Type.Object(
+	{
+		key: said(Word, 'Names the bundle.'),
+		seller: said(Word, 'Key of the seller.'),
+		minor: said(Minor, 'What all of it costs.'),
+		isShipped: said(Optional(Type.Boolean()), 'The price holds its postage; left out: no.'),
+		items: said(
+			list(
+				Type.Object(
+					{
+						version: said(VersionKeySchema, 'What is in it.'),
+						...quality,
+						quantity: said(Optional(Count), 'How many of it; left out: 1.')
+					},
+					closed
+				),
+				5000,
+				{ minItems: 1 }
+			),
+			'Named cards: all or none of them.'
+		)
+	},
+	closed
+);
+
+export const PlannedWantSchema = Type.Object(
+	{
+		key: said(Word, 'Names the want.'),
+		versions: said(list(VersionKeySchema, 100, { minItems: 1 }), 'Versions that would fill it.'),
+		quantity: said(Optional(Type.Integer({ minimum: 1, maximum: 1000 })), 'Left out: 1.'),
+		leastCondition: said(Optional(ConditionSchema), 'Left out: any.'),
+		graded: said(Optional(GradeNeedSchema), 'Asks for a graded copy.'),
+		mostMinor: said(Optional(Minor), 'Dearer offers do not count; left out: any price.'),
+		priority: said(
+			Optional(Type.Integer({ minimum: 1, maximum: 3 })),
+			'1 before 2 before 3 where not all can be got; left out: 2.'
+		),
+		leaveOutMinor: said(
+			Optional(Minor),
+			'It is left out where it costs more, its postage with it; left out: it is got whatever it costs.'
+		)
+	},
+	closed
+);
+
+export const PlanBuyingInput = Type.Object(
+	{
+		wants: said(list(PlannedWantSchema, 2000), 'What is to be bought.'),
+		sellers: said(list(SellerSchema, 500), 'Who sells.'),
+		offers: said(list(OfferSchema, 50_000), 'What they offer.'),
+		bundles: said(Optional(list(BundleSchema, 500)), 'Several cards for one price.'),
+		hub: said(
+			Optional(
+				orNull(
+					Type.Object(
+						{
+							forwarding: said(PostageRuleSchema, 'What it asks for one parcel of everything.'),
+							days: said(Optional(Days), 'Days from the hub to here.')
+						},
+						closed
+					)
+				)
+			),
+			'A place that gathers orders and forwards them in one parcel; null or left out: none.'
+		),
+		limits: said(
+			Optional(
+				Type.Object(
+					{
+						mostSellers: said(Optional(Count), 'At most so many sellers.'),
+						without: said(Optional(list(Word, 500)), 'Keys of sellers that are not bought from.'),
+						with: said(
+							Optional(list(Word, 500)),
+							'Keys of sellers that are bought from in any case.'
+						),
+						mostDays: said(Optional(Days), 'Everything is here after so many days.')
+					},
+					closed
+				)
+			),
+			'What the plan has to keep to.'
+		),
+		budgetMinor: said(
+			Optional(Minor),
+			'Most wants (by priority) for so much; left out: all of them for the least.'
+		),
+		progressOf: said(
+			Optional(list(Word, 2000)),
+			'Within a budget: keys of the wants of the goal that is to get on; others count next to nothing.'
+		),
+		currency: said(Optional(Currency), 'What is reckoned in; left out: EUR.'),
+		rates: said(Optional(ExchangeRatesSchema), 'By which offers in other money are converted.'),
+		gap: said(
+			Optional(Type.Number({ minimum: 0, maximum: 1 })),
+			'The search ends within this part of the least that can be; left out: 0.01.'
+		),
+		seconds: said(
+			Optional(Type.Number({ minimum: 0.1, maximum: 8 })),
+			'The search ends after so long; left out: 5.'
+		),
+		seed: said(Optional(Whole), 'Of the changes at random; left out: 1.')
+	},
+	closed
+);
+export type PlanBuyingRequest = Static<typeof PlanBuyingInput>;
+
+const LineSchema = Type.Object(
+	{
+		offer: said(Word, 'Key of the offer.'),
+		want: said(Word, 'Key of the want.'),
+		quantity: said(Count, 'How many.'),
+		minor: said(Minor, 'What they cost.'),
+		savesMinor: said(Type.Integer(), 'What leaving one out saves, its postage with it.'),
+		next: said(
+			orNull(
+				Type.Object(
+					{
+						offer: said(Word, 'The next best offer.'),
+						dearerMinor: said(Type.Integer(), 'By how much the plan would be dearer.')
+					},
+					closed
+				)
+			),
+			'Why from there: what the next best would cost; null: nobody else has it.'
+		)
+	},
+	closed
+);
+export const PlanSchema = Type.Object(
+	{
+		orders: said(
+			Type.Array(
+				Type.Object(
+					{
+						seller: said(Word, 'Key of the seller.'),
+						way: said(Type.Enum(['direct', 'hub']), 'How it is sent.'),
+						lines: said(Type.Array(LineSchema), 'What is ordered singly.'),
+						bundles: said(Type.Array(Word), 'Keys of the bundles.'),
+						cards: said(Count, 'Cards that come.'),
+						cardsMinor: said(Minor, 'What they cost.'),
+						postageMinor: said(Minor, 'What the seller asks for sending.')
+					},
+					closed
+				)
+			),
+			'One order a seller, the largest first.'
+		),
+		cardsMinor: said(Minor, 'All cards.'),
+		postageMinor: said(Minor, 'All sellers’ postage.'),
+		forwardingMinor: said(Minor, 'What the hub asks.'),
+		totalMinor: said(Minor, 'All of it.'),
+		covered: said(Whole, 'Wanted cards that are got.'),
+		left: said(
+			Type.Array(
+				Type.Object(
+					{
+						want: said(Word, 'Key of the want.'),
+						count: said(Count, 'How many are not got.'),
+						why: said(
+							Type.Enum([
+								'nobody offers it',
+								'too few are offered',
+								'not good enough',
+								'above its limit',
+								'not open',
+								'not worth it'
+							]),
+							'not open: only sellers that the limits leave out have it. not worth it: it costs too much, or limits are in the way.'
+						)
+					},
+					closed
+				)
+			),
+			'What is not got.'
+		)
+	},
+	closed
+);
+const RIVAL_KEYS = Object.keys(RIVALS) as RivalKey[];
+export const PlanBuyingOutput = Type.Object(
+	{
+		plan: said(PlanSchema, 'The best plan that was found.'),
+		boundMinor: said(
+			Type.Number({ minimum: 0 }),
+			'No plan that gets as much costs less; within a budget: 0.'
+		),
+		gap: said(
+			Type.Number({ minimum: 0 }),
+			'How far the plan may be above the least, as a part of it.'
+		),
+		isProven: said(Type.Boolean(), 'No plan is better.'),
+		withinBudget: said(
+			Optional(
+				Type.Object(
+					{
+						weight: said(Type.Number({ minimum: 0 }), 'What its cards count for.'),
+						whole: said(Type.Number({ minimum: 0 }), 'What all of them would.'),
+						mostWeight: said(
+							Type.Number({ minimum: 0 }),
+							'No plan within the budget counts for more.'
+						)
+					},
+					closed
+				)
+			),
+			'Where a budget was named.'
+		),
+		rivals: said(
+			Type.Array(
+				Type.Object(
+					{
+						rival: said(Type.Enum(RIVAL_KEYS), modes(RIVALS)),
+						totalMinor: said(Minor, 'What it costs.'),
+						covered: said(Whole, 'Wanted cards that it gets.'),
+						sellers: said(Whole, 'Sellers it buys from.'),
+						savedMinor: said(Type.Integer(), 'What the plan saves against it.')
+					},
+					closed
+				)
+			),
+			'Plans that people make by hand.'
+		),
+		second: said(
+			orNull(
+				Type.Object(
+					{
+						without: said(Word, 'The seller that it does without.'),
+						totalMinor: said(Minor, 'What it costs.'),
+						covered: said(Whole, 'Wanted cards that it gets.')
+					},
+					closed
+				)
+			),
+			'The best plan that leaves a seller of this one out; null: there is none.'
+		),
+		sellers: said(
+			Type.Array(
+				Type.Object(
+					{
+						sellers: said(Whole, 'With so many sellers.'),
+						totalMinor: said(Minor, 'What it costs.'),
+						left: said(Whole, 'Wanted cards that it does not get.'),
+						brings: said(orNull(Word), 'The seller that it has and one with a seller less has not.')
+					},
+					closed
+				)
+			),
+			'What each further seller brings.'
+		),
+		curve: said(
+			Type.Array(
+				Type.Object(
+					{
+						covered: said(Whole, 'So many cards.'),
+						totalMinor: said(Minor, 'For so much.'),
+						eachMinor: said(
+							Type.Number({ minimum: 0 }),
+							'Where no card costs more than this, postage with it.'
+						)
+					},
+					closed
+				)
+			),
+			'Cost against completeness.'
+		),
+		nothingAt: said(
+			Type.Array(Word),
+			'Keys of sellers asked for in any case, who have nothing wanted.'
+		)
+	},
+	closed
+);
+
+export const WalkAwayInput = Type.Object(
+	{
+		...Type.Omit(PlanBuyingInput, ['budgetMinor', 'progressOf']).properties,
+		limitMinor: said(
+			Optional(Minor),
+			'The most to tell where nobody else has a card; left out: 1e9.'
+		)
+	},
+	closed
+);
+export type WalkAwayRequest = Static<typeof WalkAwayInput>;
+export const WalkAwayOutput = Type.Object(
+	{
+		totalMinor: said(Minor, 'What the plan costs.'),
+		wants: said(
+			Type.Array(
+				Type.Object(
+					{
+						want: said(Word, 'Key of the want.'),
+						worthMinor: said(Minor, 'The most to pay for one elsewhere, its postage with it.'),
+						seller: said(orNull(Word), 'Where it would else come from; null: nobody has it.')
+					},
+					closed
+				)
+			),
+			'The most each card is worth, given the best other way.'
+		)
+	},
+	closed
+);
+
+export const NextSellerInput = Type.Object(
+	{
+		wants: said(
+			list(
+				Type.Object(
+					{
+						key: said(Word, 'Names the want.'),
+						quantity: said(Optional(Count), 'Left out: 1.'),
+						usualMinor: said(Minor, 'What it usually costs.'),
+						knownMinor: said(
+							Optional(orNull(Minor)),
+							'What it costs by the best way known, postage with it; null or left out: nobody is known to have it.'
+						)
+					},
+					closed
+				),
+				5000
+			),
+			'What is wanted.'
+		),
+		sellers: said(
+			list(
+				Type.Object(
+					{
+						key: said(Word, 'Names the seller.'),
+						postage: said(PostageRuleSchema, 'What they ask for sending.'),
+						found: said(
+							list(
+								Type.Object(
+									{ want: said(Word, 'Key of the want.'), minor: said(Minor, 'What they ask.') },
+									closed
+								),
+								5000
+							),
+							'Wants that were found there.'
+						),
+						notFound: said(Optional(list(Word, 5000)), 'Wants that were looked for and not found.'),
+						deepest: said(Optional(Whole), 'How many of one card they hold at most.')
+					},
+					closed
+				),
+				500
+			),
+			'Sellers as far as their lists were looked at.'
+		)
+	},
+	closed
+);
+export type NextSellerRequest = Static<typeof NextSellerInput>;
+export const NextSellerOutput = Type.Object(
+	{
+		sellers: said(
+			Type.Array(
+				Type.Object(
+					{
+						key: said(Word, 'The seller.'),
+						open: said(Whole, 'Wants not looked for there yet.'),
+						chance: said(Type.Number({ minimum: 0, maximum: 1 }), 'That it has one of them.'),
+						expected: said(Type.Number({ minimum: 0 }), 'Wants it has or probably has.'),
+						level: said(Type.Number({ minimum: 0 }), 'How dear it is; 1 is usual.'),
+						savingMinor: said(Minor, 'What an order there is expected to save, postage paid.')
+					},
+					closed
+				)
+			),
+			'The one to open next first.'
+		)
+	},
+	closed
+);

@@ -1,0 +1,284 @@
+import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
+import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import type { BuyingProblem } from '../../core/buying/plan/compile-model.ts';
+import { compileModel } from '../../core/buying/plan/compile-model.ts';
+import { completenessCurve } from '../../core/buying/plan/completeness-curve.ts';
+import { costOfSelection } from '../../core/buying/plan/cost-of-selection.ts';
+import { describePlan } from '../../core/buying/plan/describe-plan.ts';
+import { fewerSellers } from '../../core/buying/plan/fewer-sellers.ts';
+import { CLOSED, type Selection } from '../../core/buying/plan/model.ts';
+import { nextSeller } from '../../core/buying/plan/next-seller.ts';
+import { quickBound } from '../../core/buying/plan/quick-bound.ts';
+import { planWithinBudget } from '../../core/buying/plan/plan-within-budget.ts';
+import { cheapestCopies, fullestFirst } from '../../core/buying/plan/rival-plans.ts';
+import { searchPlan, type SearchState } from '../../core/buying/plan/search-plan.ts';
+import { makeSellerSearch } from '../../core/buying/plan/search-sellers.ts';
+import { walkAwayPrices } from '../../core/buying/plan/walk-away.ts';
+import { checkPostageRule, type PostageRule } from '../../core/buying/offers/postage-rule.ts';
+import type { Priority } from '../../core/buying/wants/wants-list.ts';
+import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
+import { convertMinor } from '../../core/worth/exchange-rates.ts';
+import {
+	NextSellerInput,
+	NextSellerOutput,
+	PlanBuyingInput,
+	PlanBuyingOutput,
+	WalkAwayInput,
+	WalkAwayOutput,
+	type NextSellerRequest,
+	type PlanBuyingRequest,
+	type WalkAwayRequest
+} from '../../schemas/compute-plan-buying.ts';
+import { defineComputation } from './define-computation.ts';
+import { repeated } from './repeated.ts';
+
+const USUAL = { currency: 'EUR', gap: 0.01, seconds: 5, seed: 1, nodes: 5000 };
+/** How much a want of a priority counts within a budget. */
+const WEIGHT: Readonly<Record<Priority, number>> = { 1: 4, 2: 2, 3: 1 };
+/** What wants of other goals count for while one goal is to get on. */
+const HARDLY = 0.001;
+
+export const planBuyingComputation = defineComputation({
+	name: 'plan-buying',
+	summary:
+		'Which want from whom, straight or by a hub, so that cards, postage and forwarding cost least and most is covered; with a bound that proves how far off it is.',
+	input: PlanBuyingInput,
+	output: PlanBuyingOutput,
+	run(request: PlanBuyingRequest) {
+		const read = readProblem(request);
+		if (!read.ok) return read;
+		const compiled = compileModel(read.value);
+		const { model } = compiled;
+		const state = solve(request, model);
+		const weight = Float64Array.from(read.value.wants, ({ key, priority }) =>
+			request.progressOf ? (request.progressOf.includes(key) ? 1 : HARDLY) : WEIGHT[priority]
+		);
+		const within =
+			request.budgetMinor === undefined
+				? null
+				: planWithinBudget(model, request.budgetMinor, weight, state.best, quickBound(model));
+		const chosen = within?.selection ?? state.best;
+		const plan = describePlan(compiled, chosen);
+		const paidOf = (selection: Selection) => {
+			const { cards, postage, forwarding, uncovered, sellers } = costOfSelection(model, selection);
+			return { totalMinor: cards + postage + forwarding, uncovered, sellers };
+		};
+		const asked = model.need.reduce((sum, count) => sum + count, 0);
+		const missing = state.value - paidOf(state.best).totalMinor;
+		const rivals = (
+			[
+				['cheapest', cheapestCopies(model)],
+				['fullest', fullestFirst(model)]
+			] as const
+		).map(([rival, selection]) => {
+			const { totalMinor, uncovered, sellers } = paidOf(selection);
+			return {
+				...{ rival, totalMinor, covered: asked - uncovered, sellers },
+				savedMinor: totalMinor - plan.totalMinor
+			};
+		});
+		const boundMinor = within ? 0 : Math.max(0, state.bound - missing);
+		return good({
+			plan,
+			boundMinor,
+			gap:
+				within || plan.totalMinor === 0
+					? 0
+					: Math.max(0, (plan.totalMinor - boundMinor) / plan.totalMinor),
+			isProven: within ? within.weight >= within.mostWeight - 1e-9 : state.isProven,
+			...(within
+				? {
+						withinBudget: {
+							weight: within.weight,
+							whole: within.whole,
+							mostWeight: within.mostWeight
+						}
+					}
+				: {}),
+			rivals,
+			second: secondBest(chosen),
+			sellers: fewerSellers(model, chosen).map(({ sellers, paidMinor, uncovered, brings }) => ({
+				...{ sellers, totalMinor: paidMinor, left: uncovered },
+				brings: compiled.sellerKeys[brings] ?? null
+			})),
+			curve: completenessCurve(model, state.best).map(({ covered, paidMinor, eachMinor }) => ({
+				...{ covered, totalMinor: paidMinor, eachMinor }
+			})),
+			nothingAt: compiled.withNothing
+		});
+
+		/** The best that is found without one of the sellers. */
+		function secondBest(best: Selection) {
+			const search = makeSellerSearch(model);
+			const tried = [...best.mode.keys()].flatMap((s) => {
+				if (best.mode[s] === CLOSED || model.sellers[s]?.isIn) return [];
+				const start = { mode: best.mode.slice(), take: best.take, bundle: best.bundle.slice() };
+				start.mode[s] = CLOSED;
+				for (const [b, { seller }] of model.bundles.entries()) {
+					if (seller === s) start.bundle[b] = 0;
+				}
+				const { selection, value } = search.settle(start);
+				return value < Infinity ? [{ s, value, selection }] : [];
+			});
+			const least = tried.reduce<(typeof tried)[number] | null>(
+				(a, b) => (a && a.value <= b.value ? a : b),
+				null
+			);
+			if (!least) return null;
+			const { totalMinor, uncovered } = paidOf(least.selection);
+			return {
+				without: compiled.sellerKeys[least.s] ?? '',
+				totalMinor,
+				covered: asked - uncovered
+			};
+		}
+	}
+});
+
+export const walkAwayComputation = defineComputation({
+	name: 'walk-away-price',
+	summary:
+		'The most each card is worth elsewhere, given the best other way to get it, its postage with it.',
+	input: WalkAwayInput,
+	output: WalkAwayOutput,
+	run(request: WalkAwayRequest) {
+		const read = readProblem(request);
+		if (!read.ok) return read;
+		const { model, sellerKeys, wantKeys } = compileModel(read.value);
+		const state = solve(request, model);
+		const { cards, postage, forwarding } = costOfSelection(model, state.best);
+		return good({
+			totalMinor: cards + postage + forwarding,
+			wants: walkAwayPrices(model, state.best, request.limitMinor ?? 1e9).map(
+				({ want, worthMinor, seller }) => ({
+					...{ want: wantKeys[want] ?? '', worthMinor },
+					seller: sellerKeys[seller] ?? null
+				})
+			)
+		});
+	}
+});
+
+export const nextSellerComputation = defineComputation({
+	name: 'next-seller',
+	summary:
+		'Which seller’s list to open next from what has been seen so far, and what that may save.',
+	input: NextSellerInput,
+	output: NextSellerOutput,
+	run({ wants, sellers }: NextSellerRequest) {
+		const problems = [
+			...repeated('wants', 'key', wants),
+			...repeated('sellers', 'key', sellers),
+			...sellers.flatMap(({ postage }, s) =>
+				atPointer(checkPostageRule(postage), `/sellers/${s}/postage`)
+			)
+		];
+		if (problems.length > 0) return bad(problems);
+		return good({
+			sellers: nextSeller(
+				wants.map(({ quantity = 1, knownMinor = null, ...want }) => ({
+					...want,
+					quantity,
+					knownMinor
+				})),
+				sellers.map(({ notFound = [], ...seller }) => ({ ...seller, notFound }))
+			)
+		});
+	}
+});
+
+type ProblemRequest = Omit<PlanBuyingRequest, 'budgetMinor' | 'progressOf'>;
+
+/** The problem with its defaults and in one currency, or all that is wrong with it. */
+function readProblem(request: ProblemRequest): Outcome<BuyingProblem> {
+	const { wants, sellers, offers, bundles = [], hub = null, limits = {} } = request;
+	const { currency = USUAL.currency, rates = [] } = request;
+	const problems: Problem[] = [
+		...repeated('wants', 'key', wants),
+		...repeated('sellers', 'key', sellers),
+		...repeated('offers', 'key', offers),
+		...repeated('bundles', 'key', bundles)
+	];
+	const known = new Set(sellers.map(({ key }) => key));
+	const named = (key: string, pointer: string) => {
+		if (known.has(key)) return;
+		problems.push({
+			pointer,
+			message: `there is no seller "${key}"`,
+			remedy: 'List the seller too.'
+		});
+	};
+	for (const [s, { direct, toHub }] of sellers.entries()) {
+		if (direct) problems.push(...atPointer(checkPostageRule(direct), `/sellers/${s}/direct`));
+		if (toHub) problems.push(...atPointer(checkPostageRule(toHub), `/sellers/${s}/toHub`));
+	}
+	if (hub) problems.push(...atPointer(checkPostageRule(hub.forwarding), '/hub/forwarding'));
+	for (const [b, { seller }] of bundles.entries()) named(seller, `/bundles/${b}/seller`);
+	for (const which of ['with', 'without'] as const) {
+		for (const [i, key] of (limits[which] ?? []).entries()) named(key, `/limits/${which}/${i}`);
+	}
+	const priced = offers.flatMap((offer, o) => {
+		const { minor, breaks, quantity = 1, currency: code = currency, ...rest } = offer;
+		named(offer.seller, `/offers/${o}/seller`);
+		const lots = breaks ?? (minor === undefined ? [] : [{ count: 1, minor }]);
+		if (lots.length === 0 || (breaks && minor !== undefined)) {
+			problems.push({
+				pointer: `/offers/${o}/minor`,
+				message: lots.length === 0 ? 'the offer has no price' : 'the price is said twice',
+				remedy: 'Give minor, or breaks.'
+			});
+		}
+		const converted = lots.map(({ count, minor: each }) => ({
+			count,
+			minor: convertMinor(each, code, currency, rates)
+		}));
+		if (converted.some((lot) => lot.minor === null)) {
+			const message = `no rate leads from ${code} to ${currency}`;
+			problems.push({ pointer: `/offers/${o}/currency`, message, remedy: 'Give a rate.' });
+		}
+		const whole = converted.map(({ count, minor: each }) => ({ count, minor: each ?? 0 }));
+		return [{ ...rest, quantity, breaks: whole }];
+	});
+	if (problems.length > 0) return bad(problems);
+	return good({
+		wants: wants.map(({ quantity = 1, priority = 2, mostMinor = null, ...want }) => ({
+			...want,
+			...{ quantity, mostMinor, priority: priority as Priority }
+		})),
+		offers: priced,
+		bundles: bundles.map(({ isShipped = false, items, ...bundle }) => ({
+			...bundle,
+			isShipped,
+			items: items.map(({ quantity = 1, ...item }) => ({ ...item, quantity }))
+		})),
+		sellers: sellers.map(({ name, toHub = null, ...seller }) => ({
+			...seller,
+			...{ name: name ?? seller.key, toHub: toHub as PostageRule | null }
+		})),
+		hub,
+		limits
+	});
+}
+
+/** Searches until it is near enough, or its time is over. */
+function solve(
+	{ gap = USUAL.gap, seconds = USUAL.seconds, seed = USUAL.seed }: ProblemRequest,
+	model: ReturnType<typeof compileModel>['model']
+): SearchState {
+	const end = performance.now() + 1000 * seconds;
+	const search = searchPlan(model, { random: randomOf(seed), gap, mostNodes: USUAL.nodes });
+	for (;;) {
+		const { value, done } = search.next();
+		if (done || performance.now() > end) return value;
+	}
+}
+
+/** Numbers from 0 to below 1, the same row for the same seed. */
+function randomOf(seed: number): () => number {
+	const generator = xoroshiro128plus(seed);
+	return () => uniformFloat64(generator);
+}
+
+function atPointer(problems: readonly Problem[], pointer: string): readonly Problem[] {
+	return problems.map((problem) => ({ ...problem, pointer: `${pointer}${problem.pointer ?? ''}` }));
+}
