@@ -23,7 +23,7 @@ export interface Branched {
 	readonly last: Fixing | null;
 }
 
-const ITERATIONS = 60;
+const ITERATIONS = 40;
 /** Costs are whole: a bound above this below the best plan leaves no better one. */
 const WHOLE = 1 - 1e-6;
 

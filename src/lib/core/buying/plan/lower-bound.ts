@@ -44,6 +44,10 @@ export function makeBound(model: BuyingModel, step: HubStep | null) {
 	const isPlain = Uint8Array.from(offerCost, (costs, o) =>
 		costs.every((cost, n) => cost === n * (costs[1] as number) && offerPieces[o]?.[n] === n) ? 1 : 0
 	);
+	const isQuick = isPlain.map((plain, o) =>
+		plain === 1 && (firstArc[o + 1] as number) - (firstArc[o] as number) === 1 ? 1 : 0
+	);
+	const unit = Float64Array.from(offerCost, (costs) => costs[1] ?? Infinity);
 	const kept = new Float64Array(arcWant.length);
 	const tried = new Float64Array(arcWant.length);
 	const keptBundle = new Float64Array(bundles.length);
@@ -283,8 +287,23 @@ export function makeBound(model: BuyingModel, step: HubStep | null) {
 	): number {
 		let sum = 0;
 		const offers = offersOf[s] as Int32Array;
+		const { least, most } = fixing;
 		for (let k = 0; k < offers.length; k++) {
 			const o = offers[k] as number;
+			if (isQuick[o] === 1 && !taking) {
+				// Most offers are of one want, at one price.
+				const a = firstArc[o] as number;
+				const loss =
+					(unit[o] as number) +
+					perCard +
+					perGram * (offerGrams[o] as number) -
+					(price[arcWant[a] as number] as number);
+				const n = (loss < 0 ? most[a] : least[a]) as number;
+				if (n < (least[a] as number)) return Infinity;
+				tried[a] = n;
+				sum += n * loss;
+				continue;
+			}
 			const costs = offerCost[o] as Float64Array;
 			const pieces = offerPieces[o] as Int32Array;
 			const each = perCard + perGram * (offerGrams[o] as number);
