@@ -2,17 +2,12 @@ import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { BuyingProblem } from '../../core/buying/plan/compile-model.ts';
 import { compileModel } from '../../core/buying/plan/compile-model.ts';
-import { completenessCurve } from '../../core/buying/plan/completeness-curve.ts';
 import { costOfSelection } from '../../core/buying/plan/cost-of-selection.ts';
-import { describePlan } from '../../core/buying/plan/describe-plan.ts';
-import { fewerSellers } from '../../core/buying/plan/fewer-sellers.ts';
-import { CLOSED, type Selection } from '../../core/buying/plan/model.ts';
+import { paidOf, reportPlan } from '../../core/buying/plan/report-plan.ts';
 import { nextSeller } from '../../core/buying/plan/next-seller.ts';
 import { quickBound } from '../../core/buying/plan/quick-bound.ts';
 import { planWithinBudget } from '../../core/buying/plan/plan-within-budget.ts';
-import { cheapestCopies, fullestFirst } from '../../core/buying/plan/rival-plans.ts';
 import { searchPlan, type SearchState } from '../../core/buying/plan/search-plan.ts';
-import { makeSellerSearch } from '../../core/buying/plan/search-sellers.ts';
 import { walkAwayPrices } from '../../core/buying/plan/walk-away.ts';
 import { checkPostageRule, type PostageRule } from '../../core/buying/offers/postage-rule.ts';
 import type { Priority } from '../../core/buying/wants/wants-list.ts';
@@ -58,33 +53,14 @@ export const planBuyingComputation = defineComputation({
 				? null
 				: planWithinBudget(model, request.budgetMinor, weight, state.best, quickBound(model));
 		const chosen = within?.selection ?? state.best;
-		const plan = describePlan(compiled, chosen);
-		const paidOf = (selection: Selection) => {
-			const { cards, postage, forwarding, uncovered, sellers } = costOfSelection(model, selection);
-			return { totalMinor: cards + postage + forwarding, uncovered, sellers };
-		};
-		const asked = model.need.reduce((sum, count) => sum + count, 0);
-		const missing = state.value - paidOf(state.best).totalMinor;
-		const rivals = (
-			[
-				['cheapest', cheapestCopies(model)],
-				['fullest', fullestFirst(model)]
-			] as const
-		).map(([rival, selection]) => {
-			const { totalMinor, uncovered, sellers } = paidOf(selection);
-			return {
-				...{ rival, totalMinor, covered: asked - uncovered, sellers },
-				savedMinor: totalMinor - plan.totalMinor
-			};
-		});
+		const missing = state.value - paidOf(model, state.best).totalMinor;
+		const report = reportPlan(compiled, chosen, state.best);
+		const { totalMinor } = report.plan;
 		const boundMinor = within ? 0 : Math.max(0, state.bound - missing);
 		return good({
-			plan,
+			...report,
 			boundMinor,
-			gap:
-				within || plan.totalMinor === 0
-					? 0
-					: Math.max(0, (plan.totalMinor - boundMinor) / plan.totalMinor),
+			gap: within || totalMinor === 0 ? 0 : Math.max(0, (totalMinor - boundMinor) / totalMinor),
 			isProven: within ? within.weight >= within.mostWeight - 1e-9 : state.isProven,
 			...(within
 				? {
@@ -95,43 +71,8 @@ export const planBuyingComputation = defineComputation({
 						}
 					}
 				: {}),
-			rivals,
-			second: secondBest(chosen),
-			sellers: fewerSellers(model, chosen).map(({ sellers, paidMinor, uncovered, brings }) => ({
-				...{ sellers, totalMinor: paidMinor, left: uncovered },
-				brings: compiled.sellerKeys[brings] ?? null
-			})),
-			curve: completenessCurve(model, state.best).map(({ covered, paidMinor, eachMinor }) => ({
-				...{ covered, totalMinor: paidMinor, eachMinor }
-			})),
 			nothingAt: compiled.withNothing
 		});
-
-		/** The best that is found without one of the sellers. */
-		function secondBest(best: Selection) {
-			const search = makeSellerSearch(model);
-			const tried = [...best.mode.keys()].flatMap((s) => {
-				if (best.mode[s] === CLOSED || model.sellers[s]?.isIn) return [];
-				const start = { mode: best.mode.slice(), take: best.take, bundle: best.bundle.slice() };
-				start.mode[s] = CLOSED;
-				for (const [b, { seller }] of model.bundles.entries()) {
-					if (seller === s) start.bundle[b] = 0;
-				}
-				const { selection, value } = search.settle(start);
-				return value < Infinity ? [{ s, value, selection }] : [];
-			});
-			const least = tried.reduce<(typeof tried)[number] | null>(
-				(a, b) => (a && a.value <= b.value ? a : b),
-				null
-			);
-			if (!least) return null;
-			const { totalMinor, uncovered } = paidOf(least.selection);
-			return {
-				without: compiled.sellerKeys[least.s] ?? '',
-				totalMinor,
-				covered: asked - uncovered
-			};
-		}
 	}
 });
 

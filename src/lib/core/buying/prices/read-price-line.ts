@@ -30,6 +30,8 @@ interface SaidOf {
 /** What one card of a version is asked for. */
 export interface SaidPrice extends SaidOf {
 	readonly version: string;
+	/** How many there are for that, as "5x3" says; usually 1. */
+	readonly quantity: number;
 }
 
 /** One sum for several cards together. */
@@ -71,7 +73,8 @@ export function readPriceLine(text: string, ground: PriceGround): PriceReading {
 	for (const phrase of phrases) {
 		const { cards, price, of, condition, grade, reason, start } = phrase;
 		const priced = new Set([...ground.priced, ...prices.keys()]);
-		const named = versionsOf(phrase, { ...ground, priced }, all);
+		const counts = versionsOf(phrase, { ...ground, priced }, all);
+		const named = [...counts.keys()];
 		if (named.length === 0) continue;
 		const isKnown = named.some((version) => missing.has(version));
 		if (!isKnown) {
@@ -85,9 +88,13 @@ export function readPriceLine(text: string, ground: PriceGround): PriceReading {
 			...(reason === undefined ? {} : { reason })
 		};
 		if (of === 'together' && named.length > 1) {
-			const count = sum(named, (version) => quantityOf.get(version) ?? 1);
+			const count = sum(counts, ([version, quantity]) =>
+				Math.max(quantity, quantityOf.get(version) ?? 1)
+			);
 			lumps.push({ words: cards, versions: named, cards: count, ...said });
-		} else for (const version of named) prices.set(version, { version, ...said });
+		} else {
+			for (const [version, quantity] of counts) prices.set(version, { version, quantity, ...said });
+		}
 	}
 	const isApplicable = all.length === 0;
 	return {
@@ -98,13 +105,14 @@ export function readPriceLine(text: string, ground: PriceGround): PriceReading {
 	};
 }
 
-/** The versions that a phrase names; what it names none of is a problem. */
+/** The versions that a phrase names, with how many of each; what it names none of is a problem. */
 function versionsOf(
 	phrase: PlacedPhrase,
 	ground: PriceGround,
 	problems: Problem[]
-): readonly string[] {
+): ReadonlyMap<string, number> {
 	const { cards, start } = phrase;
+	const single = (versions: readonly string[]) => new Map(versions.map((version) => [version, 1]));
 	const place = { start, end: start + cards.length };
 	const group = isAll(cards) ? groupOf(cards, ground) : null;
 	if (group) {
@@ -118,7 +126,7 @@ function versionsOf(
 					: 'all of these have a price already';
 			problems.push({ ...place, message, remedy: 'Name the cards by their numbers.' });
 		}
-		return left.flatMap(({ versions }) => versions[0] ?? []);
+		return single(left.flatMap(({ versions }) => versions[0] ?? []));
 	}
 	// Nothing counts as owned here: the cards that are named matter, not how many there are.
 	const reading = readShorthand(cards, { ...ground, owned: new Map() });
@@ -128,24 +136,26 @@ function versionsOf(
 		end: start + to
 	});
 	problems.push(...reading.problems.map(moved));
-	const versions = [...new Set(reading.additions.map(({ version }) => version))];
+	const counts = new Map<string, number>();
+	for (const { version, quantity } of reading.additions) {
+		counts.set(version, (counts.get(version) ?? 0) + quantity);
+	}
 	if (!isAll(cards)) {
-		if (versions.length === 0 && reading.problems.length === 0)
+		if (counts.size === 0 && reading.problems.length === 0)
 			problems.push({ ...place, message: 'this names no card', remedy: 'Write numbers.' });
-		return versions;
+		return counts;
 	}
 	// "all brass": what is missing of it.
-	const isNamed = new Set(versions);
 	const missing = ground.wants.flatMap((want) =>
 		want.versions.some((version) => ground.priced.has(version))
 			? []
-			: (want.versions.find((version) => isNamed.has(version)) ?? [])
+			: (want.versions.find((version) => counts.has(version)) ?? [])
 	);
 	if (missing.length === 0 && reading.problems.length === 0) {
 		const message = `nothing of "${cards}" is missing without a price`;
 		problems.push({ ...place, message, remedy: 'Name the cards by their numbers.' });
 	}
-	return missing;
+	return single(missing);
 }
 
 const KINDS = { base: 'base', subset: 'subset', insert: 'insert', extra: 'extra' } as const;

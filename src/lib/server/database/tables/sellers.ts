@@ -1,0 +1,20 @@
+import { sqliteTable, integer, text } from 'drizzle-orm/sqlite-core';
+import type { PostageRule } from '../../../core/buying/offers/postage-rule.ts';
+import type { SellerId } from '../../../core/row-id.ts';
+
+/** Somebody who sells cards, with what sending them costs. */
+export const sellers = sqliteTable('sellers', {
+	id: integer().$type<SellerId>().primaryKey({ autoIncrement: true }),
+	name: text().notNull().unique(),
+	/** What money and offers of theirs are in, ISO 4217. */
+	currency: text().notNull(),
+	/** null: they do not send that way. */
+	direct: text({ mode: 'json' }).$type<PostageRule | null>(),
+	toHub: text({ mode: 'json' }).$type<PostageRule | null>(),
+	leastOrderMinor: integer(),
+	days: integer(),
+	daysToHub: integer(),
+	/** 0 to 5, as its owner sees it; null: nothing is known. */
+	trust: integer(),
+	note: text()
+});
