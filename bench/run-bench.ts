@@ -14,6 +14,7 @@ import { indexCards } from '../src/lib/core/shorthand/card-index.ts';
 import { readShorthand } from '../src/lib/core/shorthand/read-shorthand.ts';
 import { vocabularyOf } from '../src/lib/core/shorthand/vocabulary.ts';
 import { benchBinders } from './bench-binders.ts';
+import { benchBuying } from './bench-buying.ts';
 import { benchBoxes } from './bench-boxes.ts';
 import { benchCollection } from './bench-collection.ts';
 import { benchLimits } from './bench-limits.ts';
@@ -115,6 +116,7 @@ export async function runBench(): Promise<void> {
 	await benchOddities();
 	await benchMatching();
 	await benchLimits();
+	await benchBuying();
 	await benchBinders();
 	await benchBoxes();
 	await benchCollection();

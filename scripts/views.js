@@ -8,18 +8,6 @@ export const VIEWS = [
 	{ name: 'releases', path: '/releases' },
 	{ name: 'release', path: '/releases/harbour-lights-1994' },
 	{
-		name: 'import',
-		path: '/releases/import',
-		act: async (page) => {
-			await page.getByLabel('Or paste it').fill(PASTED);
-			await page.getByLabel('Release', { exact: true }).fill('Moths of the Lamp');
-			await page.getByLabel('Maker').fill('Gullhaven Card Works');
-			await page.getByLabel('Year or season').fill('1996');
-			await page.getByRole('button', { name: 'Preview' }).click();
-			await page.getByText('This would create').waitFor();
-		}
-	},
-	{
 		name: 'side-by-side',
 		path: '/releases/compare?side=harbour-lights-1994&side=harbour-lights-1995'
 	},
@@ -71,23 +59,12 @@ export const VIEWS = [
 			await page.getByRole('list', { name: 'Sorting slip' }).waitFor();
 		}
 	},
-	{ name: 'moves', path: '/binders/1/moves' },
+	{ name: 'buying', path: '/buying' },
+	{
+		name: 'plan',
+		path: '/buying/plan',
+		act: (page) => page.getByTestId('rival').first().waitFor({ timeout: 60_000 })
+	},
 	{ name: 'phone-put-away', path: '/boxes/slips/1', size: { width: 390, height: 844 } },
 	{ name: 'phone-wants', path: '/goals/1/wants', size: { width: 390, height: 844 } }
 ];
-
-const PASTED = `section,kind,number,title,group,parallels
-Base,base,,Ghost Lamp Moth,Moths,Wingsilver; Night Flight /50
-Base,base,,"Keeper's Tiger, the",Moths,
-Base,base,,Salt Underwing,Moths,
-Dusk Swarm,insert,D1,Brackwater Plume,Moths,
-Dusk Swarm,insert,D2,Fog Ermine,Moths,
-`;
-
-/** @param {Page} page @param {readonly string[]} lines */
-async function takeCards(page, lines) {
-	for (const line of lines) {
-		await page.getByLabel('Next card').fill(line);
-		await page.keyboard.press('Enter');
-	}
-}

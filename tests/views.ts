@@ -53,5 +53,10 @@ export const VIEWS = [
 	'/boxes/out',
 	'/boxes/supplies',
 	'/boxes/labels',
-	'/boxes/shelves'
+	'/boxes/shelves',
+	'/buying',
+	'/buying/prices?goal=1',
+	'/buying/wants',
+	'/buying/offers',
+	'/buying/plan'
 ];

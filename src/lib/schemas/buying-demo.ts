@@ -27,6 +27,25 @@ export const BuyingDemoSchema = Type.Object(
 				closed
 			)
 		),
+		/** Who sells, and what they offer as it was typed. */
+		sellers: Type.Array(
+			Type.Object(
+				{
+					at: Moment,
+					name: Line,
+					direct: Type.String(),
+					toHub: Type.String(),
+					leastOrder: Type.String(),
+					days: Type.Union([Type.Null(), Type.Integer()]),
+					daysToHub: Type.Union([Type.Null(), Type.Integer()]),
+					trust: Type.Union([Type.Null(), Type.Integer()]),
+					note: Type.String(),
+					lines: Type.Array(Type.Object({ release: Line, line: Line }, closed))
+				},
+				closed
+			)
+		),
+		hub: Type.Object({ at: Moment, name: Line, forwarding: Line, days: Type.Integer() }, closed),
 		marks: Type.Array(
 			Type.Object(
 				{ at: Moment, version: Line, isFavourite: Type.Boolean(), most: Type.String() },

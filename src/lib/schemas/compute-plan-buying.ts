@@ -64,7 +64,7 @@ export const PostageRuleSchema = Type.Union([
 	)
 ]);
 
-export const SellerSchema = Type.Object(
+const SellerSchema = Type.Object(
 	{
 		key: said(Word, 'Names the seller.'),
 		name: said(Optional(Word), 'Left out: the key.'),
@@ -83,7 +83,7 @@ export const SellerSchema = Type.Object(
 	closed
 );
 
-export const OfferSchema = Type.Object(
+const OfferSchema = Type.Object(
 	{
 		key: said(Word, 'Names the offer.'),
 		seller: said(Word, 'Key of the seller.'),
@@ -110,7 +110,7 @@ export const OfferSchema = Type.Object(
 	closed
 );
 
-export const BundleSchema = Type.Object(
+const BundleSchema = Type.Object(
 	{
 		key: said(Word, 'Names the bundle.'),
 		seller: said(Word, 'Key of the seller.'),
@@ -135,7 +135,7 @@ export const BundleSchema = Type.Object(
 	closed
 );
 
-export const PlannedWantSchema = Type.Object(
+const PlannedWantSchema = Type.Object(
 	{
 		key: said(Word, 'Names the want.'),
 		versions: said(list(VersionKeySchema, 100, { minItems: 1 }), 'Versions that would fill it.'),
@@ -238,7 +238,7 @@ const LineSchema = Type.Object(
 	},
 	closed
 );
-export const PlanSchema = Type.Object(
+const PlanSchema = Type.Object(
 	{
 		orders: said(
 			Type.Array(

@@ -31,7 +31,7 @@ const Basis = Type.Enum([...PRICE_BASES]);
 const BASIS_SAID =
 	'sale, asking, estimate: somebody said it. lump: a share of one sum. neighbours: the median of cards like it. unknown: in no sum.';
 
-export const PricePointSchema = Type.Object(
+const PricePointSchema = Type.Object(
 	{
 		version: said(VersionKeySchema, 'The version it was said of.'),
 		...PriceSchema,

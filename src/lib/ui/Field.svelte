@@ -12,7 +12,7 @@
 	let { label, class: shape, children }: Props = $props();
 </script>
 
-<label class={['block', shape]}>
+<label class={['block max-w-full min-w-0', shape]}>
 	<span class="block text-sm quiet">{label}</span>
 	{@render children()}
 </label>

@@ -6,7 +6,9 @@
 	const tabs = [
 		{ path: resolve('/buying'), name: 'Finish' },
 		{ path: resolve('/buying/prices'), name: 'Price sheet' },
-		{ path: resolve('/buying/wants'), name: 'Wants' }
+		{ path: resolve('/buying/wants'), name: 'Wants' },
+		{ path: resolve('/buying/offers'), name: 'Offers' },
+		{ path: resolve('/buying/plan'), name: 'Plan' }
 	];
 </script>
 

@@ -5,7 +5,7 @@ import { parseAmount } from '$lib/core/worth/amount';
 import { BuyingRulesFormSchema, GoalChoiceFormSchema } from '$lib/schemas/forms/buying';
 import { chooseGoal, setBuyingRules } from '$lib/server/buying/finish/choose-goals';
 import { theCollection } from '$lib/server/collection';
-import { BUYING_RULES } from '$lib/server/preferences/buying-rules';
+import { BUYING_RULES } from '$lib/server/buying/buying-rules';
 import { readPreference } from '$lib/server/preferences/preferences';
 import { readFormOf } from '$lib/server/read-form';
 import { pageTask } from '$lib/server/workers/file-task';

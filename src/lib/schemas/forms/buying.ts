@@ -49,3 +49,33 @@ export const WantMarkSchema = Type.Object(
 	},
 	closed
 );
+
+const Days = orNull(Type.Integer({ minimum: 0, maximum: 3650, description: 'Up to 3,650 days.' }));
+export const SellerFormSchema = Type.Object({
+	seller: Type.Optional(orNull(idOf('sellers', 'Reload the page.'))),
+	name: Name,
+	currency: Type.String({ maxLength: 10 }),
+	direct: Type.String({ maxLength: 2000 }),
+	toHub: Type.String({ maxLength: 2000 }),
+	leastOrder: Name,
+	days: Days,
+	daysToHub: Days,
+	trust: orNull(Type.Integer({ minimum: 0, maximum: 5, description: 'From 0 to 5.' })),
+	note: Type.String({ maxLength: 2000 })
+});
+export const SellerIdFormSchema = Type.Object({ seller: idOf('sellers', 'Reload the page.') });
+export const HubFormSchema = Type.Object({
+	name: Name,
+	currency: Type.String({ maxLength: 10 }),
+	forwarding: Type.String({ maxLength: 2000 }),
+	days: Days
+});
+/** A line of offers, typed while looking at a seller's list. */
+export const OfferLineSchema = Type.Object(
+	{ release: Key, line: Type.String({ minLength: 1, maxLength: LONGEST_PRICE_LINE }) },
+	closed
+);
+export const RemoveOfferSchema = Type.Union([
+	Type.Object({ offer: idOf('offers', 'Reload the page.') }, closed),
+	Type.Object({ bundle: Type.Integer({ minimum: 1, maximum: Number.MAX_SAFE_INTEGER }) }, closed)
+]);

@@ -9,7 +9,7 @@ import { quickBound } from '../../core/buying/plan/quick-bound.ts';
 import { planWithinBudget } from '../../core/buying/plan/plan-within-budget.ts';
 import { searchPlan, type SearchState } from '../../core/buying/plan/search-plan.ts';
 import { walkAwayPrices } from '../../core/buying/plan/walk-away.ts';
-import { checkPostageRule, type PostageRule } from '../../core/buying/offers/postage-rule.ts';
+import { checkPostageRule } from '../../core/buying/offers/postage-rule.ts';
 import type { Priority } from '../../core/buying/wants/wants-list.ts';
 import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
 import { convertMinor } from '../../core/worth/exchange-rates.ts';
@@ -194,7 +194,7 @@ function readProblem(request: ProblemRequest): Outcome<BuyingProblem> {
 		})),
 		sellers: sellers.map(({ name, toHub = null, ...seller }) => ({
 			...seller,
-			...{ name: name ?? seller.key, toHub: toHub as PostageRule | null }
+			...{ name: name ?? seller.key, toHub }
 		})),
 		hub,
 		limits

@@ -4,6 +4,8 @@ import type { GoalId } from '../../core/row-id.ts';
 import type { BuyingDemo } from '../../schemas/buying-demo.ts';
 import { chooseGoal } from '../buying/finish/choose-goals.ts';
 import { sayPrices } from '../buying/prices/say-prices.ts';
+import { sayOffers } from '../buying/offers/say-offers.ts';
+import { saveHub, saveSeller } from '../buying/sellers/edit-sellers.ts';
 import { markWant } from '../buying/wants/mark-want.ts';
 import type { Collection } from '../database/open.ts';
 import { goals } from '../database/tables/index.ts';
@@ -12,7 +14,13 @@ import type { DemoStep } from './demo-step.ts';
 import { must } from './must.ts';
 
 /** What the demo's collector decided to finish, and the prices heard. */
-export function buyingSteps({ choices, prices, marks }: BuyingDemo): readonly DemoStep[] {
+export function buyingSteps({
+	choices,
+	prices,
+	marks,
+	sellers,
+	hub
+}: BuyingDemo): readonly DemoStep[] {
 	return [
 		...choices.map(({ at, goal, choice, priority, most }): DemoStep => ({
 			when: at,
@@ -26,6 +34,17 @@ export function buyingSteps({ choices, prices, marks }: BuyingDemo): readonly De
 		...prices.map(({ at, goal, ...said }): DemoStep => ({
 			when: at,
 			take: async (then) => must(await sayPrices(then, await goalNamed(then, goal), said))
+		})),
+		{
+			when: hub.at,
+			take: async (then) => must(await saveHub(then, { ...hub, currency }))
+		},
+		...sellers.map(({ at, lines, ...seller }): DemoStep => ({
+			when: at,
+			take: async (then) => {
+				const { id } = must(await saveSeller(then, null, { ...seller, currency }));
+				for (const line of lines) must(await sayOffers(then, id, line));
+			}
 		})),
 		...marks.map(({ at, version, isFavourite, most }): DemoStep => ({
 			when: at,

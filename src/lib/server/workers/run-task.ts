@@ -2,7 +2,7 @@ import { availableParallelism } from 'node:os';
 import { resolve } from 'node:path';
 import { Tinypool } from 'tinypool';
 import { readSettings } from '../database/settings.ts';
-import type { Progress, TaskName, Tasks } from './tasks.ts';
+import type { TaskName, Tasks } from './tasks.ts';
 import type { TaskCall } from './worker.ts';
 
 /** How long a task may take, its wait for a free worker included; files are larger than other bodies. */
@@ -17,6 +17,7 @@ const LONGEST_MS: Readonly<Record<TaskName, number>> = {
 	holderView: 60_000,
 	finishView: 60_000,
 	readWants: 60_000,
+	planBuying: 60_000,
 	previewLabels: 60_000,
 	printLabels: 60_000,
 	printChecklist: 60_000,
@@ -86,7 +87,7 @@ export async function runTask<Name extends TaskName>(
 	task: Name,
 	argument: Parameters<Tasks[Name]>[0],
 	signal?: AbortSignal,
-	tell?: (told: Progress) => void
+	tell?: Tasks[Name] extends (argument: never, tell: infer Tell) => unknown ? Tell : never
 ): Promise<Awaited<ReturnType<Tasks[Name]>>> {
 	const limit = AbortSignal.timeout(LONGEST_MS[task]);
 	const both = signal ? AbortSignal.any([limit, signal]) : limit;
@@ -94,7 +95,7 @@ export async function runTask<Name extends TaskName>(
 	try {
 		return (await thePool().run(call, {
 			signal: both,
-			channel: tell && { postMessage: tell }
+			channel: tell && { postMessage: tell as (told: unknown) => void }
 		})) as Awaited<ReturnType<Tasks[Name]>>;
 	} catch (error) {
 		if (limit.aborted) throw new TooMuch('time', { cause: error });

@@ -2,6 +2,8 @@ import type { LabelGrid } from '../../core/print/label-grid.ts';
 import { printBinder, type BinderSheet, type PrintOptions } from '../binders/print-sheets.ts';
 import { readBinder } from '../binders/read-binder.ts';
 import { finishView } from '../buying/finish/finish-view.ts';
+import { planView, type PlanTold } from '../buying/plan/plan-view.ts';
+import type { PlanChoice } from '../buying/plan/read-problem.ts';
 import { readWants } from '../buying/wants/read-wants.ts';
 import { compute } from '../compute/registry.ts';
 import { withReader } from '../database/open.ts';
@@ -74,6 +76,11 @@ export const TASKS = {
 	exportHoldings: ({ form }: { readonly form: 'csv' | 'xlsx' }) =>
 		withReader(readSettings(process.env), (db) => exportHoldings(db, form)),
 	finishView: () => withReader(readSettings(process.env), (db) => finishView(db)),
+	/** A plan with all that stands beside it, as JSON. */
+	planBuying: ({ choice }: { readonly choice: PlanChoice }, tell: (told: PlanTold) => void) =>
+		withReader(readSettings(process.env), async (db) =>
+			JSON.stringify(await planView(db, choice, tell))
+		),
 	readWants: () => withReader(readSettings(process.env), (db) => readWants(db)),
 	holderView: ({ most }: { readonly most: number }) =>
 		withReader(readSettings(process.env), (db) => holderView(db, most)),

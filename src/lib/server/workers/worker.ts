@@ -10,7 +10,7 @@ export interface TaskCall {
 
 /** What a worker process runs: one task after the other (`vite.workers.config.ts` builds it). */
 export default function work({ task, argument, isFollowed }: TaskCall): unknown {
-	return TASKS[task](argument, (told) => {
+	return TASKS[task](argument, (told: object) => {
 		if (isFollowed) process.send?.(told);
 	});
 }

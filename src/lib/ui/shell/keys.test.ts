@@ -45,7 +45,8 @@ test('the menu follows the work, and marks the view that is open', () => {
 		'Log',
 		'Tell apart',
 		'Binders',
-		'Boxes'
+		'Boxes',
+		'Buying'
 	]);
 	const current = (pathname: string) =>
 		MENU.filter(({ path }) => isCurrent(path, pathname)).map(({ name }) => name);

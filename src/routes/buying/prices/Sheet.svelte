@@ -8,7 +8,7 @@
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import type { PageData } from './$types';
 	import { createPriceBook } from './price-book.svelte';
-	import PriceLine from './PriceLine.svelte';
+	import PriceLine from '../PriceLine.svelte';
 	import SheetTable from './SheetTable.svelte';
 
 	let { view }: { view: NonNullable<PageData['view']> } = $props();

@@ -25,13 +25,16 @@
 		formatMoney((lowMinor + highMinor) / 2, currency);
 </script>
 
-<table class="table table-sm" aria-label="Missing cards from cheap to dear">
+<table
+	class="table table-sm max-sm:[&_td]:px-1 max-sm:[&_th]:px-1"
+	aria-label="Missing cards from cheap to dear"
+>
 	<thead>
 		<tr>
 			<th>Card</th>
 			<th class="text-right">Price</th>
 			<th class="max-sm:hidden">Known by</th>
-			<th class="text-right">Running</th>
+			<th class="text-right max-sm:hidden">Running</th>
 			<th class="w-8"><span class="sr-only">Take away</span></th>
 		</tr>
 	</thead>
@@ -59,7 +62,7 @@
 						>
 					{/if}
 				</td>
-				<td class="text-right text-lg whitespace-nowrap">
+				<td class="text-right text-lg sm:whitespace-nowrap">
 					{#if line.basis === 'unknown'}
 						<span class="quiet">?</span>
 					{:else}
@@ -68,7 +71,7 @@
 						>
 						{#if line.isDearByPost}
 							<span class="block text-xs text-accent" data-testid="dear-by-post"
-								>✉ {formatMoney(postageMinor, currency)} on top, alone</span
+								>✉ alone {formatMoney(postageMinor, currency)} more</span
 							>
 						{/if}
 					{/if}
@@ -76,7 +79,7 @@
 				<td class="text-sm quiet max-sm:hidden"
 					>{BASES[line.basis]}{line.on ? `, ${line.on}` : ''}</td
 				>
-				<td class="text-right whitespace-nowrap"
+				<td class="text-right whitespace-nowrap max-sm:hidden"
 					>{line.basis === 'unknown' ? '' : middle(line.running)}</td
 				>
 				<td>

@@ -3,7 +3,7 @@ import { parseSearchTemplate } from '$lib/core/buying/wants/search-text';
 import { TemplateFormSchema } from '$lib/schemas/forms/buying';
 import { setBuyingRules } from '$lib/server/buying/finish/choose-goals';
 import { theCollection } from '$lib/server/collection';
-import { BUYING_RULES } from '$lib/server/preferences/buying-rules';
+import { BUYING_RULES } from '$lib/server/buying/buying-rules';
 import { readPreference } from '$lib/server/preferences/preferences';
 import { readFormOf } from '$lib/server/read-form';
 import { pageTask } from '$lib/server/workers/file-task';

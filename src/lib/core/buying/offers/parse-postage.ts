@@ -42,7 +42,7 @@ export function parsePostage(text: string, currency: string): Outcome<PostageRul
 	}
 
 	function stepsOf(said: string) {
-		let by: 'cards' | 'grams' | null = null;
+		let by = null as 'cards' | 'grams' | null;
 		const tiers = said.split(';').flatMap((step): readonly PostageTier[] => {
 			if (step.trim() === '') return [];
 			const match = /^\s*(\d{1,6})\s*(?:[–-]\s*(\d{1,6})|(\+))\s*(g)?\s*:(.*)$/i.exec(step);

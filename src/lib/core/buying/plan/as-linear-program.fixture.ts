@@ -6,7 +6,7 @@ import { BY_HUB, DIRECT, type BuyingModel } from './model.ts';
  * of the problem what `costOfSelection` does, and shares no code with the search.
  */
 export function asLinearProgram(model: BuyingModel): string {
-	const { need, penalty, sellers, offerSeller, offerCost, offerPieces, offerGrams } = model;
+	const { need, penalty, sellers, offerCost, offerPieces, offerGrams } = model;
 	const { firstArc, arcWant, offersOf, bundles, hub, mostSellers } = model;
 	const objective: string[] = [];
 	const rows: string[] = [];

@@ -233,12 +233,13 @@ export function compileModel(problem: BuyingProblem): CompiledModel {
 		for (const a of arcs[i] ?? []) {
 			const { offer, seller } = used[arcOffer[a] ?? 0] ?? {};
 			const { direct = null, toHub = null } = modelSellers[seller ?? -1] ?? {};
-			const one = offer?.breaks.reduce((least, { minor }) => Math.min(least, minor), Infinity) ?? 0;
-			const shipment = { cards: 1, grams: CARD_GRAMS, amountMinor: one };
+			const single =
+				offer?.breaks.reduce((least, { minor }) => Math.min(least, minor), Infinity) ?? 0;
+			const shipment = { cards: 1, grams: CARD_GRAMS, amountMinor: single };
 			const ways = [direct, toHub].flatMap((rule) => (rule ? [postageOf(rule, shipment)] : []));
 			const forwarding = hub && toHub ? postageOf(hub.forwarding, shipment) : 0;
 			const postage = Math.max(0, ...ways.filter((cost) => cost < Infinity));
-			dearest = Math.max(dearest, one + postage + (forwarding < Infinity ? forwarding : 0));
+			dearest = Math.max(dearest, single + postage + (forwarding < Infinity ? forwarding : 0));
 		}
 		return dearest;
 	}

@@ -37,9 +37,9 @@ function moveSingly(model: BuyingModel, selection: Selection): number {
 		for (let i = 0; i < need.length; i++) {
 			const arcs = arcsOf[i] as Int32Array;
 			for (const from of [NOWHERE, ...arcs]) {
-				const there =
+				const count =
 					from < 0 ? (need[i] as number) - (ledger.got[i] as number) : (take[from] as number);
-				for (const many of there > 1 ? [there, 1] : [there]) {
+				for (const many of count > 1 ? [count, 1] : [count]) {
 					if (many <= 0 || (from >= 0 && (take[from] as number) < many)) continue;
 					let [best, least] = [-2, -1e-6];
 					if (from >= 0) {

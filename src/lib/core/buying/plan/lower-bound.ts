@@ -192,7 +192,7 @@ export function makeBound(model: BuyingModel, step: HubStep | null) {
 		}
 		const parts = partsOf(s, price, perCard, perGram, fixing);
 		let best = Infinity;
-		let chosen: Limited | null = null;
+		let chosen = null as Limited | null;
 		const offer = (found: Limited | null, fee: number) => {
 			if (!found || found.value + fee >= best) return;
 			best = found.value + fee;

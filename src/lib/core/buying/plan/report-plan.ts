@@ -5,7 +5,7 @@ import { describePlan, type BuyingPlan } from './describe-plan.ts';
 import { fewerSellers } from './fewer-sellers.ts';
 import { CLOSED, type BuyingModel, type Selection } from './model.ts';
 import { cheapestCopies, fullestFirst, type RivalKey } from './rival-plans.ts';
-import { makeSellerSearch } from './search-sellers.ts';
+import { makeSellerSearch, waysOf } from './search-sellers.ts';
 
 /** What a plan costs and gets, in short. Money in minor units. */
 export interface PlanSum {
@@ -90,7 +90,7 @@ function secondBest(
 	best: Selection,
 	sellerKeys: readonly string[]
 ): PlanReport['second'] {
-	const search = makeSellerSearch(model);
+	const ways = waysOf(model);
 	let least: { readonly s: number; readonly value: number; readonly selection: Selection } | null =
 		null;
 	for (const [s, { isIn }] of model.sellers.entries()) {
@@ -98,7 +98,8 @@ function secondBest(
 		const start = { mode: best.mode.slice(), take: best.take, bundle: best.bundle.slice() };
 		start.mode[s] = CLOSED;
 		for (const [b, { seller }] of model.bundles.entries()) if (seller === s) start.bundle[b] = 0;
-		const found = search.settle(start);
+		const without = ways.map((some, t) => (t === s ? ([CLOSED] as const) : some));
+		const found = makeSellerSearch(model, without).descend(start);
 		if (found.value < Infinity && (!least || found.value < least.value)) least = { s, ...found };
 	}
 	if (!least) return null;

@@ -70,16 +70,14 @@ export function makeSellerSearch(
 		// An order below its least is not made.
 		work.mode.set(selection.mode);
 		work.bundle.set(selection.bundle);
-		for (let again = true; again && value === Infinity;) {
-			again = false;
-			for (const [s, { leastOrderMinor }] of model.sellers.entries()) {
+		while (value === Infinity) {
+			const short = [...model.sellers.keys()].find((s) => {
 				const paid = totals.amount[s] as number;
-				if (work.mode[s] === CLOSED || paid === 0 || paid >= leastOrderMinor) continue;
-				work.mode[s] = CLOSED;
-				again = true;
-				break;
-			}
-			if (!again) break;
+				const least = model.sellers[s]?.leastOrderMinor ?? 0;
+				return work.mode[s] !== CLOSED && paid > 0 && paid < least;
+			});
+			if (short === undefined) break;
+			work.mode[short] = CLOSED;
 			dropBundles(model, work);
 			totals = assign(work, hubSlope);
 			({ value } = costOfTotals(model, work.mode, totals));

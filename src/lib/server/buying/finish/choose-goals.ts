@@ -6,7 +6,7 @@ import type { BuyingRules } from '../../../schemas/buying.ts';
 import type { Collection } from '../../database/open.ts';
 import { goalChoices, goals } from '../../database/tables/index.ts';
 import { makeChange, refused } from '../../journal/change.ts';
-import { BUYING_RULES } from '../../preferences/buying-rules.ts';
+import { BUYING_RULES } from '../buying-rules.ts';
 import { writePreference } from '../../preferences/preferences.ts';
 
 /** What is decided of a goal: to buy what it lacks, how urgent, and the most for a card; null: nothing yet. */

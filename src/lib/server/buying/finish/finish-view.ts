@@ -4,7 +4,7 @@ import { isBought } from '../../../core/copies/copy-record.ts';
 import type { Reader } from '../../database/open.ts';
 import { goalChoices, releases } from '../../database/tables/index.ts';
 import { workOutGoals } from '../../goals/work-out-goals.ts';
-import { BUYING_RULES } from '../../preferences/buying-rules.ts';
+import { BUYING_RULES } from '../buying-rules.ts';
 import { EXCHANGE_RATES } from '../../preferences/exchange-rates.ts';
 import { readPreference } from '../../preferences/preferences.ts';
 import { finishSlots } from '../finish-slots.ts';

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { makeGoal, removeGoal } from '../../goals/make-goal.ts';
 import { setExchangeRates } from '../../preferences/exchange-rates.ts';
-import { BUYING_RULES } from '../../preferences/buying-rules.ts';
+import { BUYING_RULES } from '../buying-rules.ts';
 import { removeRelease } from '../../checklists/remove-release.ts';
 import { addCopy } from '../../copies/edit-copy.ts';
 import { undo } from '../../journal/undo.ts';

@@ -9,7 +9,7 @@ import { listSynonyms } from '../../copies/synonyms.ts';
 import type { Reader } from '../../database/open.ts';
 import { goals, releases } from '../../database/tables/index.ts';
 import { workOutGoals, type GoalState } from '../../goals/work-out-goals.ts';
-import { BUYING_RULES } from '../../preferences/buying-rules.ts';
+import { BUYING_RULES } from '../buying-rules.ts';
 import { EXCHANGE_RATES } from '../../preferences/exchange-rates.ts';
 import { readPreference } from '../../preferences/preferences.ts';
 import { finishSlots } from '../finish-slots.ts';

@@ -1,5 +1,6 @@
 import { sort } from 'd3-array';
 import { inArray } from 'drizzle-orm';
+import type { SheetWant } from '../../../core/buying/prices/sheet-want.ts';
 import { middleOf } from '../../../core/buying/prices/price.ts';
 import { typicalPrice, type KnownPrice } from '../../../core/buying/prices/typical-price.ts';
 import {
@@ -24,7 +25,7 @@ import type { BuyingRules } from '../../../schemas/buying.ts';
 import type { Reader } from '../../database/open.ts';
 import { goalChoices, releases, wantMarks } from '../../database/tables/index.ts';
 import { workOutContent, type GoalRow } from '../../goals/work-out-goals.ts';
-import { BUYING_RULES } from '../../preferences/buying-rules.ts';
+import { BUYING_RULES } from '../buying-rules.ts';
 import { EXCHANGE_RATES } from '../../preferences/exchange-rates.ts';
 import { readPreference } from '../../preferences/preferences.ts';
 import { readPriceBook } from '../prices/read-price-book.ts';
@@ -39,6 +40,8 @@ export interface NamedWant extends Want {
 	/** "Base, Brass" */
 	readonly group: string;
 	readonly search: string;
+	/** The same as a price line needs to know it. */
+	readonly sheet: SheetWant;
 	readonly price: KnownPrice | null;
 	/** Where it has no price of its own: the sum it was priced in with others, and its share in minor units. */
 	readonly inSum: { readonly words: string; readonly eachMinor: number } | null;
@@ -120,7 +123,9 @@ export async function readWants(db: Reader): Promise<WantsView> {
 			const [version = ''] = want.versions;
 			const inSum = price ? null : (sums.get(version) ?? null);
 			const mark = marks.get(version) ?? null;
-			return { ...want, ...nameOf(version), price, inSum, mark, isTooDear };
+			const { sheet, ...names } = nameOf(version);
+			const asked = { ...sheet, versions: want.versions, quantity: want.quantity };
+			return { ...want, ...names, sheet: asked, price, inSum, mark, isTooDear };
 		})
 	};
 }
@@ -173,7 +178,10 @@ function wantNamer(known: readonly Release[], template: string) {
 		const of = byKey.get(key.split('/')[0] ?? '');
 		const found = of?.find(key);
 		if (!of || !found)
-			return { name: key, title: '', release: '', releaseKey: '', group: '', search: key };
+			return {
+				...{ name: key, title: '', release: '', releaseKey: '', group: '', search: key },
+				sheet: bareWant(key, '')
+			};
 		const { release, nameOf } = of;
 		const { section, card, version } = found;
 		const nameIn = (
@@ -185,6 +193,12 @@ function wantNamer(known: readonly Release[], template: string) {
 			release: release.name,
 			releaseKey: release.key,
 			group: groupName(release, section, version.parallelKey),
+			sheet: {
+				...bareWant(key, release.key),
+				...{ section: section.key, kind: section.kind, parallel: version.parallelKey },
+				...{ isVariant: version.variantKey !== null, marks: card.marks },
+				...(card.rarity === undefined ? {} : { rarity: card.rarity })
+			},
 			search: searchText(pieces, {
 				year: release.year,
 				maker: release.maker,
@@ -198,5 +212,12 @@ function wantNamer(known: readonly Release[], template: string) {
 				variant: nameIn(release.variants, version.variantKey)
 			})
 		};
+	};
+}
+
+function bareWant(key: string, release: string): SheetWant {
+	return {
+		...{ key, versions: [key], quantity: 1, release, section: '', kind: 'base', parallel: null },
+		...{ isVariant: false, marks: [] }
 	};
 }

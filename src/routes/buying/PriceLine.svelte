@@ -7,7 +7,10 @@
 
 	interface Props {
 		line: string;
-		source: string;
+		/** Who said it; left out: it is not asked. */
+		source?: string;
+		label?: string;
+		placeholder?: string;
 		reading: PriceReading;
 		/** What of it looks wrong, by name. */
 		flags: readonly { readonly name: string; readonly flag: PriceFlag }[];
@@ -18,6 +21,8 @@
 	let {
 		line = $bindable(),
 		source = $bindable(),
+		label = 'Prices as you hear them',
+		placeholder = '5 24 nm; 7 4–4.50; all commons 30',
 		reading,
 		flags,
 		currency,
@@ -51,27 +56,29 @@
 </script>
 
 <form onsubmit={submit} class="mb-4">
-	<label for="entry-line" class="mb-1 block font-semibold">Prices as you hear them</label>
+	<label for="entry-line" class="mb-1 block font-semibold">{label}</label>
 	<div class="flex flex-wrap gap-2">
 		<input
 			id="entry-line"
 			bind:this={input}
 			bind:value={line}
 			class="input min-w-0 flex-1 basis-60 text-xl input-lg focus:outline-primary"
-			placeholder="5 24 nm; 7 4–4.50; all commons 30"
+			{placeholder}
 			autocomplete="off"
 			autocapitalize="off"
 			spellcheck="false"
 			aria-describedby="price-summary"
 			aria-invalid={isBad}
 		/>
-		<input
-			bind:value={source}
-			class="input input-lg max-sm:hidden sm:w-44"
-			placeholder="said by"
-			maxlength="200"
-			aria-label="Who said it"
-		/>
+		{#if source !== undefined}
+			<input
+				bind:value={source}
+				class="input input-lg max-sm:hidden sm:w-44"
+				placeholder="said by"
+				maxlength="200"
+				aria-label="Who said it"
+			/>
+		{/if}
 		<button class="btn btn-lg btn-primary" disabled={isEmpty}>Keep</button>
 	</div>
 	<p

@@ -1,0 +1,132 @@
+import { and, eq, inArray } from 'drizzle-orm';
+import { readPriceLine } from '../../../core/buying/prices/read-price-line.ts';
+import { numberingsOf } from '../../../core/checklist/numbering.ts';
+import { bad, good, type Outcome, type Problem } from '../../../core/problem.ts';
+import type { OfferId, SellerId } from '../../../core/row-id.ts';
+import { entryContext } from '../../copies/entry-context.ts';
+import type { Collection } from '../../database/open.ts';
+import { offerBundles, offers, sellers } from '../../database/tables/index.ts';
+import { makeChange, refused } from '../../journal/change.ts';
+import { loadRelease } from '../../releases/load-release.ts';
+import { readWants } from '../wants/read-wants.ts';
+
+/** Words behind a sum that say that its postage is in it. */
+const SHIPPED = /\b(?:shipped|post(?:age)? (?:paid|included|free)|with postage)\b/i;
+
+/**
+ * Keeps what a seller offers, typed while looking at their list: `5x3 0.40 nm; 7 1.20; all commons 9 (shipped)`. "x3"
+ * says how many there are; a sum for several cards together is a bundle, with its postage where "(shipped)" is said.
+ * What was known of the same card in the same condition there is replaced. With any problem nothing is kept.
+ */
+export function sayOffers(
+	collection: Collection,
+	sellerId: SellerId,
+	{ release: releaseKey, line }: { readonly release: string; readonly line: string }
+): Promise<Outcome<{ readonly offers: number; readonly bundles: number }>> {
+	return makeChange(collection, async (record, tx) => {
+		const [seller] = await tx.select().from(sellers).where(eq(sellers.id, sellerId));
+		const stored = await loadRelease(tx, releaseKey);
+		if (!seller || !stored) {
+			const message = seller ? 'this release is not in the collection' : 'there is no such seller';
+			return refused([{ message, remedy: 'Choose another one.' }]);
+		}
+		const { wants } = await readWants(tx);
+		const reading = readPriceLine(line, {
+			...(await entryContext(tx, stored.release, {
+				numberingKey: numberingsOf(stored.release)[0]?.key ?? null,
+				parallelKey: null,
+				owned: new Map()
+			})),
+			wants: wants.filter((want) => want.releaseKey === releaseKey).map(({ sheet }) => sheet),
+			priced: new Set(),
+			currency: seller.currency
+		});
+		const problems: Problem[] = [...reading.problems];
+		for (const { price, version } of reading.prices) {
+			if (price.lowMinor !== price.highMinor)
+				problems.push(twoPrices(version.split('/')[1] ?? version));
+		}
+		for (const { price, words } of reading.lumps) {
+			if (price.lowMinor !== price.highMinor) problems.push(twoPrices(words));
+		}
+		if (problems.length > 0) return { value: bad(problems), label: '' };
+		const { prices, lumps } = reading;
+		if (prices.length + lumps.length === 0) {
+			return refused([{ message: 'the line offers nothing', remedy: 'Write: 5x3 0.40 nm.' }]);
+		}
+		const at = { sellerId, releaseId: stored.id, seenOn: collection.now().slice(0, 10) };
+		const known = await tx
+			.select()
+			.from(offers)
+			.where(and(eq(offers.sellerId, sellerId), eq(offers.releaseId, stored.id)));
+		const nameOf = (version: string, condition: string | null, grade: number | null) =>
+			`${version} ${condition ?? ''} ${grade ?? ''}`;
+		const said = new Set(
+			prices.map(({ version, condition = null, grade = null }) => nameOf(version, condition, grade))
+		);
+		await record.remove(
+			offers,
+			known
+				.filter(({ version, condition, grade }) => said.has(nameOf(version, condition, grade)))
+				.map(({ id }) => id)
+		);
+		await record.insert(
+			offers,
+			prices.map(({ version, quantity, price, condition, grade, reason }) => ({
+				...at,
+				...{ version, quantity, condition: condition ?? null, grade: grade ?? null },
+				breaks: [{ count: 1, minor: price.highMinor }],
+				note: reason ?? null
+			}))
+		);
+		const bundles = lumps.map((lump) => lump.words.toLowerCase());
+		const before = await tx
+			.select()
+			.from(offerBundles)
+			.where(and(eq(offerBundles.sellerId, sellerId), eq(offerBundles.releaseId, stored.id)));
+		await record.remove(
+			offerBundles,
+			before.filter(({ words }) => bundles.includes(words.toLowerCase())).map(({ id }) => id)
+		);
+		await record.insert(
+			offerBundles,
+			lumps.map(({ words, versions, price, condition, reason = '' }) => ({
+				...at,
+				...{ words, minor: price.highMinor, isShipped: SHIPPED.test(reason) },
+				items: versions.map((version) => ({
+					...{ version, quantity: 1 },
+					...(condition ? { condition } : {})
+				}))
+			}))
+		);
+		const value = { offers: prices.length, bundles: lumps.length };
+		return { value: good(value, reading.notes), label: `Offers of ${seller.name}` };
+	});
+}
+
+function twoPrices(what: string): Problem {
+	return {
+		message: `${what} is offered from one price to another`,
+		remedy: 'Write what is asked for it: one price.'
+	};
+}
+
+/** Takes an offer, or a bundle, away. */
+export function removeOffer(
+	collection: Collection,
+	what: { readonly offer: OfferId } | { readonly bundle: number }
+): Promise<Outcome<{ readonly removed: number }>> {
+	return makeChange(collection, async (record, tx) => {
+		const [table, id] =
+			'offer' in what ? ([offers, what.offer] as const) : ([offerBundles, what.bundle] as const);
+		const rows = await tx
+			.select({ id: table.id })
+			.from(table)
+			.where(inArray(table.id, [id as OfferId]));
+		if (rows.length === 0) {
+			return refused([{ message: 'this offer is not there any more', remedy: 'Reload the page.' }]);
+		}
+		await record.remove(table, [id]);
+		return { value: good({ removed: 1 }), label: 'Take an offer away' };
+	});
+}

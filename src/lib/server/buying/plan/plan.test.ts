@@ -1,0 +1,136 @@
+import { expect, test } from 'vitest';
+import type { GoalId, SellerId } from '../../../core/row-id.ts';
+import { removeRelease } from '../../checklists/remove-release.ts';
+import { makeGoal } from '../../goals/make-goal.ts';
+import { withGulls } from '../../gulls.fixture.ts';
+import { undo } from '../../journal/undo.ts';
+import { setExchangeRates } from '../../preferences/exchange-rates.ts';
+import { chooseGoal } from '../finish/choose-goals.ts';
+import { offersView } from '../offers/offers-view.ts';
+import { removeOffer, sayOffers } from '../offers/say-offers.ts';
+import { removeSeller, saveHub, saveSeller, type SellerDraft } from '../sellers/edit-sellers.ts';
+import { planView, type PlanTold } from './plan-view.ts';
+import { readPlanChoice } from './read-plan-choice.ts';
+
+const gulls = withGulls();
+const draft = (name: string, more: Partial<SellerDraft> = {}): SellerDraft => ({
+	...{ name, currency: 'EUR', direct: '5', toHub: '', leastOrder: '', note: '' },
+	...{ days: null, daysToHub: null, trust: null },
+	...more
+});
+const seller = async (
+	name: string,
+	line: string,
+	more: Partial<SellerDraft> = {}
+): Promise<SellerId> => {
+	const saved = await saveSeller(gulls.collection, null, draft(name, more));
+	if (!saved.ok) throw new RangeError(JSON.stringify(saved.problems));
+	const said = await sayOffers(gulls.collection, saved.value.id, { release: 'gulls-1996', line });
+	if (!said.ok) throw new RangeError(JSON.stringify(said.problems));
+	return saved.value.id;
+};
+const goal = async (sets = 1): Promise<GoalId> => {
+	const made = await makeGoal(gulls.collection, {
+		...{ release: 'gulls-1996', name: '', rules: { preset: 'base', sets } }
+	});
+	if (!made.ok) throw new RangeError(JSON.stringify(made.problems));
+	const decided = { choice: 'finish', priority: 2, mostMinor: null, currency: null } as const;
+	await chooseGoal(gulls.collection, made.value.id, decided);
+	return made.value.id;
+};
+const plan = async (query = '') => {
+	const told: PlanTold[] = [];
+	const choice = readPlanChoice(new URLSearchParams(query), 'EUR');
+	const view = await planView(gulls.collection.db, choice, (state) => told.push(state));
+	const orders = view.plan.orders.map(({ seller: key, way, lines, bundles }) =>
+		[
+			view.plan.names.sellers[key],
+			way,
+			...lines.map(({ want }) => view.plan.names.wants[want]?.name),
+			...bundles
+		].join(' ')
+	);
+	return { view, orders, told };
+};
+
+test('the plan is the cheapest of what is wanted from what is offered, told as it goes, with the rest beside it', async () => {
+	await gulls.log('4');
+	await goal();
+	await seller('Ada', '1 1.00; 2 1.00 nm; 3 9');
+	const bram = await seller('Bram', '1 0.10; 2 0.10; 3 8');
+	// Apart: 0.10 + 0.10 + 8 and 5.00 at one, or two postages.
+	const { view, orders, told } = await plan();
+	expect(orders).toEqual(['Bram direct 1 2 3']);
+	expect(view.plan).toMatchObject({ totalMinor: 1320, covered: 3, left: [] });
+	expect(view).toMatchObject({ isProven: true, boundMinor: 1320, asked: 3 });
+	expect(told.at(-1)?.totalMinor).toBe(1320);
+	expect(told.filter(({ plan: some }) => some).length).toBeGreaterThan(0);
+	expect(view.report.second).toMatchObject({ totalMinor: 1600 });
+	expect((await plan(`without=${bram}`)).orders).toEqual(['Ada direct 1 2 3']);
+	expect((await plan('budget=6')).view.plan).toMatchObject({ covered: 2, totalMinor: 520 });
+	// Two cards for 5.20 are 2.60 each.
+	expect((await plan('leaveOut=3')).orders).toEqual(['Bram direct 1 2']);
+	expect((await plan('leaveOut=2.50')).orders).toEqual([]);
+	await removeSeller(gulls.collection, bram);
+	expect((await plan()).view.plan.totalMinor).toBe(1600);
+	await undo(gulls.collection);
+	expect((await plan()).view.plan.totalMinor).toBe(1320);
+});
+
+test('sets want a card twice, a bundle comes shipped, the hub gathers, other money needs a rate', async () => {
+	const { collection } = gulls;
+	await goal(2);
+	await seller('Ada', '1x9 0.50; 2x9 0.50', { toHub: '0.40' });
+	await seller('Bram', '3x9 0.50; 4x9 0.50', { toHub: '0.40' });
+	expect((await plan()).view.plan.totalMinor).toBe(400 + 1000);
+	await saveHub(collection, { name: 'Hob', currency: 'EUR', forwarding: '1–20: 3', days: null });
+	expect((await plan()).orders).toEqual(['Ada hub 1 2', 'Bram hub 3 4']);
+	expect((await plan()).view.plan).toMatchObject({
+		totalMinor: 400 + 80 + 300,
+		forwardingMinor: 300
+	});
+	const carl = await seller('Carl', 'all commons 2 (shipped)', { currency: 'USD' });
+	expect((await plan()).view.problems[0]?.message).toMatch(
+		/Carl sells in USD, and no rate leads to EUR/
+	);
+	await setExchangeRates(collection, [{ from: 'USD', to: 'EUR', rate: 0.5 }]);
+	const bundled = await plan();
+	expect(bundled.view.plan.orders.flatMap(({ bundles }) => bundles)).toHaveLength(1);
+	expect(bundled.view.plan).toMatchObject({ covered: 8, totalMinor: 100 + 200 + 80 + 300 });
+	const listed = await offersView(collection.db, carl, null);
+	expect(listed.bundles).toMatchObject([{ words: 'all commons', isShipped: true, cards: 4 }]);
+	await removeOffer(collection, { bundle: listed.bundles[0]?.id ?? 0 });
+	expect((await plan()).view.plan.totalMinor).toBe(780);
+	expect((await removeRelease(collection, 'gulls-1996')) && (await plan()).view.asked).toBe(0);
+});
+
+test('what is wrong with a seller or a line of offers is named, all of it, and nothing is kept', async () => {
+	const { collection } = gulls;
+	await goal();
+	const wrong = await saveSeller(
+		collection,
+		null,
+		draft('Ada', { direct: '1–20: 4; 25+: 6', toHub: '-1', leastOrder: 'much' })
+	);
+	expect(wrong.ok ? [] : wrong.problems.map(({ field }) => field)).toEqual([
+		'direct',
+		'toHub',
+		'leastOrder'
+	]);
+	const ada = await seller('Ada', '1 0.50');
+	expect(await saveSeller(collection, null, draft('Ada'))).toMatchObject({
+		problems: [{ field: 'name', message: 'there is a seller called "Ada" already' }]
+	});
+	const line = await sayOffers(collection, ada, {
+		release: 'gulls-1996',
+		line: '2 1–2; 9 1; 3 -1'
+	});
+	expect(line.ok ? [] : line.problems).toHaveLength(2);
+	expect(await sayOffers(collection, ada, { release: 'gulls-1996', line: '2 1–2' })).toMatchObject({
+		problems: [{ message: 'base-2 is offered from one price to another' }]
+	});
+	expect((await sayOffers(collection, ada, { release: 'none', line: '1 1' })).ok).toBe(false);
+	await sayOffers(collection, ada, { release: 'gulls-1996', line: '1x4 0.30' });
+	const { offers } = await offersView(collection.db, ada, null);
+	expect(offers).toMatchObject([{ name: '1 Gull 1', quantity: 4, minor: 30, isWanted: true }]);
+});
