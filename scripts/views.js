@@ -68,3 +68,11 @@ export const VIEWS = [
 	{ name: 'phone-put-away', path: '/boxes/slips/1', size: { width: 390, height: 844 } },
 	{ name: 'phone-wants', path: '/goals/1/wants', size: { width: 390, height: 844 } }
 ];
+
+/** @param {Page} page @param {readonly string[]} lines */
+async function takeCards(page, lines) {
+	for (const line of lines) {
+		await page.getByLabel('Next card').fill(line);
+		await page.keyboard.press('Enter');
+	}
+}

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { PriceFlag } from '$lib/core/buying/prices/price-flags';
 	import type { PriceReading } from '$lib/core/buying/prices/read-price-line';
-	import { markLine } from '$lib/ui/entry-line/mark-line';
+	import MarkedLine from '$lib/ui/entry-line/MarkedLine.svelte';
 	import { countOf, formatMoney } from '$lib/ui/numerals';
 	import { formatPriceRange } from '$lib/ui/money';
 
@@ -32,7 +32,6 @@
 	let input: HTMLInputElement;
 	const isEmpty = $derived(line.trim() === '');
 	const isBad = $derived(reading.problems.length > 0 && !isEmpty);
-	const pieces = $derived(markLine(line, reading.problems, reading.notes));
 	const summary = $derived.by(() => {
 		const { problems, prices, lumps } = reading;
 		if (isEmpty) return told;
@@ -89,15 +88,7 @@
 		{summary}
 	</p>
 	{#if !isEmpty && reading.problems.length + reading.notes.length > 0}
-		<p class="font-mono break-words whitespace-pre-wrap" aria-hidden="true">
-			{#each pieces as { text, mark }, i (i)}<span
-					class={[
-						mark === 'problem' &&
-							'font-semibold text-error underline decoration-error decoration-wavy underline-offset-4',
-						mark === 'note' && 'underline decoration-accent decoration-dotted underline-offset-4'
-					]}>{text}</span
-				>{/each}
-		</p>
+		<MarkedLine {line} problems={reading.problems} notes={reading.notes} />
 		<ul class="mt-1 space-y-0.5" data-testid="price-problems">
 			{#each reading.problems as { start = 0, end = 0, message, remedy }, i (i)}
 				<li><strong class="text-error">“{line.slice(start, end)}”</strong>: {message}. {remedy}</li>

@@ -1,24 +1,15 @@
 <script lang="ts">
 	import type { EntryReading } from '$lib/core/shorthand/read-shorthand';
 	import { countOf } from '../numerals';
-	import { markLine } from './mark-line';
+	import MarkedLine from './MarkedLine.svelte';
 
 	/** The line once more, with every word that is not understood marked in its place. */
 	let { line, reading }: { line: string; reading: EntryReading } = $props();
 	const cut = ({ start, end }: { readonly start: number; readonly end: number }) =>
 		line.slice(start, end);
-	const pieces = $derived(markLine(line, reading.problems, reading.notes));
 </script>
 
-<p class="mt-1 font-mono break-words whitespace-pre-wrap" aria-hidden="true">
-	{#each pieces as { text, mark }, i (i)}<span
-			class={[
-				mark === 'problem' &&
-					'font-semibold text-error underline decoration-error decoration-wavy underline-offset-4',
-				mark === 'note' && 'underline decoration-accent decoration-dotted underline-offset-4'
-			]}>{text}</span
-		>{/each}
-</p>
+<MarkedLine {line} problems={reading.problems} notes={reading.notes} />
 <ul class="mt-1 space-y-0.5" data-testid="entry-problems">
 	{#each reading.problems as { start = 0, end = 0, message, remedy }, i (i)}
 		<li>
