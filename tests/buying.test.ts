@@ -90,4 +90,10 @@ test('offers typed at a seller’s list change the plan, and a seller out of it 
 	await expect(page.getByTestId('plan-order').filter({ hasText: 'Wren & Daughters' })).toHaveCount(
 		0
 	);
+	await page.setViewportSize({ width: 390, height: 844 });
+	await page.goto(`${url}/buying/fair`);
+	await expect(page.getByTestId('fair-want').first()).toBeVisible({ timeout: 60_000 });
+	await page.getByPlaceholder('number, name or set').fill('Tolling');
+	await expect(page.getByTestId('fair-want').filter({ hasNotText: 'Tolling' })).toHaveCount(0);
+	await expect(page.getByTestId('fair-want').first()).toContainText(/€\d/);
 });

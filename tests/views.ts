@@ -58,5 +58,6 @@ export const VIEWS = [
 	'/buying/prices?goal=1',
 	'/buying/wants',
 	'/buying/offers',
-	'/buying/plan'
+	'/buying/plan',
+	'/buying/fair'
 ];

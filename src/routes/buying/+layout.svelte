@@ -8,7 +8,8 @@
 		{ path: resolve('/buying/prices'), name: 'Price sheet' },
 		{ path: resolve('/buying/wants'), name: 'Wants' },
 		{ path: resolve('/buying/offers'), name: 'Offers' },
-		{ path: resolve('/buying/plan'), name: 'Plan' }
+		{ path: resolve('/buying/plan'), name: 'Plan' },
+		{ path: resolve('/buying/fair'), name: 'At the fair' }
 	];
 </script>
 

@@ -2,6 +2,7 @@ import type { LabelGrid } from '../../core/print/label-grid.ts';
 import { printBinder, type BinderSheet, type PrintOptions } from '../binders/print-sheets.ts';
 import { readBinder } from '../binders/read-binder.ts';
 import { finishView } from '../buying/finish/finish-view.ts';
+import { fairView } from '../buying/plan/fair-view.ts';
 import { planView, type PlanTold } from '../buying/plan/plan-view.ts';
 import type { PlanChoice } from '../buying/plan/read-problem.ts';
 import { readWants } from '../buying/wants/read-wants.ts';
@@ -81,6 +82,9 @@ export const TASKS = {
 		withReader(readSettings(process.env), async (db) =>
 			JSON.stringify(await planView(db, choice, tell))
 		),
+	/** What to carry to a fair, as JSON. */
+	fairView: (_: undefined, tell: (told: Progress) => void) =>
+		withReader(readSettings(process.env), async (db) => JSON.stringify(await fairView(db, tell))),
 	readWants: () => withReader(readSettings(process.env), (db) => readWants(db)),
 	holderView: ({ most }: { readonly most: number }) =>
 		withReader(readSettings(process.env), (db) => holderView(db, most)),

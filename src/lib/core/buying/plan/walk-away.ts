@@ -17,12 +17,14 @@ export interface WalkAway {
  * more. Sellers that are needed only for it are closed then, and the rest is changed where that helps. For what is not
  * in the plan it is what leaving it out was judged at.
  *
+ * @param told is told after each want how many are done
  * @param limit the most to tell where nothing says what a card is worth (its penalty stands for "whatever it costs")
  */
 export function walkAwayPrices(
 	model: BuyingModel,
 	plan: Selection,
-	limit: number
+	limit: number,
+	told: (done: number, total: number) => void = () => undefined
 ): readonly WalkAway[] {
 	const whole = costOfSelection(model, plan).value;
 	const ledger = openLedger(model, plan);
@@ -30,7 +32,9 @@ export function walkAwayPrices(
 	for (let a = 0; a < plan.take.length; a++) {
 		if ((plan.take[a] as number) > 0) places.set(model.arcWant[a] as number, a);
 	}
+	const total = model.need.length;
 	return [...model.need.keys()].map((want): WalkAway => {
+		told(want, total);
 		const arc = places.get(want);
 		if (arc === undefined) {
 			const inBundle = (ledger.got[want] as number) > 0;

@@ -1,14 +1,13 @@
-import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { compileModel, type CompiledModel } from '../../../core/buying/plan/compile-model.ts';
 import { describePlan, type BuyingPlan } from '../../../core/buying/plan/describe-plan.ts';
 import type { Selection } from '../../../core/buying/plan/model.ts';
 import { planWithinBudget } from '../../../core/buying/plan/plan-within-budget.ts';
 import { quickBound } from '../../../core/buying/plan/quick-bound.ts';
 import { paidOf, reportPlan, type PlanReport } from '../../../core/buying/plan/report-plan.ts';
-import { searchPlan, type SearchState } from '../../../core/buying/plan/search-plan.ts';
+import type { SearchState } from '../../../core/buying/plan/search-plan.ts';
 import type { Problem } from '../../../core/problem.ts';
 import type { Reader } from '../../database/open.ts';
+import { searchFor } from './search-for.ts';
 import { readProblem, type PlanChoice, type StoredProblem } from './read-problem.ts';
 
 /** How far a plan is, while it is searched. */
@@ -52,10 +51,6 @@ export interface PlanView {
 	} | null;
 }
 
-/** How near to the least a plan of the view has to be, and how long it is searched at most. */
-const GAP = 0.005;
-const LONGEST_MS = 15_000;
-const MOST_NODES = 4000;
 const WEIGHT = { 1: 4, 2: 2, 3: 1 } as const;
 const HARDLY = 0.001;
 
@@ -69,26 +64,17 @@ export async function planView(
 	const compiled = compileModel(stored.problem);
 	const { model } = compiled;
 	const nameOf = planNamer(stored);
-	const generator = xoroshiro128plus(1);
-	const random = () => uniformFloat64(generator);
-	const search = searchPlan(model, { random, gap: GAP, mostNodes: MOST_NODES });
-	const end = performance.now() + LONGEST_MS;
 	let told = Infinity;
-	let state: SearchState;
-	for (;;) {
-		const { value, done } = search.next();
-		state = value;
-		const { totalMinor, covered } = paidOf(model, state.best);
-		const penalties = state.value - totalMinor;
-		const isBetter = state.value < told;
-		if (isBetter) told = state.value;
+	const state = searchFor(model, (found) => {
+		const { totalMinor, covered } = paidOf(model, found.best);
+		const isBetter = found.value < told;
+		if (isBetter) told = found.value;
 		tell({
-			...{ phase: state.phase, totalMinor, covered },
-			boundMinor: Math.max(0, state.bound - penalties),
-			...(isBetter ? { plan: nameOf(compiled, state.best) } : {})
+			...{ phase: found.phase, totalMinor, covered },
+			boundMinor: Math.max(0, found.bound - (found.value - totalMinor)),
+			...(isBetter ? { plan: nameOf(compiled, found.best) } : {})
 		});
-		if (done || performance.now() > end) break;
-	}
+	});
 	const weight = Float64Array.from(stored.view.wants, ({ priority, goals }) =>
 		choice.goal === undefined ? WEIGHT[priority] : goals.includes(choice.goal) ? 1 : HARDLY
 	);

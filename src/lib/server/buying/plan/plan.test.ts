@@ -9,6 +9,7 @@ import { chooseGoal } from '../finish/choose-goals.ts';
 import { offersView } from '../offers/offers-view.ts';
 import { removeOffer, sayOffers } from '../offers/say-offers.ts';
 import { removeSeller, saveHub, saveSeller, type SellerDraft } from '../sellers/edit-sellers.ts';
+import { fairView } from './fair-view.ts';
 import { planView, type PlanTold } from './plan-view.ts';
 import { readPlanChoice } from './read-plan-choice.ts';
 
@@ -71,6 +72,15 @@ test('the plan is the cheapest of what is wanted from what is offered, told as i
 	// Two cards for 5.20 are 2.60 each.
 	expect((await plan('leaveOut=3')).orders).toEqual(['Bram direct 1 2']);
 	expect((await plan('leaveOut=2.50')).orders).toEqual([]);
+	// At a fair: what the plan costs less without a card; the last one saves the order too.
+	const fair = await fairView(gulls.collection.db, () => undefined);
+	expect(
+		fair.wants.map(({ name, worthMinor, by, seller: whose }) => [name, worthMinor, by, whose])
+	).toEqual([
+		['1', 10, 'plan', 'Bram'],
+		['2', 10, 'plan', 'Bram'],
+		['3', 800, 'plan', 'Bram']
+	]);
 	await removeSeller(gulls.collection, bram);
 	expect((await plan()).view.plan.totalMinor).toBe(1600);
 	await undo(gulls.collection);

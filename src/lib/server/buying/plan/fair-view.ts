@@ -1,0 +1,69 @@
+import { compileModel } from '../../../core/buying/plan/compile-model.ts';
+import { walkAwayPrices } from '../../../core/buying/plan/walk-away.ts';
+import type { Problem } from '../../../core/problem.ts';
+import type { Reader } from '../../database/open.ts';
+import { readProblem } from './read-problem.ts';
+import { searchFor } from './search-for.ts';
+
+/** What may be paid for a want at a fair, and why. */
+export interface FairWant {
+	readonly key: string;
+	readonly version: string;
+	readonly name: string;
+	readonly title: string;
+	/** "Harbour Lights 1994, Base" */
+	readonly of: string;
+	readonly quantity: number;
+	readonly isFavourite: boolean;
+	readonly leastCondition: string | null;
+	/** The most that one is worth, in minor units; null: nobody is known to offer it, and no price is known. */
+	readonly worthMinor: number | null;
+	/** `plan`: what the plan costs less without it. `sheet`: nobody offers it, the price sheet says so. `limit`: one's own limit is lower. */
+	readonly by: 'plan' | 'sheet' | 'limit' | null;
+	/** Where it would else come from. */
+	readonly seller: string | null;
+}
+
+/** What to carry to a fair: every want with the price from which on to walk away. */
+export interface FairView {
+	readonly currency: string;
+	readonly wants: readonly FairWant[];
+	readonly problems: readonly Problem[];
+}
+
+/** The most to tell where nothing says what a card is worth. */
+const NO_LIMIT = 1e12;
+
+/** A plan near the least will do: it is the differences that are told. */
+const SEARCH_MS = 3000;
+
+/** Works out what each want is worth given the best other way, telling how far it is. */
+export async function fairView(
+	db: Reader,
+	tell: (told: { readonly done: number; readonly total: number }) => void
+): Promise<FairView> {
+	const stored = await readProblem(db, {});
+	const { model, sellerKeys } = compileModel(stored.problem);
+	const { best } = searchFor(model, () => undefined, SEARCH_MS);
+	const worth = walkAwayPrices(model, best, NO_LIMIT, (done, total) => tell({ done, total }));
+	const sellers = new Map(stored.problem.sellers.map(({ key, name }) => [key, name]));
+	return {
+		currency: stored.view.rules.currency,
+		problems: stored.problems,
+		wants: stored.view.wants.map((want, i): FairWant => {
+			const found = worth[i];
+			const isOffered = found !== undefined && found.seller >= 0;
+			const said = want.price?.highMinor ?? want.inSum?.eachMinor ?? null;
+			const worthMinor = isOffered ? found.worthMinor : said;
+			const isOver = want.mostMinor !== null && (worthMinor ?? Infinity) > want.mostMinor;
+			return {
+				...{ key: want.key, version: want.versions[0] ?? '', name: want.name, title: want.title },
+				...{ of: `${want.release}, ${want.group}`, quantity: want.quantity },
+				...{ isFavourite: want.isFavourite, leastCondition: want.leastCondition ?? null },
+				worthMinor: isOver ? want.mostMinor : worthMinor,
+				by: isOver ? 'limit' : isOffered ? 'plan' : worthMinor === null ? null : 'sheet',
+				seller: isOffered ? (sellers.get(sellerKeys[found.seller] ?? '') ?? null) : null
+			};
+		})
+	};
+}

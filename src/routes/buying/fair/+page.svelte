@@ -1,0 +1,117 @@
+<script lang="ts">
+	import { groups } from 'd3-array';
+	import { onMount } from 'svelte';
+	import { resolve } from '$app/paths';
+	import type { FairView } from '$lib/server/buying/plan/fair-view';
+	import { linesOf } from '$lib/ui/lines-of';
+	import { formatMoney } from '$lib/ui/numerals';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
+
+	let view = $state.raw<FairView | null>(null);
+	let progress = $state.raw({ done: 0, total: 0 });
+	let problem = $state('');
+	let filter = $state('');
+
+	onMount(() => {
+		const control = new AbortController();
+		void work(control.signal);
+		return () => control.abort();
+	});
+	async function work(signal: AbortSignal) {
+		try {
+			const response = await fetch('/api/buying/fair', { signal });
+			for await (const line of linesOf(response)) {
+				const told = JSON.parse(line) as {
+					readonly view?: FairView;
+					readonly problem?: string;
+					readonly done: number;
+					readonly total: number;
+				};
+				if (told.problem !== undefined) problem = told.problem;
+				else if (told.view) view = told.view;
+				else progress = told;
+			}
+		} catch {
+			if (!signal.aborted) problem = 'The server does not answer.';
+		}
+	}
+
+	const WHY = {
+		plan: 'else from',
+		sheet: 'nobody offers it; so says the price sheet',
+		limit: 'your own limit'
+	} as const;
+	const sought = $derived(filter.trim().toLowerCase());
+	const shown = $derived(
+		(view?.wants ?? []).filter(
+			({ name, title, of }) =>
+				sought === '' || `${name} ${title} ${of}`.toLowerCase().includes(sought)
+		)
+	);
+	const parts = $derived(groups(shown, ({ isFavourite, of }) => (isFavourite ? 'Favourites' : of)));
+</script>
+
+<svelte:head><title>At the fair · Jade Binder</title></svelte:head>
+
+<h1 class="mb-1">At the fair</h1>
+<p class="mb-3 max-w-2xl quiet">
+	The most that each card is worth: what the plan would cost less if you found it here. Above that,
+	walk away.
+</p>
+<ProblemAlert problems={view?.problems} class="mb-3" />
+{#if problem}
+	<ProblemAlert problems={[{ message: problem }]} class="mb-3" />
+{:else if view === null}
+	<p role="status" data-testid="fair-progress">
+		Working out what each is worth{progress.total > 0
+			? `: ${progress.done} of ${progress.total}`
+			: ''}
+	</p>
+{:else if view.wants.length === 0}
+	<p class="max-w-xl text-lg">
+		Nothing is wanted yet. Say at <a class="prose-link" href={resolve('/buying')}
+			>what finishing takes</a
+		> which goals are to be finished.
+	</p>
+{:else}
+	{@const { currency } = view}
+	<label class="mb-3 block max-w-md">
+		<span class="sr-only">Find a card</span>
+		<input
+			class="input w-full text-lg"
+			type="search"
+			placeholder="number, name or set"
+			bind:value={filter}
+			autocomplete="off"
+		/>
+	</label>
+	{#each parts as [of, wants], i (i)}
+		<section class="mb-4" aria-labelledby="fair-{i}">
+			<h2 id="fair-{i}" class="font-serif text-lg">{of}</h2>
+			<ul>
+				{#each wants as { key, name, title, quantity, leastCondition, worthMinor, by, seller } (key)}
+					<li
+						class="flex min-h-11 items-center justify-between gap-3 border-t border-base-300 py-1"
+						data-testid="fair-want"
+					>
+						<span class="min-w-0">
+							<strong class="font-serif text-xl font-medium">{name}</strong>
+							{title === name ? '' : title}{quantity > 1 ? ` × ${quantity}` : ''}
+							<span class="block text-xs quiet"
+								>{leastCondition ? `${leastCondition} or better; ` : ''}{by
+									? WHY[by]
+									: 'no price is known'}
+								{by === 'plan' ? seller : ''}</span
+							>
+						</span>
+						<strong class={['text-xl', by === 'sheet' && 'estimate']}
+							>{worthMinor === null ? '?' : formatMoney(worthMinor, currency)}</strong
+						>
+					</li>
+				{/each}
+			</ul>
+		</section>
+	{:else}
+		<p class="text-lg">No want has these words.</p>
+	{/each}
+{/if}
