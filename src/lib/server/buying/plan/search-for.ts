@@ -5,7 +5,7 @@ import { searchPlan, type SearchState } from '../../../core/buying/plan/search-p
 
 /** How near to the least a plan has to be, and how long it is searched at most. */
 const GAP = 0.005;
-const LONGEST_MS = 15_000;
+const LONGEST_MS = 6000;
 const MOST_NODES = 4000;
 
 /** Searches until the plan is near enough or the time is over; the same each time, but for the time. */
