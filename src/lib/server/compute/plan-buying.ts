@@ -1,5 +1,3 @@
-import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { BuyingProblem } from '../../core/buying/plan/compile-model.ts';
 import { compileModel } from '../../core/buying/plan/compile-model.ts';
 import { costOfSelection } from '../../core/buying/plan/cost-of-selection.ts';
@@ -7,7 +5,10 @@ import { paidOf, reportPlan } from '../../core/buying/plan/report-plan.ts';
 import { nextSeller } from '../../core/buying/plan/next-seller.ts';
 import { quickBound } from '../../core/buying/plan/quick-bound.ts';
 import { planWithinBudget } from '../../core/buying/plan/plan-within-budget.ts';
-import { searchPlan, type SearchState } from '../../core/buying/plan/search-plan.ts';
+import type { SearchState } from '../../core/buying/plan/search-plan.ts';
+import { budgetWeights } from '../../core/buying/plan/budget-weights.ts';
+import type { BuyingModel } from '../../core/buying/plan/model.ts';
+import { searchFor } from '../buying/plan/search-for.ts';
 import { walkAwayPrices } from '../../core/buying/plan/walk-away.ts';
 import { checkPostageRule } from '../../core/buying/offers/postage-rule.ts';
 import type { Priority } from '../../core/buying/wants/wants-list.ts';
@@ -27,11 +28,7 @@ import {
 import { defineComputation } from './define-computation.ts';
 import { repeated } from './repeated.ts';
 
-const USUAL = { currency: 'EUR', gap: 0.01, seconds: 5, seed: 1, nodes: 5000 };
-/** How much a want of a priority counts within a budget. */
-const WEIGHT: Readonly<Record<Priority, number>> = { 1: 4, 2: 2, 3: 1 };
-/** What wants of other goals count for while one goal is to get on. */
-const HARDLY = 0.001;
+const USUAL = { currency: 'EUR', gap: 0.01, seconds: 5, seed: 1 };
 
 export const planBuyingComputation = defineComputation({
 	name: 'plan-buying',
@@ -45,8 +42,10 @@ export const planBuyingComputation = defineComputation({
 		const compiled = compileModel(read.value);
 		const { model } = compiled;
 		const state = solve(request, model);
-		const weight = Float64Array.from(read.value.wants, ({ key, priority }) =>
-			request.progressOf ? (request.progressOf.includes(key) ? 1 : HARDLY) : WEIGHT[priority]
+		const { progressOf } = request;
+		const weight = budgetWeights(
+			read.value.wants,
+			progressOf ? ({ key }) => progressOf.includes(key) : null
 		);
 		const within =
 			request.budgetMinor === undefined
@@ -201,23 +200,12 @@ function readProblem(request: ProblemRequest): Outcome<BuyingProblem> {
 	});
 }
 
-/** Searches until it is near enough, or its time is over. */
+/** Searches as long and as near as is asked for. */
 function solve(
 	{ gap = USUAL.gap, seconds = USUAL.seconds, seed = USUAL.seed }: ProblemRequest,
-	model: ReturnType<typeof compileModel>['model']
+	model: BuyingModel
 ): SearchState {
-	const end = performance.now() + 1000 * seconds;
-	const search = searchPlan(model, { random: randomOf(seed), gap, mostNodes: USUAL.nodes });
-	for (;;) {
-		const { value, done } = search.next();
-		if (done || performance.now() > end) return value;
-	}
-}
-
-/** Numbers from 0 to below 1, the same row for the same seed. */
-function randomOf(seed: number): () => number {
-	const generator = xoroshiro128plus(seed);
-	return () => uniformFloat64(generator);
+	return searchFor(model, { gap, longestMs: 1000 * seconds, seed });
 }
 
 function atPointer(problems: readonly Problem[], pointer: string): readonly Problem[] {

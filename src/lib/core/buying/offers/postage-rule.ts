@@ -83,10 +83,10 @@ export function checkPostageRule(rule: PostageRule): readonly Problem[] {
 			const message = `the step before it takes everything, so ${from} ${by} never count`;
 			problems.push({ pointer, message, remedy: 'Give the step before it an end.' });
 		} else if (from > before + step || (i === 0 && by === 'cards' && from > 1)) {
-			const message =
-				by === 'cards'
-					? `nothing is said of ${before + 1 === from - 1 ? '' : `${before + 1} to `}${from - 1} cards`
-					: `nothing is said of ${before} to ${from} grams`;
+			const open =
+				by === 'cards' ? `${before + 1} to ${from - 1} cards` : `${before} to ${from} grams`;
+			const isSingle = by === 'cards' && before + 1 === from - 1;
+			const message = `nothing is said of ${isSingle ? `card ${from - 1}` : open}`;
 			problems.push({ pointer, message, remedy: 'Close the hole.' });
 		} else if (i > 0 && from < before + step) {
 			const message = `${from} ${by} stand in two steps`;

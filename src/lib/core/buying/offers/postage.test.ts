@@ -50,12 +50,12 @@ describe('postage', () => {
 	test.each<[string, RegExp]>([
 		['1–20: 4.50; 25+: 6', /nothing is said of 21 to 24 cards/],
 		['1–20: 4.50; 20–30: 6', /20 cards stand in two steps/],
-		['2–20: 4', /nothing is said of 1 cards|nothing is said of 1 to 1|nothing is said of/],
+		['2–20: 4', /nothing is said of card 1$/],
 		['0–20 g: 1; 30–50 g: 2', /nothing is said of 20 to 30 grams/],
 		['1+: 4; 20+: 6', /the step before it takes everything/],
-		['20–10: 4', /20 to 10 is no step|nothing is said/],
+		['20–10: 4', /20 to 10 is no step/],
 		['1-5: 1; 6-9 g: 2', /cards and grams/],
-		['1-5; 6+: 2', /no step|no amount/],
+		['1-5; 6+: 2', /no step/],
 		['x', /no amount/],
 		['-5', /no amount/],
 		['5 + x', /no amount/]

@@ -1,7 +1,7 @@
 import { CARD_GRAMS, type Bundle, type Hub, type Offer, type Seller } from '../offers/offer.ts';
 import { postageOf } from '../offers/postage-rule.ts';
 import { priceByBreaks } from '../offers/price-breaks.ts';
-import type { Want } from '../wants/wants-list.ts';
+import { PRIORITY_WEIGHT, type Want } from '../wants/wants-list.ts';
 import { fitsSlot } from '../../goal/fill-slots.ts';
 import type { Slot } from '../../goal/slot.ts';
 import type { BuyingModel, ModelBundle, ModelSeller } from './model.ts';
@@ -57,9 +57,6 @@ export interface CompiledModel {
 }
 export type UnservedReason =
 	'nobody offers it' | 'too few are offered' | 'not good enough' | 'above its limit' | 'not open';
-
-/** How much more a want of a priority counts where not all can be got. */
-const WEIGHT = { 1: 4, 2: 2, 3: 1 } as const;
 
 /**
  * Puts a buying problem into numbers. No offer that would serve a want is left out, however dear: dropping all but the
@@ -191,7 +188,7 @@ export function compileModel(problem: BuyingProblem): CompiledModel {
 			need: Int32Array.from(wants, ({ quantity }, i) => Math.min(quantity, supply[i] ?? 0)),
 			penalty: Float64Array.from(
 				wants,
-				({ leaveOutMinor, priority }) => leaveOutMinor ?? whole * WEIGHT[priority]
+				({ leaveOutMinor, priority }) => leaveOutMinor ?? whole * PRIORITY_WEIGHT[priority]
 			),
 			sellers: modelSellers.map((seller, s) => ({ ...seller, isIn: seller.isIn && hasThings(s) })),
 			offerSeller: Int32Array.from(used, ({ seller }) => seller),

@@ -20,7 +20,7 @@ const run = (model: BuyingModel, random: () => number, gap = 0, mostNodes = 20_0
 /** The least cost by trying every way of every seller, every number of every arc, every bundle. */
 function leastByTrying(model: BuyingModel): number {
 	const selection = emptySelection(model);
-	const { arcsOf, arcOffer, offerMost, offerSeller, firstArc, need, sellers, bundles } = model;
+	const { arcsOf, arcOffer, offerMost, offerSeller, need, sellers, bundles } = model;
 	let least = Infinity;
 	const used = new Int32Array(offerMost.length);
 	const ways = (s: number) => [
@@ -62,7 +62,6 @@ function leastByTrying(model: BuyingModel): number {
 		}
 		selection.take[a] = 0;
 	};
-	expect(firstArc.length).toBe(offerMost.length + 1);
 	trySellers(0);
 	return least;
 }

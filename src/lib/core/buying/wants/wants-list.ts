@@ -4,6 +4,8 @@ import type { GradeNeed } from '../../goal/slot.ts';
 /** How much a want matters: 1 before 2 before 3. */
 export const PRIORITIES = [1, 2, 3] as const;
 export type Priority = (typeof PRIORITIES)[number];
+/** How much a want of a priority counts where not all can be got. */
+export const PRIORITY_WEIGHT: Readonly<Record<Priority, number>> = { 1: 4, 2: 2, 3: 1 };
 
 /** A slot that lacks copies. */
 export interface LackingSlot {

@@ -1,4 +1,4 @@
-import { and, eq, inArray } from 'drizzle-orm';
+import { and, eq } from 'drizzle-orm';
 import { readPriceLine } from '../../../core/buying/prices/read-price-line.ts';
 import { numberingsOf } from '../../../core/checklist/numbering.ts';
 import { bad, good, type Outcome, type Problem } from '../../../core/problem.ts';
@@ -117,16 +117,16 @@ export function removeOffer(
 	what: { readonly offer: OfferId } | { readonly bundle: number }
 ): Promise<Outcome<{ readonly removed: number }>> {
 	return makeChange(collection, async (record, tx) => {
-		const [table, id] =
-			'offer' in what ? ([offers, what.offer] as const) : ([offerBundles, what.bundle] as const);
-		const rows = await tx
-			.select({ id: table.id })
-			.from(table)
-			.where(inArray(table.id, [id as OfferId]));
-		if (rows.length === 0) {
-			return refused([{ message: 'this offer is not there any more', remedy: 'Reload the page.' }]);
+		const gone = [{ message: 'this offer is not there any more', remedy: 'Reload the page.' }];
+		if ('offer' in what) {
+			const [row] = await tx.select().from(offers).where(eq(offers.id, what.offer));
+			if (!row) return refused(gone);
+			await record.remove(offers, [row.id]);
+		} else {
+			const [row] = await tx.select().from(offerBundles).where(eq(offerBundles.id, what.bundle));
+			if (!row) return refused(gone);
+			await record.remove(offerBundles, [row.id]);
 		}
-		await record.remove(table, [id]);
 		return { value: good({ removed: 1 }), label: 'Take an offer away' };
 	});
 }

@@ -35,7 +35,7 @@ export interface FairView {
 const NO_LIMIT = 1e12;
 
 /** A plan near the least will do: it is the differences that are told. */
-const SEARCH_MS = 3000;
+const SEARCH = { gap: 0.01, longestMs: 3000 };
 
 /** Works out what each want is worth given the best other way, telling how far it is. */
 export async function fairView(
@@ -44,7 +44,7 @@ export async function fairView(
 ): Promise<FairView> {
 	const stored = await readProblem(db, {});
 	const { model, sellerKeys } = compileModel(stored.problem);
-	const { best } = searchFor(model, () => undefined, SEARCH_MS);
+	const { best } = searchFor(model, SEARCH);
 	const worth = walkAwayPrices(model, best, NO_LIMIT, (done, total) => tell({ done, total }));
 	const sellers = new Map(stored.problem.sellers.map(({ key, name }) => [key, name]));
 	return {

@@ -1,4 +1,5 @@
 import { compileModel, type CompiledModel } from '../../../core/buying/plan/compile-model.ts';
+import { budgetWeights } from '../../../core/buying/plan/budget-weights.ts';
 import { describePlan, type BuyingPlan } from '../../../core/buying/plan/describe-plan.ts';
 import type { Selection } from '../../../core/buying/plan/model.ts';
 import { planWithinBudget } from '../../../core/buying/plan/plan-within-budget.ts';
@@ -51,8 +52,8 @@ export interface PlanView {
 	} | null;
 }
 
-const WEIGHT = { 1: 4, 2: 2, 3: 1 } as const;
-const HARDLY = 0.001;
+/** A visit to the page is not to keep a processor busy for long; the page tells how near it came. */
+const SEARCH = { gap: 0.005, longestMs: 6000 };
 
 /** Searches for the cheapest plan of what is wanted, telling how far it is. */
 export async function planView(
@@ -65,7 +66,7 @@ export async function planView(
 	const { model } = compiled;
 	const nameOf = planNamer(stored);
 	let told = Infinity;
-	const state = searchFor(model, (found) => {
+	const state = searchFor(model, SEARCH, (found) => {
 		const { totalMinor, covered } = paidOf(model, found.best);
 		const isBetter = found.value < told;
 		if (isBetter) told = found.value;
@@ -75,8 +76,10 @@ export async function planView(
 			...(isBetter ? { plan: nameOf(compiled, found.best) } : {})
 		});
 	});
-	const weight = Float64Array.from(stored.view.wants, ({ priority, goals }) =>
-		choice.goal === undefined ? WEIGHT[priority] : goals.includes(choice.goal) ? 1 : HARDLY
+	const { goal } = choice;
+	const weight = budgetWeights(
+		stored.view.wants,
+		goal === undefined ? null : ({ goals }) => goals.includes(goal)
 	);
 	const budget =
 		choice.budgetMinor === undefined

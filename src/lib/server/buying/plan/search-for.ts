@@ -3,20 +3,25 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { BuyingModel } from '../../../core/buying/plan/model.ts';
 import { searchPlan, type SearchState } from '../../../core/buying/plan/search-plan.ts';
 
-/** How near to the least a plan has to be, and how long it is searched at most. */
-const GAP = 0.005;
-const LONGEST_MS = 6000;
-const MOST_NODES = 4000;
+interface SearchLimits {
+	/** How near to the least a plan has to be, as a part of it. */
+	readonly gap: number;
+	/** How long it is searched at most. */
+	readonly longestMs: number;
+	readonly seed?: number;
+}
+
+const MOST_NODES = 5000;
 
 /** Searches until the plan is near enough or the time is over; the same each time, but for the time. */
 export function searchFor(
 	model: BuyingModel,
-	told: (state: SearchState) => void,
-	longestMs = LONGEST_MS
+	{ gap, longestMs, seed = 1 }: SearchLimits,
+	told: (state: SearchState) => void = () => undefined
 ): SearchState {
-	const generator = xoroshiro128plus(1);
+	const generator = xoroshiro128plus(seed);
 	const random = () => uniformFloat64(generator);
-	const search = searchPlan(model, { random, gap: GAP, mostNodes: MOST_NODES });
+	const search = searchPlan(model, { random, gap, mostNodes: MOST_NODES });
 	const end = performance.now() + longestMs;
 	for (;;) {
 		const { value, done } = search.next();

@@ -1,4 +1,4 @@
-import { and, eq, inArray } from 'drizzle-orm';
+import { and, eq } from 'drizzle-orm';
 import { readPriceLine } from '../../../core/buying/prices/read-price-line.ts';
 import { parseVersionKey } from '../../../core/checklist/versions/version-key.ts';
 import { numberingsOf } from '../../../core/checklist/numbering.ts';
@@ -133,9 +133,7 @@ export function forgetPrice(
 						await tx
 							.select()
 							.from(pricePoints)
-							.where(
-								and(eq(pricePoints.releaseId, releaseId), inArray(pricePoints.cardKey, [name.card]))
-							)
+							.where(and(eq(pricePoints.releaseId, releaseId), eq(pricePoints.cardKey, name.card)))
 					).filter((row) => row.parallelKey === name.parallel && row.variantKey === name.variant);
 		if (rows.length === 0) return refused([{ message: gone, remedy: 'Reload the page.' }]);
 		await record.remove(
