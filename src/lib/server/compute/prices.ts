@@ -1,6 +1,7 @@
 import { group } from 'd3-array';
 import { costToFinish } from '../../core/buying/finish/cost-to-finish.ts';
-import { priceSheet, type Lump, type PricedWant } from '../../core/buying/prices/price-sheet.ts';
+import { priceSheet } from '../../core/buying/prices/price-sheet.ts';
+import type { Lump, PricedWant } from '../../core/buying/prices/priced-want.ts';
 import { readPriceLine } from '../../core/buying/prices/read-price-line.ts';
 import type { SheetWant } from '../../core/buying/prices/sheet-want.ts';
 import { middleOf } from '../../core/buying/prices/price.ts';

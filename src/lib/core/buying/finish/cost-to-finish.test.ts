@@ -81,4 +81,29 @@ describe('costToFinish', () => {
 			)
 		);
 	});
+
+	test('cost and worth reckon with the same estimate: what is here tells what is missing, sums too', () => {
+		const known = ['a', 'b', 'c'].map((key) => slot(key, 200, 0));
+		const [cost] = costToFinish([goal('g', [...known, slot('d', null, 1)])], options);
+		expect(cost).toMatchObject({
+			...{ cost: { lowMinor: 200 }, nowMinor: 600, wholeMinor: 800, unpriced: 0 },
+			counts: { neighbours: 1, unknown: 0 }
+		});
+		const lump = {
+			key: 'l',
+			words: 'all',
+			versions: ['x', 'y', 'z'],
+			cards: 3,
+			lowMinor: 30,
+			highMinor: 30
+		};
+		const slots = [...lump.versions.map((key) => slot(key, null, 1)), slot('e', null, 0)];
+		const [lumped] = costToFinish([{ ...goal('g', slots), lumps: [lump] }], options);
+		expect(lumped).toMatchObject({
+			cost: { lowMinor: 30 },
+			nowMinor: 10,
+			wholeMinor: 40,
+			unpriced: 0
+		});
+	});
 });

@@ -1,13 +1,9 @@
-import { groups, median, sum } from 'd3-array';
+import { sum } from 'd3-array';
+import { neighbourPrices, priceSaidOf } from '../prices/neighbour-price.ts';
 import { middleOf, type Price } from '../prices/price.ts';
-import {
-	LEAST_NEIGHBOURS,
-	priceSheet,
-	type Lump,
-	type PriceBasis,
-	type PricedWant
-} from '../prices/price-sheet.ts';
-import { isKeyCard, neighbourhoodOf } from '../prices/sheet-want.ts';
+import { priceSheet, type PriceBasis } from '../prices/price-sheet.ts';
+import type { Lump, PricedWant } from '../prices/priced-want.ts';
+import { isKeyCard } from '../prices/sheet-want.ts';
 import { FINISH_RULES, type FinishRule } from './finish-rule.ts';
 
 /** A slot of a goal with what is there of it. */
@@ -99,7 +95,7 @@ export function costToFinish(
 function costOf(goal: FinishGoal, { postageMinor, mostShare }: FinishOptions): FinishCost {
 	const { key, name, slots, lumps } = goal;
 	const missing = slots.filter(({ quantity }) => quantity > 0);
-	const sheet = priceSheet(missing, lumps, postageMinor);
+	const sheet = priceSheet(missing, lumps, postageMinor, slots);
 	const need = sum(slots, (slot) => slot.need);
 	const lacking = sum(missing, ({ quantity }) => quantity);
 	const worth = worthOf(slots, lumps);
@@ -117,18 +113,13 @@ function costOf(goal: FinishGoal, { postageMinor, mostShare }: FinishOptions): F
 
 /** Whole, now, and the share of key cards, by prices, by lumps, and by the median of neighbours. */
 function worthOf(slots: readonly FinishSlot[], lumps: readonly Lump[]) {
-	const perCard = new Map(
-		lumps.flatMap((lump) => lump.versions.map((key) => [key, middleOf(lump) / lump.cards] as const))
-	);
-	const saidOf = ({ price, versions }: FinishSlot) =>
-		price
-			? middleOf(price)
-			: versions.map((key) => perCard.get(key)).find((each) => each !== undefined);
-	const guess = medianByNeighbours(slots, saidOf);
+	const saidOf = priceSaidOf(lumps);
+	const estimate = neighbourPrices(slots, lumps);
 	let [whole, now, keys, unpriced] = [0, 0, 0, 0];
 	for (const slot of slots) {
 		const { need, quantity, heldMinor } = slot;
-		const each = saidOf(slot) ?? guess.get(neighbourhoodOf(slot));
+		const price = saidOf(slot) ?? estimate(slot);
+		const each = price ? (price.lowMinor + price.highMinor) / 2 : undefined;
 		const here = heldMinor ?? (each ?? 0) * (need - quantity);
 		const ofSlot = here + (each ?? 0) * quantity;
 		now += here;
@@ -142,21 +133,6 @@ function worthOf(slots: readonly FinishSlot[], lumps: readonly Lump[]) {
 		unpriced,
 		keyShare: whole === 0 ? 0 : keys / whole
 	};
-}
-
-/** The median of what is said of cards by neighbourhood, where three are. */
-function medianByNeighbours(
-	slots: readonly FinishSlot[],
-	saidOf: (slot: FinishSlot) => number | undefined
-): ReadonlyMap<string, number> {
-	return new Map(
-		groups(slots, neighbourhoodOf).flatMap(([place, some]) => {
-			// The same card in several sets counts once.
-			const cards = new Map(some.map((slot) => [slot.versions.join(' '), slot]));
-			const said = [...cards.values()].flatMap((slot) => saidOf(slot) ?? []);
-			return said.length >= LEAST_NEIGHBOURS ? [[place, median(said) ?? 0] as const] : [];
-		})
-	);
 }
 
 function adviseOn(

@@ -8,7 +8,7 @@ interface Ranked {
 	readonly wholeMinor: number;
 }
 
-/** Rules by which unfinished goals are ranked: the lowest score first; what costs nothing known is put by its missing cards. */
+/** Rules by which unfinished goals are ranked: the lowest score first; that of which no price is known comes last. */
 export const FINISH_RULES = {
 	'least to pay': {
 		name: 'Least to pay',

@@ -3,7 +3,8 @@ import { describe, expect, test } from 'vitest';
 import { CONDITIONS } from '../../copies/condition.ts';
 import { flagPrices } from './price-flags.ts';
 import { middleOf } from './price.ts';
-import { priceSheet, type Lump, type PricedWant } from './price-sheet.ts';
+import { priceSheet } from './price-sheet.ts';
+import type { Lump, PricedWant } from './priced-want.ts';
 import { typicalPrice, type KnownPrice, type PricePoint } from './typical-price.ts';
 
 const point = (minor: number, on: string, more: Partial<PricePoint> = {}): PricePoint => ({

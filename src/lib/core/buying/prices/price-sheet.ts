@@ -1,28 +1,10 @@
-import { group, groups, median, sum } from 'd3-array';
+import { groups, sum } from 'd3-array';
+import { neighbourPrices } from './neighbour-price.ts';
 import { flagPrices, type PriceFlag } from './price-flags.ts';
 import { middleOf, type Price } from './price.ts';
-import { isKeyCard, neighbourhoodOf, type SheetWant } from './sheet-want.ts';
+import type { Lump, PricedWant } from './priced-want.ts';
+import { isKeyCard, neighbourhoodOf } from './sheet-want.ts';
 import type { KnownPrice } from './typical-price.ts';
-
-/** A want with what is known of its price. */
-export interface PricedWant extends SheetWant {
-	/** Null: nobody has said anything. */
-	readonly price: KnownPrice | null;
-	/** The middle of what was said before that, in minor units. */
-	readonly beforeMinor?: number;
-}
-
-/** One sum that was said for several cards together. */
-export interface Lump extends Price {
-	readonly key: string;
-	/** As it was said: "all commons". */
-	readonly words: string;
-	/** Every version that it was said for. */
-	readonly versions: readonly string[];
-	/** How many cards it was said for, at least 1. */
-	readonly cards: number;
-	readonly reason?: string;
-}
 
 /**
  * How the price of a line is known. `lump`: a share of one sum. `estimate`: the median of its neighbours.
@@ -63,20 +45,19 @@ export interface PriceSheet {
 	readonly keyShare: number;
 }
 
-/** Priced neighbours from which on a price is estimated. */
-export const LEAST_NEIGHBOURS = 3;
-
 /**
  * The price sheet of what is missing. A want with a price of its own takes no part in a lump; a lump that
  * was said for more cards than are missing now (or for fewer) counts by its share. What has no price is estimated by the
  * median of its neighbours (and marked so), or counted as unknown: it is in no sum.
  *
  * @param postageMinor what the postage of a seller comes to, in minor units
+ * @param known all cards whose prices tell what others are worth: those that are not missing too
  */
 export function priceSheet(
 	slots: readonly PricedWant[],
 	lumps: readonly Lump[],
-	postageMinor: number
+	postageMinor: number,
+	known: readonly PricedWant[] = slots
 ): PriceSheet {
 	const wants = mergeSets(slots);
 	const flags = flagPrices(
@@ -105,11 +86,8 @@ export function priceSheet(
 		else open.push(want);
 	}
 	const together = lumps.flatMap((lump) => lumpLine(lump, inLump.get(lump.key) ?? []));
-	const near = group(
-		wants.filter(({ price }) => price),
-		neighbourhoodOf
-	);
-	const guessed = open.map((want) => guessLine(want, near.get(neighbourhoodOf(want)) ?? []));
+	const estimate = neighbourPrices(known, lumps);
+	const guessed = open.map((want) => guessLine(want, estimate(want)));
 	const priced = [...single, ...together, ...guessed.filter(({ basis }) => basis !== 'unknown')];
 	const unknown = guessed.filter(({ basis }) => basis === 'unknown');
 	const perCard = ({ quantity, ...price }: RawLine) => middleOf(price) / quantity;
@@ -190,19 +168,15 @@ function lumpLine(lump: Lump, wants: readonly MergedWant[]): readonly RawLine[] 
 	];
 }
 
-function guessLine(want: MergedWant, near: readonly PricedWant[]): RawLine {
+function guessLine(want: MergedWant, estimate: Price | null): RawLine {
 	const { key, quantity } = want;
-	const known = near.flatMap(({ price }) => price ?? []);
-	const isGuess = known.length >= LEAST_NEIGHBOURS;
-	const of = (part: (price: Price) => number) =>
-		isGuess ? Math.round(median(known, part) ?? 0) * quantity : 0;
 	return {
 		key,
 		wants: want.slots,
 		quantity,
-		lowMinor: of(({ lowMinor }) => lowMinor),
-		highMinor: of(({ highMinor }) => highMinor),
-		basis: isGuess ? 'neighbours' : 'unknown',
+		lowMinor: (estimate?.lowMinor ?? 0) * quantity,
+		highMinor: (estimate?.highMinor ?? 0) * quantity,
+		basis: estimate ? 'neighbours' : 'unknown',
 		isKey: isKeyCard(want)
 	};
 }

@@ -1,6 +1,6 @@
 import { group, rollup } from 'd3-array';
 import { inArray, sql } from 'drizzle-orm';
-import type { Lump } from '../../../core/buying/prices/price-sheet.ts';
+import type { Lump } from '../../../core/buying/prices/priced-want.ts';
 import type { Price } from '../../../core/buying/prices/price.ts';
 import type { PricePoint } from '../../../core/buying/prices/typical-price.ts';
 import { formatVersionKey } from '../../../core/checklist/versions/version-key.ts';

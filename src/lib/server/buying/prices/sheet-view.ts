@@ -37,7 +37,7 @@ export async function sheetView(db: Reader, id: GoalId) {
 	const { book, slots } = await pricedSlots(db, state, rules.currency, rates);
 	const wants = slots.filter(({ quantity }) => quantity > 0);
 	const lumps = book.lumps.get(goal.id) ?? [];
-	const sheet = priceSheet(wants, lumps, rules.postageMinor);
+	const sheet = priceSheet(wants, lumps, rules.postageMinor, slots);
 	const nameOf = lineNamer(state);
 	const words = new Map(lumps.map((lump) => [lump.key, lump.words]));
 	const wantOf = new Map(wants.map((want) => [want.key, want]));
