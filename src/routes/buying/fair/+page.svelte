@@ -3,38 +3,20 @@
 	import { onMount } from 'svelte';
 	import { resolve } from '$app/paths';
 	import type { FairView } from '$lib/server/buying/plan/fair-view';
-	import { linesOf } from '$lib/ui/lines-of';
+	import { followWork } from '$lib/ui/follow-work.svelte';
 	import { formatMoney } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
-	let view = $state.raw<FairView | null>(null);
-	let progress = $state.raw({ done: 0, total: 0 });
-	let problem = $state('');
-	let filter = $state('');
-
-	onMount(() => {
-		const control = new AbortController();
-		void work(control.signal);
-		return () => control.abort();
+	const work = followWork<{ readonly done: number; readonly total: number }, FairView>({
+		path: '/api/buying/fair',
+		stopped: 'It was stopped.'
 	});
-	async function work(signal: AbortSignal) {
-		try {
-			const response = await fetch('/api/buying/fair', { signal });
-			for await (const line of linesOf(response)) {
-				const told = JSON.parse(line) as {
-					readonly view?: FairView;
-					readonly problem?: string;
-					readonly done: number;
-					readonly total: number;
-				};
-				if (told.problem !== undefined) problem = told.problem;
-				else if (told.view) view = told.view;
-				else progress = told;
-			}
-		} catch {
-			if (!signal.aborted) problem = 'The server does not answer.';
-		}
-	}
+	const view = $derived(work.view);
+	let filter = $state('');
+	onMount(() => {
+		void work.run('');
+		return work.cancel;
+	});
 
 	const WHY = {
 		plan: 'else from',
@@ -59,13 +41,11 @@
 	walk away.
 </p>
 <ProblemAlert problems={view?.problems} class="mb-3" />
-{#if problem}
-	<ProblemAlert problems={[{ message: problem }]} class="mb-3" />
+{#if work.problem}
+	<ProblemAlert problems={[{ message: work.problem }]} class="mb-3" />
 {:else if view === null}
 	<p role="status" data-testid="fair-progress">
-		Working out what each is worth{progress.total > 0
-			? `: ${progress.done} of ${progress.total}`
-			: ''}
+		Working out what each is worth{work.told ? `: ${work.told.done} of ${work.told.total}` : ''}
 	</p>
 {:else if view.wants.length === 0}
 	<p class="max-w-xl text-lg">
