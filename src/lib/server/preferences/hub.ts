@@ -1,5 +1,5 @@
 import { Type, type Static } from 'typebox';
-import { PostageRuleSchema } from '../../schemas/compute-plan-buying.ts';
+import { PostageRuleSchema } from '../../schemas/buying-problem.ts';
 import { closed, Currency } from '../../schemas/vocabulary.ts';
 import type { Preference } from './preferences.ts';
 
