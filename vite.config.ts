@@ -12,8 +12,8 @@ export default defineConfig({
 		isolate: false,
 		// By default Vitest leaves a core free, which halves it on two.
 		maxWorkers: '100%',
-		// Properties run hundreds of cases; a busy machine may need its time.
-		testTimeout: 30_000,
+		// Properties run hundreds of cases, and the demo is loaded whole; a busy machine may need its time.
+		testTimeout: 90_000,
 		reporters: ['default', ['json', { outputFile: 'reports/unit.json' }]]
 	}
 });

@@ -12,6 +12,8 @@ export interface PriceReaderOptions {
 	readonly wants: () => readonly (SheetWant & { readonly price: Price | null })[];
 	readonly synonyms: () => readonly (readonly [string, string])[];
 	readonly currency: () => string;
+	/** Whether "5x3" says that there are three. */
+	readonly takesCounts?: boolean;
 }
 
 /** A line of prices as it is typed, with what it would say. */
@@ -29,7 +31,8 @@ export function createPriceReader(options: PriceReaderOptions) {
 		synonyms: new Map(options.synonyms().map(([word, means]) => [normalPhrase(word), means])),
 		wants,
 		priced: new Set(wants.flatMap(({ price, versions }) => (price ? versions : []))),
-		currency: options.currency()
+		currency: options.currency(),
+		takesCounts: options.takesCounts ?? false
 	});
 	const reading = $derived(readPriceLine(line, ground));
 	return {

@@ -90,10 +90,10 @@ export const priceSheetComputation = defineComputation({
 			problems.push(
 				...reading.problems.map((problem) => ({ ...problem, pointer: `/lines/${i}/line` }))
 			);
-			for (const { version, price, ...said } of reading.prices) {
+			for (const { version, price, quantity: _, ...said } of reading.prices) {
 				points.push({ version, ...price, ...said, kind: 'asking', on });
 			}
-			for (const { words, price, ...lump } of reading.lumps) {
+			for (const { words, price, quantities: _, ...lump } of reading.lumps) {
 				const same = lumps.findIndex((other) => other.words.toLowerCase() === words.toLowerCase());
 				if (same >= 0) lumps.splice(same, 1);
 				lumps.push({ key: words, words, ...lump, ...price });

@@ -23,7 +23,8 @@
 		release: () => ground.release,
 		wants: () => ground.wants,
 		synonyms: () => ground.synonyms,
-		currency: () => seller.currency
+		currency: () => seller.currency,
+		takesCounts: true
 	});
 
 	async function change(method: 'POST' | 'DELETE', body: object, said: string) {

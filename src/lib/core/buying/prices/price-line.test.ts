@@ -185,6 +185,8 @@ describe('what a line of prices says of a release', () => {
 	test.each<[string, readonly string[]]>([
 		['5 24 nm', ['base-5 2400 2400 near mint']],
 		['7 4–4.50', ['base-7 400 450']],
+		['2 9 nm; 2 4 gd', ['base-2 900 900 near mint', 'base-2 400 400 good']],
+		['2 nm 9', ['base-2 900 900 near mint']],
 		['2 1; 2 3 (signed by a keeper)', ['base-2 300 300 signed by a keeper']],
 		['1-3 0.20', ['base-1 20 20', 'base-2 20 20', 'base-3 20 20']],
 		['2, 5 3 together', ['base-2+base-5 ×3 = 300']],
@@ -205,6 +207,11 @@ describe('what a line of prices says of a release', () => {
 	test.each<[string, RegExp]>([
 		['99 3', /^99: there is no card 99/],
 		['5 3; 99 3', /^99: there is no card 99/],
+		['5x3 0.40', /a price is of one card/],
+		['brass 3 4/65 7', /serial number|no copy|run/],
+		['2 @tray 7', /a serial number or a place/],
+		['2 nm 9 gd', /two conditions/],
+		['2 nm, 5 9', /two conditions/],
 		['all subsets 3', /nothing of "all subsets" is missing|neither a number nor a word/],
 		['all rogue waves 3', /nothing of "all rogue waves" is missing/],
 		['all wonders 3', /wonders/],

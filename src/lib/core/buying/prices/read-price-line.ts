@@ -16,6 +16,8 @@ export interface PriceGround extends EntryContext {
 	readonly priced: ReadonlySet<string>;
 	/** ISO 4217: what is meant where no currency is said. */
 	readonly currency: string;
+	/** Whether "5x3" says that there are three, as of an offer; a price alone is of one card. */
+	readonly takesCounts?: boolean;
 }
 
 /** How what a price is said of is told. */
@@ -39,6 +41,8 @@ export interface SaidLump extends SaidOf {
 	/** As it was said: "all commons". */
 	readonly words: string;
 	readonly versions: readonly string[];
+	/** How many of each version, as "5x3" says; usually 1. */
+	readonly quantities: readonly number[];
 	/** How many cards of these are missing, at least one of each. */
 	readonly cards: number;
 }
@@ -56,7 +60,8 @@ export interface PriceReading {
  * Reads a line of prices against what is missing of a release: `5 24 nm; 7 4–4.50; all commons 30`. Cards
  * are named as on the entry line. "all" with a word takes what is missing and has no price of its own:
  * "commons", "rest", a kind ("inserts"), a rarity class; or words of the entry line: a finish, a section.
- * Of a card priced twice in a line the later price counts.
+ * Of a card priced twice in a line, in the same condition, the later price counts. Every word is accounted for: a
+ * number of copies (but of offers), a serial number or a place says nothing of a price, and is a problem.
  */
 export function readPriceLine(text: string, ground: PriceGround): PriceReading {
 	const { phrases, problems } = parsePriceLine(text, ground.currency);
@@ -71,9 +76,10 @@ export function readPriceLine(text: string, ground: PriceGround): PriceReading {
 		)
 	);
 	for (const phrase of phrases) {
-		const { cards, price, of, condition, grade, reason, start } = phrase;
-		const priced = new Set([...ground.priced, ...prices.keys()]);
-		const counts = versionsOf(phrase, { ...ground, priced }, all);
+		const { cards, price, of, grade, reason, start } = phrase;
+		const saidBefore = [...prices.values()].map(({ version }) => version);
+		const priced = new Set([...ground.priced, ...saidBefore]);
+		const { counts, condition } = namedBy(phrase, { ...ground, priced }, all);
 		const named = [...counts.keys()];
 		if (named.length === 0) continue;
 		const isKnown = named.some((version) => missing.has(version));
@@ -87,13 +93,17 @@ export function readPriceLine(text: string, ground: PriceGround): PriceReading {
 			...(grade === undefined ? {} : { grade }),
 			...(reason === undefined ? {} : { reason })
 		};
-		if (of === 'together' && named.length > 1) {
+		if (of === 'together' && sum(counts.values()) > 1) {
+			const quantities = [...counts.values()];
 			const count = sum(counts, ([version, quantity]) =>
 				Math.max(quantity, quantityOf.get(version) ?? 1)
 			);
-			lumps.push({ words: cards, versions: named, cards: count, ...said });
-		} else {
-			for (const [version, quantity] of counts) prices.set(version, { version, quantity, ...said });
+			lumps.push({ words: cards, versions: named, quantities, cards: count, ...said });
+			continue;
+		}
+		for (const [version, quantity] of counts) {
+			const key = [version, condition ?? '', grade ?? ''].join(' ');
+			prices.set(key, { version, quantity, ...said });
 		}
 	}
 	const isApplicable = all.length === 0;
@@ -105,14 +115,19 @@ export function readPriceLine(text: string, ground: PriceGround): PriceReading {
 	};
 }
 
-/** The versions that a phrase names, with how many of each; what it names none of is a problem. */
-function versionsOf(
-	phrase: PlacedPhrase,
-	ground: PriceGround,
-	problems: Problem[]
-): ReadonlyMap<string, number> {
-	const { cards, start } = phrase;
-	const single = (versions: readonly string[]) => new Map(versions.map((version) => [version, 1]));
+/** What a phrase names: versions, how many of each, and the condition that stands among its cards or behind its price. */
+interface NamedVersions {
+	readonly counts: ReadonlyMap<string, number>;
+	readonly condition: Condition | undefined;
+}
+
+/** The versions that a phrase names; what it names none of, and what says nothing of a price, is a problem. */
+function namedBy(phrase: PlacedPhrase, ground: PriceGround, problems: Problem[]): NamedVersions {
+	const { cards, start, condition } = phrase;
+	const single = (versions: readonly string[]): NamedVersions => ({
+		counts: new Map(versions.map((version) => [version, 1])),
+		condition
+	});
 	const place = { start, end: start + cards.length };
 	const group = isAll(cards) ? groupOf(cards, ground) : null;
 	if (group) {
@@ -140,10 +155,22 @@ function versionsOf(
 	for (const { version, quantity } of reading.additions) {
 		counts.set(version, (counts.get(version) ?? 0) + quantity);
 	}
+	const among = reading.additions.flatMap((addition) => addition.condition ?? []);
+	const no = (message: string, remedy: string) => problems.push({ ...place, message, remedy });
+	if (reading.additions.some(({ serial, place: kept }) => serial ?? kept)) {
+		no('a serial number or a place says nothing of a price', 'Leave it out.');
+	}
+	const conditions = new Set([...among, ...(condition ? [condition] : [])]);
+	if (conditions.size > 1 || (among.length > 0 && among.length < reading.additions.length)) {
+		no('two conditions stand in one price', 'Write a price for each.');
+	}
+	if (!ground.takesCounts && [...counts.values()].some((count) => count > 1)) {
+		no('a price is of one card', 'Leave the x out, or each card only once.');
+	}
 	if (!isAll(cards)) {
 		if (counts.size === 0 && reading.problems.length === 0)
-			problems.push({ ...place, message: 'this names no card', remedy: 'Write numbers.' });
-		return counts;
+			no('this names no card', 'Write numbers.');
+		return { counts, condition: [...conditions][0] };
 	}
 	// "all brass": what is missing of it.
 	const missing = ground.wants.flatMap((want) =>
@@ -155,7 +182,7 @@ function versionsOf(
 		const message = `nothing of "${cards}" is missing without a price`;
 		problems.push({ ...place, message, remedy: 'Name the cards by their numbers.' });
 	}
-	return single(missing);
+	return { ...single(missing), condition: [...conditions][0] };
 }
 
 const KINDS = { base: 'base', subset: 'subset', insert: 'insert', extra: 'extra' } as const;

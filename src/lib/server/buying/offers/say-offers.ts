@@ -10,6 +10,8 @@ import { makeChange, refused } from '../../journal/change.ts';
 import { loadRelease } from '../../releases/load-release.ts';
 import { readWants } from '../wants/read-wants.ts';
 
+/** A phrase that begins with "all". */
+const NAMES_A_GROUP = /(?:^|[;\n])\s*all(?=\s)/i;
 /** Words behind a sum that say that its postage is in it. */
 const SHIPPED = /\b(?:shipped|post(?:age)? (?:paid|included|free)|with postage)\b/i;
 
@@ -30,7 +32,8 @@ export function sayOffers(
 			const message = seller ? 'this release is not in the collection' : 'there is no such seller';
 			return refused([{ message, remedy: 'Choose another one.' }]);
 		}
-		const { wants } = await readWants(tx);
+		// What is wanted is asked by "all …" alone, and takes its time to work out.
+		const wants = NAMES_A_GROUP.test(line) ? (await readWants(tx)).wants : [];
 		const reading = readPriceLine(line, {
 			...(await entryContext(tx, stored.release, {
 				numberingKey: numberingsOf(stored.release)[0]?.key ?? null,
@@ -39,7 +42,8 @@ export function sayOffers(
 			})),
 			wants: wants.filter((want) => want.releaseKey === releaseKey).map(({ sheet }) => sheet),
 			priced: new Set(),
-			currency: seller.currency
+			currency: seller.currency,
+			takesCounts: true
 		});
 		const problems: Problem[] = [...reading.problems];
 		for (const { price, version } of reading.prices) {
@@ -90,17 +94,17 @@ export function sayOffers(
 		);
 		await record.insert(
 			offerBundles,
-			lumps.map(({ words, versions, price, condition, reason = '' }) => ({
+			lumps.map(({ words, versions, quantities, price, condition, reason = '' }) => ({
 				...at,
 				...{ words, minor: price.highMinor, isShipped: SHIPPED.test(reason) },
-				items: versions.map((version) => ({
-					...{ version, quantity: 1 },
+				items: versions.map((version, i) => ({
+					...{ version, quantity: quantities[i] ?? 1 },
 					...(condition ? { condition } : {})
 				}))
 			}))
 		);
 		const value = { offers: prices.length, bundles: lumps.length };
-		return { value: good(value, reading.notes), label: `Offers of ${seller.name}` };
+		return { value: good(value), label: `Offers of ${seller.name}` };
 	});
 }
 

@@ -65,6 +65,11 @@ export async function planView(
 	const compiled = compileModel(stored.problem);
 	const { model } = compiled;
 	const nameOf = planNamer(stored);
+	const sellerOf = new Map(stored.problem.sellers.map(({ key, name }) => [key, name]));
+	const hasNothing = (key: string): Problem => ({
+		message: `${sellerOf.get(key) ?? key} offers nothing that is wanted`,
+		remedy: 'It is left out; let it be in or out as it comes.'
+	});
 	let told = Infinity;
 	const state = searchFor(model, SEARCH, (found) => {
 		const { totalMinor, covered } = paidOf(model, found.best);
@@ -90,7 +95,7 @@ export async function planView(
 	const penalties = state.value - paidOf(model, state.best).totalMinor;
 	return {
 		currency: stored.view.rules.currency,
-		problems: stored.problems,
+		problems: [...stored.problems, ...compiled.withNothing.map(hasNothing)],
 		report,
 		plan: nameOf(compiled, chosen),
 		boundMinor: budget ? 0 : Math.max(0, state.bound - penalties),

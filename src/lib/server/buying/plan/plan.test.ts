@@ -42,7 +42,8 @@ const goal = async (sets = 1): Promise<GoalId> => {
 const plan = async (query = '') => {
 	const told: PlanTold[] = [];
 	const choice = readPlanChoice(new URLSearchParams(query), 'EUR');
-	const view = await planView(gulls.collection.db, choice, (state) => told.push(state));
+	if (!choice.ok) throw new RangeError(JSON.stringify(choice.problems));
+	const view = await planView(gulls.collection.db, choice.value, (state) => told.push(state));
 	const orders = view.plan.orders.map(({ seller: key, way, lines, bundles }) =>
 		[
 			view.plan.names.sellers[key],
@@ -143,4 +144,29 @@ test('what is wrong with a seller or a line of offers is named, all of it, and n
 	await sayOffers(collection, ada, { release: 'gulls-1996', line: '1x4 0.30' });
 	const { offers } = await offersView(collection.db, ada, null);
 	expect(offers).toMatchObject([{ name: '1 Gull 1', quantity: 4, minor: 30, isWanted: true }]);
+});
+
+test('a plan is not made of what cannot be read: all of it is named', () => {
+	const read = readPlanChoice(
+		new URLSearchParams('sellers=0&days=soon&budget=20x&leaveOut=-1&with=x'),
+		'EUR'
+	);
+	expect(read.ok ? [] : read.problems.map(({ field }) => field)).toEqual([
+		...['sellers', 'days', 'budget', 'leaveOut', 'with']
+	]);
+	expect(readPlanChoice(new URLSearchParams('sellers=&budget=20,50'), 'EUR')).toMatchObject({
+		ok: true,
+		value: { budgetMinor: 2050 }
+	});
+});
+
+test('a bundle holds as many of a card as is said; a seller asked for who has nothing is named', async () => {
+	await goal(3);
+	const ada = await seller('Ada', '1x3 1 together; 2x3 4');
+	const { bundles } = await offersView(gulls.collection.db, ada, null);
+	expect(bundles).toMatchObject([{ words: '1x3', cards: 3, minor: 100 }]);
+	expect((await plan()).view.plan).toMatchObject({ covered: 6, totalMinor: 500 + 100 + 1200 });
+	const bram = await saveSeller(gulls.collection, null, draft('Bram'));
+	const { view } = await plan(`with=${bram.ok ? bram.value.id : 0}`);
+	expect(view.problems[0]?.message).toBe('Bram offers nothing that is wanted');
 });

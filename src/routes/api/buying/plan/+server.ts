@@ -1,3 +1,4 @@
+import { formatProblem } from '$lib/core/problem';
 import { readPlanChoice } from '$lib/server/buying/plan/read-plan-choice';
 import { theCollection } from '$lib/server/collection';
 import { ndjson } from '$lib/server/ndjson';
@@ -16,8 +17,17 @@ export const GET: RequestHandler = async ({ url, request }) => {
 	const { currency } = await readPreference(db, BUYING_RULES);
 	const choice = readPlanChoice(url.searchParams, currency);
 	return ndjson(async (tell) => {
+		if (!choice.ok) {
+			tell.value({ problem: choice.problems.map(formatProblem).join(' ') });
+			return;
+		}
 		try {
-			const view = await runTask('planBuying', { choice }, request.signal, tell.value);
+			const view = await runTask(
+				'planBuying',
+				{ choice: choice.value },
+				request.signal,
+				tell.value
+			);
 			tell.line(`{"view":${view}}`);
 		} catch (error) {
 			tell.value({ problem: reasonOf(error) });
