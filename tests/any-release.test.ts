@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { recordedReleaseDraft } from '../src/lib/core/checklist/draft/release.arbitrary.ts';
-import { expect, test } from './program.ts';
+import { expect, open, test } from './program.ts';
 
 /** Drawn anew on every run; the seed tells which releases they were. */
 const SEED = Date.now() % 2 ** 31;
@@ -52,7 +52,7 @@ test('any release that may be recorded is shown, edited, and exported as it came
 		expect(again.hunts, told).toMatchObject([...(draft.hunts ?? [])]);
 		expect(again.collectibles, told).toMatchObject([...(draft.collectibles ?? [])]);
 
-		await page.goto(`${empty.url}/releases/${key}`, { waitUntil: 'networkidle' });
+		await open(page, `${empty.url}/releases/${key}`);
 		await expect(page.getByRole('heading', { level: 1 })).toHaveText(draft.release.name);
 		await expect(page.getByRole('article')).toHaveCount(draft.sections.length);
 		await page
@@ -67,14 +67,14 @@ test('any release that may be recorded is shown, edited, and exported as it came
 			data: { release: key, name: '', rules: { preset: 'complete', sets: 2 } }
 		});
 		const { id } = (await goal.json()) as { id: number };
-		await page.goto(`${empty.url}/goals/${id}`, { waitUntil: 'networkidle' });
+		await open(page, `${empty.url}/goals/${id}`);
 		await page.getByText('In other ways').click();
 		await expect(page.getByRole('region', { name: 'Set', exact: true }).first()).toBeVisible();
-		await page.goto(`${empty.url}/releases/${key}/edit`, { waitUntil: 'networkidle' });
+		await open(page, `${empty.url}/releases/${key}/edit`);
 		for (const name of ['Sections', 'Parallels', 'Print runs', 'Variants', 'Packs']) {
 			await page.getByRole('button', { name, exact: true }).click();
 		}
-		await page.goto(`${empty.url}/releases/${key}/cards/${card}`, { waitUntil: 'networkidle' });
+		await open(page, `${empty.url}/releases/${key}/cards/${card}`);
 		await expect(page.getByRole('heading', { name: 'Versions and copies' })).toBeVisible();
 		expect(errors, told).toEqual([]);
 	}

@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { CHECKLIST, expect, test } from './program.ts';
+import { CHECKLIST, expect, open, test } from './program.ts';
 
 const RELEASE = 'small-lights-1994';
 
@@ -282,7 +282,7 @@ test('things may be called like those of the language: every page carries them',
 		data: { release: 'odd-1994', rules }
 	});
 	expect(made.status()).toBe(201);
-	await page.goto(`${empty.url}/binders`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/binders`);
 	await page.getByRole('button', { name: 'Plan it' }).click();
 	await expect(page.getByText('1 page on 1 leaf')).toBeVisible();
 	const { sections } = (await (
@@ -307,7 +307,7 @@ test('things may be called like those of the language: every page carries them',
 	// From page to page, without loading them anew, as well.
 	await page.getByRole('link', { name: 'Show', exact: true }).click();
 	await expect(page.getByText('told of it')).toBeVisible();
-	await page.goto(`${empty.url}/releases/odd-1994`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/releases/odd-1994`);
 	await page
 		.getByRole('link', { name: new RegExp(odd) })
 		.first()

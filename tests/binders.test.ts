@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import sharp from 'sharp';
-import { CHECKLIST, expect, test } from './program.ts';
+import { CHECKLIST, expect, open, test } from './program.ts';
 
 const pocket = (page: Page, name: RegExp | string) =>
 	page.getByTestId('spread').getByRole('button', { name });
@@ -22,7 +22,7 @@ async function makeBinder(page: Page, url: string, line: string) {
 		data: { line, numbering: null, parallel: null }
 	});
 	await page.request.post(`${url}/api/goals`, { data: { release, rules: { preset: 'complete' } } });
-	await page.goto(`${url}/binders`, { waitUntil: 'networkidle' });
+	await open(page, `${url}/binders`);
 	await page.getByRole('button', { name: 'Plan it' }).click();
 	await page.getByLabel('Pages').selectOption('2x2');
 	await expect(page.getByText('8 pages on 4 leaves')).toBeVisible();
@@ -30,7 +30,7 @@ async function makeBinder(page: Page, url: string, line: string) {
 
 test.describe('a binder', () => {
 	test('is laid by choices, and its number and sections are found', async ({ page, demo }) => {
-		await page.goto(`${demo.url}/binders/1`, { waitUntil: 'networkidle' });
+		await open(page, `${demo.url}/binders/1`);
 		await page.getByRole('button', { name: 'More choices' }).click();
 		await page.getByLabel('Title pocket').selectOption('yes');
 		// 240 base with a title: 27 pages; 15, 10, 12 and 4 with one each: 2, 2, 2 and 1.
@@ -70,7 +70,7 @@ test.describe('a binder', () => {
 		page,
 		demo
 	}) => {
-		await page.goto(`${demo.url}/binders/2`, { waitUntil: 'networkidle' });
+		await open(page, `${demo.url}/binders/2`);
 		const notes = page.getByRole('list', { name: 'About this plan' });
 		await expect(notes).toContainText('Harbour Lights 1994, Base lies in more than one volume');
 		await expect(notes).toContainText(/Volume 1: \d\d leaves, [\d.]+ mm thick when full/);
@@ -125,7 +125,7 @@ test.describe('a binder', () => {
 		await page.getByRole('button', { name: 'Done up to step 2' }).click();
 		await expect(slip.getByRole('listitem')).toHaveCount(1);
 		const path = new URL(page.url()).pathname;
-		await page.goto((await empty.restart()) + path, { waitUntil: 'networkidle' });
+		await open(page, (await empty.restart()) + path);
 		await expect(slip.getByRole('listitem')).toHaveText(
 			/Put in 30 Lamp 30\s+into\s+page 8, row 1, pocket 2/
 		);
@@ -159,7 +159,7 @@ test.describe('a binder', () => {
 				name: 'All there is'
 			}
 		});
-		await page.goto(`${empty.url}/binders/1`, { waitUntil: 'networkidle' });
+		await open(page, `${empty.url}/binders/1`);
 		await page.getByText('Goals it holds').press('Enter');
 		await page.getByLabel('Holds as well').selectOption({ label: 'All there is 68 cards' });
 		const heading = page.locator('main header');
@@ -186,7 +186,7 @@ test.describe('a binder', () => {
 		await expect(order).toHaveValue('');
 
 		// A goal joins from the list of binders.
-		await page.goto(`${empty.url}/binders`, { waitUntil: 'networkidle' });
+		await open(page, `${empty.url}/binders`);
 		await page.getByText('1 goal may join').press('Enter');
 		await page.getByRole('button', { name: 'All there is joins' }).press('Enter');
 		await expect(page.locator('main header')).toContainText('of 68 pockets filled');
@@ -211,7 +211,7 @@ test.describe('a binder', () => {
 		await expect(row('3 × 3 pages')).toContainText('4');
 		await expect(row('One card a pocket')).toContainText('€10.50');
 
-		await page.goto(`${empty.url}/binders/kinds`, { waitUntil: 'networkidle' });
+		await open(page, `${empty.url}/binders/kinds`);
 		await page.getByLabel('Name of a page of your own').fill('Wide');
 		await page.getByLabel('Rows').fill('0');
 		await page.getByRole('button', { name: 'Add page' }).click();
@@ -221,13 +221,13 @@ test.describe('a binder', () => {
 		await page.getByLabel('Columns').fill('5');
 		await page.getByRole('button', { name: 'Add page' }).click();
 		await expect(page.getByRole('button', { name: 'Take away Wide' })).toBeVisible();
-		await page.goto(`${empty.url}/binders/1`, { waitUntil: 'networkidle' });
+		await open(page, `${empty.url}/binders/1`);
 		await page.getByLabel('Pages').selectOption({ label: 'Wide' });
 		await expect(page.getByText('3 pages on 2 leaves')).toBeVisible();
 	});
 
 	test('it is shown page by page, laid beside another, and printed', async ({ page, demo }) => {
-		await page.goto(`${demo.url}/binders/1`, { waitUntil: 'networkidle' });
+		await open(page, `${demo.url}/binders/1`);
 		await page.getByRole('link', { name: 'Show', exact: true }).click();
 		await expect(page.getByTestId('show')).toContainText('1 of 34');
 		for (const key of ['ArrowRight', 'Space', 'End']) await page.keyboard.press(key);
@@ -261,7 +261,7 @@ test.describe('a binder', () => {
 		await page.keyboard.press('ArrowRight');
 		await expect(page.getByText('Pages 2 and 3')).toHaveCount(2);
 
-		await page.goto(`${demo.url}/binders/1/print`, { waitUntil: 'networkidle' });
+		await open(page, `${demo.url}/binders/1/print`);
 		await page.getByLabel('Paper').selectOption('letter');
 		for (const name of [
 			'Page index',
@@ -299,21 +299,19 @@ test.describe('a binder', () => {
 		page.on('request', (request) => {
 			if (request.url().includes('/api/media/')) asked.push(request.url());
 		});
-		await page.goto(`${empty.url}/binders/1`, { waitUntil: 'networkidle' });
+		await open(page, `${empty.url}/binders/1`);
 		await expect(page.getByTestId('spread').locator('img')).toHaveCount(4);
 		// A photo of the back is none of the front, and is shown beside it.
-		await page.goto(`${empty.url}/releases/small-lights-1994/cards/base-1`, {
-			waitUntil: 'networkidle'
-		});
+		await open(page, `${empty.url}/releases/small-lights-1994/cards/base-1`);
 		await page.getByRole('button', { name: 'The photo shows the front: turn it over' }).click();
 		await expect(
 			page.getByRole('button', { name: 'The photo shows the back: turn it over' })
 		).toBeVisible();
-		await page.goto(`${empty.url}/binders/1/show`, { waitUntil: 'networkidle' });
+		await open(page, `${empty.url}/binders/1/show`);
 		await page.getByRole('button', { name: /^1, Lamp 1/ }).click();
 		await expect(page.getByRole('dialog').getByAltText('Back')).toBeVisible();
 		await expect(page.getByRole('dialog').getByAltText('Front')).toHaveCount(0);
-		await page.goto(`${empty.url}/binders/1`, { waitUntil: 'networkidle' });
+		await open(page, `${empty.url}/binders/1`);
 		await expect(page.getByTestId('spread').locator('img')).toHaveCount(3);
 		await page.getByRole('button', { name: 'Undo' }).click();
 		await expect(page.getByTestId('spread').locator('img')).toHaveCount(4);

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { CHECKLIST, expect, test } from './program.ts';
+import { CHECKLIST, expect, open, test } from './program.ts';
 
 /** An empty collection with one release, some of it logged, two shelves, and everything stood as planned. */
 async function standBoxes(page: Page, url: string) {
@@ -9,13 +9,13 @@ async function standBoxes(page: Page, url: string) {
 	});
 	expect(imported.status()).toBeLessThan(300);
 	await log(page, url, '1-9 12 20x2');
-	await page.goto(`${url}/boxes/shelves`, { waitUntil: 'networkidle' });
+	await open(page, `${url}/boxes/shelves`);
 	for (const level of ['1', '3']) {
 		await page.getByLabel('Level, 1 is the lowest').fill(level);
 		await page.getByRole('button', { name: 'Add shelf' }).click();
 		await expect(page.getByLabel('Level', { exact: true }).first()).toHaveValue(level);
 	}
-	await page.goto(`${url}/boxes/plan`, { waitUntil: 'networkidle' });
+	await open(page, `${url}/boxes/plan`);
 	await page.getByRole('button', { name: 'Stand it like this' }).click();
 	await expect(page.getByText('12 cards in 1 new box')).toBeVisible();
 }
@@ -32,14 +32,14 @@ test('from nothing: planned, stood on a shelf, put away by keys on a phone, undo
 	empty
 }) => {
 	await standBoxes(page, empty.url);
-	await page.goto(`${empty.url}/boxes`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/boxes`);
 	// A light box goes on the upper shelf.
 	await expect(page.getByRole('list', { name: 'Shelf 3' }).getByRole('link')).toHaveAccessibleName(
 		'Long box 1, 12 cards, 0 % full'
 	);
 	await log(page, empty.url, '10 13 25');
 	await page.setViewportSize({ width: 390, height: 844 });
-	await page.goto(`${empty.url}/boxes/slips`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/boxes/slips`);
 	await page.getByRole('button', { name: 'Everything without a place' }).click();
 	const now = page.getByRole('region', { name: 'Now' });
 	await expect(now).toContainText('10 Lamp 10');
@@ -52,10 +52,10 @@ test('from nothing: planned, stood on a shelf, put away by keys on a phone, undo
 	const url = new URL(page.url());
 	// Resumed on the next day: what was done is done, what was skipped comes last.
 	const again = await empty.restart();
-	await page.goto(`${again}${url.pathname}`, { waitUntil: 'networkidle' });
+	await open(page, `${again}${url.pathname}`);
 	await page.goto(`${again}${url.pathname}?whole`);
 	await expect(page.getByRole('row', { name: /25 Lamp 25/ })).toContainText('after 20');
-	await page.goto(`${again}${url.pathname}`, { waitUntil: 'networkidle' });
+	await open(page, `${again}${url.pathname}`);
 	await page.getByRole('button', { name: 'Put away' }).click();
 	await expect(now).toContainText('10 Lamp 10');
 	await expect(now).toContainText('skipped before');
@@ -78,7 +78,7 @@ test('a box is gone through; differences are questions with one key each', async
 	empty
 }) => {
 	await standBoxes(page, empty.url);
-	await page.goto(`${empty.url}/boxes/1`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/boxes/1`);
 	await page.getByRole('button', { name: 'Lamps 1994, 11 cards' }).click();
 	await expect(page.getByRole('region', { name: 'Lamps 1994' })).toContainText('1–9, 12, 20');
 	await page.getByRole('button', { name: 'Take stock' }).click();
@@ -98,11 +98,11 @@ test('a box is gone through; differences are questions with one key each', async
 	await expect(questions.getByRole('listitem')).toHaveCount(1);
 	await page.keyboard.press('l');
 	await expect(page.getByText('Nothing is open')).toBeVisible();
-	await page.goto(`${empty.url}/boxes/1`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/boxes/1`);
 	await page.getByRole('button', { name: 'Lamps 1994, 11 cards' }).click();
 	await expect(page.getByRole('region', { name: 'Lamps 1994' })).toContainText('1–8, 12, 20, 30');
 	// A pull list takes them out again.
-	await page.goto(`${empty.url}/boxes/slips`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/boxes/slips`);
 	await page.getByLabel('Numbers wanted').fill('30 29');
 	await page.getByRole('button', { name: 'Make pull list' }).first().click();
 	await expect(
@@ -116,21 +116,21 @@ test('the demo’s basement: shelves in scale, a plan for what is new, labels as
 	page,
 	demo
 }) => {
-	await page.goto(`${demo.url}/boxes`, { waitUntil: 'networkidle' });
+	await open(page, `${demo.url}/boxes`);
 	await expect(page.getByText(/^59,\d\d\d cards in \d\d boxes/)).toBeVisible();
 	const long = page.getByRole('link', { name: /^Long box 1, [\d,]+ cards, \d+ % full$/ });
 	const almanac = page.getByRole('link', { name: /^Saltmarsh Almanac 1976, / });
 	const [longBox, ownBox] = [await long.boundingBox(), await almanac.boundingBox()];
 	// 465 mm beside 237: a long box is about twice as long as a box of 500.
 	expect((longBox?.width ?? 0) / (ownBox?.width ?? 1)).toBeGreaterThan(1.8);
-	await page.goto(`${demo.url}/boxes/plan?fill=10&have=10`, { waitUntil: 'networkidle' });
+	await open(page, `${demo.url}/boxes/plan?fill=10&have=10`);
 	const row = page.getByRole('row', { name: /^Harbour Lights 1995 / });
 	await expect(row).toContainText('Box of 500');
 	await expect(row).toContainText('of the smallest box');
 	await page.getByLabel('An own box fills at least, %').fill('90');
 	await page.keyboard.press('Tab');
 	await expect(row).toContainText('a shared box');
-	await page.goto(`${demo.url}/boxes/labels`, { waitUntil: 'networkidle' });
+	await open(page, `${demo.url}/boxes/labels`);
 	await page.getByRole('button', { name: 'Start at label 4' }).click();
 	const download = page.waitForEvent('download');
 	await page.getByRole('link', { name: /labels as PDF$/ }).click();
@@ -144,9 +144,7 @@ test('a pile is sorted by a slip with a timer; timed passes become one’s own t
 	page,
 	ownDemo
 }) => {
-	await page.goto(`${ownDemo.url}/boxes/sorting?release=regatta-almanac-1948`, {
-		waitUntil: 'networkidle'
-	});
+	await open(page, `${ownDemo.url}/boxes/sorting?release=regatta-almanac-1948`);
 	await page.getByLabel('Cards in the pile').fill('4');
 	await expect(page.getByRole('status').last()).toContainText('Insert one by one');
 	await page.getByLabel('Cards in the pile').fill('2000');
@@ -179,7 +177,7 @@ test('holders: what should move up or down, the gauge, and an own box kind', asy
 	page,
 	ownDemo
 }) => {
-	await page.goto(`${ownDemo.url}/boxes/holders`, { waitUntil: 'networkidle' });
+	await open(page, `${ownDemo.url}/boxes/holders`);
 	const list = page.getByRole('region', { name: 'Should move up or down a tier' });
 	await expect(list.getByRole('row', { name: /57 Windward Chart/ })).toContainText(
 		'▲ up magnetic case, 35 pt'
@@ -202,7 +200,7 @@ test('holders: what should move up or down, the gauge, and an own box kind', asy
 	await expect(page.getByRole('status').last()).toContainText(
 		'35.0 pt a card (0.89 mm): Top loader, 55 pt'
 	);
-	await page.goto(`${ownDemo.url}/boxes/shelves`, { waitUntil: 'networkidle' });
+	await open(page, `${ownDemo.url}/boxes/shelves`);
 	await page.getByLabel('Name of a kind of your own').fill('Shoe box');
 	await page.getByLabel('Inner length of a row, mm').fill('none');
 	await page.getByRole('button', { name: 'Add kind' }).click();

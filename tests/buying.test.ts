@@ -1,10 +1,10 @@
-import { expect, test } from './program.ts';
+import { expect, open, test } from './program.ts';
 
 test('from unfinished goals over prices and offers to a plan, with keys', async ({
 	page,
 	ownDemo: { url }
 }) => {
-	await page.goto(`${url}/buying`, { waitUntil: 'networkidle' });
+	await open(page, `${url}/buying`);
 	const lines = page.getByTestId('finish-line');
 	await expect(lines).toHaveCount(6);
 	const keeper = lines.filter({ hasText: 'Every keeper' });
@@ -17,7 +17,7 @@ test('from unfinished goals over prices and offers to a plan, with keys', async 
 	await page.getByLabel('Ranked by').selectOption('Nearest to done');
 	await expect(page.getByText('The largest part of its cards')).toBeVisible();
 
-	await page.goto(`${url}/buying/prices?goal=1`, { waitUntil: 'networkidle' });
+	await open(page, `${url}/buying/prices?goal=1`);
 	await page.keyboard.press('/');
 	const entry = page.getByLabel('Prices as you hear them');
 	await expect(entry).toBeFocused();
@@ -35,7 +35,7 @@ test('from unfinished goals over prices and offers to a plan, with keys', async 
 	await page.getByRole('button', { name: 'Take away the price of 210' }).press('Enter');
 	await expect(page.locator('#price-summary')).toContainText('Forgotten');
 
-	await page.goto(`${url}/buying/wants`, { waitUntil: 'networkidle' });
+	await open(page, `${url}/buying/wants`);
 	const wanted = page.getByTestId('want').filter({ hasText: 'Tolling Bell' }).first();
 	await wanted.getByRole('button', { name: /^Favourite/ }).press('Enter');
 	await expect(page.getByTestId('want').first()).toContainText('Tolling Bell');
@@ -45,7 +45,7 @@ test('from unfinished goals over prices and offers to a plan, with keys', async 
 		.getByLabel(/^At most for/)
 		.fill('0.15');
 	await page.keyboard.press('Tab');
-	await page.goto(`${url}/buying/wants`, { waitUntil: 'networkidle' });
+	await open(page, `${url}/buying/wants`);
 	await expect(
 		page
 			.getByTestId('want')
@@ -58,12 +58,12 @@ test('offers typed at a seller’s list change the plan, and a seller out of it 
 	page,
 	ownDemo: { url }
 }) => {
-	await page.goto(`${url}/buying/plan`, { waitUntil: 'networkidle' });
+	await open(page, `${url}/buying/plan`);
 	const total = page.getByTestId('plan-total');
 	await expect(page.getByTestId('rival')).toHaveCount(2, { timeout: 40_000 });
 	const before = await total.textContent();
 	await expect(page.getByTestId('plan-sure')).toContainText(/No plan/);
-	await page.goto(`${url}/buying/offers`, { waitUntil: 'networkidle' });
+	await open(page, `${url}/buying/offers`);
 	await page.getByText('Another seller').press('Enter');
 	const form = page.locator('form[action="?/seller"]').last();
 	await form.getByLabel('Name').fill('Wren & Daughters');
@@ -78,7 +78,7 @@ test('offers typed at a seller’s list change the plan, and a seller out of it 
 	await entry.press('Enter');
 	await expect(page.getByTestId('offer')).toHaveCount(5);
 	await expect(page.getByTestId('bundle')).toContainText('shipped');
-	await page.goto(`${url}/buying/plan`, { waitUntil: 'networkidle' });
+	await open(page, `${url}/buying/plan`);
 	await expect(page.getByTestId('rival')).toHaveCount(2, { timeout: 40_000 });
 	await expect(total).not.toHaveText(before ?? '');
 	await expect(

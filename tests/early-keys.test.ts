@@ -1,19 +1,24 @@
 import type { Page } from '@playwright/test';
-import { expect, test } from './program.ts';
+import { expect, open, test } from './program.ts';
 
 const RELEASE = 'harbour-lights-1994';
 
-/** Opens a page whose scripts are held back; what is done then is done before the view is ready. */
-async function early(page: Page, url: string, act: () => Promise<void>) {
-	let arrive = () => {};
-	const arrived = new Promise<void>((resolve) => (arrive = resolve));
+/**
+ * Opens pages whose scripts are held back; what is done then is done before the view is ready. Requests are
+ * intercepted for good: to stop it while a change is sent would break that change off.
+ */
+async function holdScripts(page: Page) {
+	let arrived = Promise.resolve();
 	await page.route('**/*.js', (route) => arrived.then(() => route.continue()));
-	await page.goto(url, { waitUntil: 'domcontentloaded' });
-	await act();
-	expect(await page.evaluate(() => window.jadeEarly !== undefined), 'it was early').toBe(true);
-	arrive();
-	await page.waitForFunction(() => window.jadeEarly === undefined);
-	await page.unroute('**/*.js');
+	return async (url: string, act: () => Promise<void>) => {
+		let arrive = () => {};
+		arrived = new Promise<void>((resolve) => (arrive = resolve));
+		await page.goto(url, { waitUntil: 'domcontentloaded' });
+		await act();
+		expect(await page.evaluate(() => window.jadeEarly !== undefined), 'it was early').toBe(true);
+		arrive();
+		await page.waitForFunction(() => window.jadeEarly === undefined);
+	};
 }
 
 test('what is pressed, typed, chosen or clicked before a view is ready is done when it is', async ({
@@ -22,8 +27,9 @@ test('what is pressed, typed, chosen or clicked before a view is ready is done w
 }) => {
 	const at = (path: string) => ownDemo.url + path;
 	const { keyboard } = page;
+	const early = await holdScripts(page);
 
-	await early(page, at(`/log/pile?release=${RELEASE}`), async () => {
+	await early(at(`/log/pile?release=${RELEASE}`), async () => {
 		await page.getByLabel('Next card').focus();
 		for (const key of ['7', 'Enter', '1', '9', 'Backspace', '8', 'Enter'])
 			await keyboard.press(key);
@@ -33,27 +39,27 @@ test('what is pressed, typed, chosen or clicked before a view is ready is done w
 	await expect(taken.first().getByText('18', { exact: true })).toBeVisible();
 	await expect(taken.last().getByText('7', { exact: true })).toBeVisible();
 
-	await early(page, at(`/releases/${RELEASE}`), async () => {
+	await early(at(`/releases/${RELEASE}`), async () => {
 		for (const key of ['/', '2', '-', '4']) await keyboard.press(key);
 	});
 	await expect(page.getByLabel('Entry line').last()).toHaveValue('2-4');
 
-	await early(page, at('/goals'), () => keyboard.press('?'));
+	await early(at('/goals'), () => keyboard.press('?'));
 	await expect(page.getByRole('dialog')).toContainText('Keys');
 
-	await early(page, at('/binders/1/show'), async () => {
+	await early(at('/binders/1/show'), async () => {
 		await keyboard.press('ArrowRight');
 		await keyboard.press('ArrowRight');
 	});
 	await expect(page.getByText(/^3 of /)).toBeVisible();
 
-	await early(page, at(`/log?release=${RELEASE}`), async () => {
+	await early(at(`/log?release=${RELEASE}`), async () => {
 		await page.getByLabel('Release').focus();
 		await keyboard.press('M');
 	});
 	await expect(page).toHaveURL(/release=moths-of-the-lamp/);
 
-	await early(page, at(`/releases/${RELEASE}/cards/base-27`), () =>
+	await early(at(`/releases/${RELEASE}/cards/base-27`), () =>
 		page.getByRole('button', { name: 'Record a copy' }).first().click()
 	);
 	await expect(page.getByLabel('Serial, as printed')).toBeVisible();
@@ -62,7 +68,7 @@ test('what is pressed, typed, chosen or clicked before a view is ready is done w
 	await page.goto(at('/boxes/slips/1'));
 	const done = async () => Number(/^(\d+) of/.exec(await page.locator('h1 + p').innerText())?.[1]);
 	const before = await done();
-	await early(page, at('/boxes/slips/1'), async () => {
+	await early(at('/boxes/slips/1'), async () => {
 		for (const key of ['d', 'd', 'd']) await keyboard.press(key);
 	});
 	await expect.poll(done).toBe(before + 3);
@@ -88,7 +94,7 @@ test('what is tapped faster than the server answers stays shown, and counts for 
 		await new Promise((resolve) => setTimeout(resolve, 350));
 		await route.continue();
 	});
-	await page.goto(`${empty.url}/log?release=slow-tide-1994`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/log?release=slow-tide-1994`);
 	const have = page.getByTestId('wall-have');
 	/** What the figure said since, in order. */
 	const figures = await have.evaluateHandle((figure) => {

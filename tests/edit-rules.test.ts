@@ -1,5 +1,5 @@
 import type { APIRequestContext } from '@playwright/test';
-import { expect, test } from './program.ts';
+import { expect, open, test } from './program.ts';
 
 /** Makes a release of an outline, over HTTP. */
 async function sketch(request: APIRequestContext, url: string, outline: string): Promise<void> {
@@ -23,7 +23,7 @@ test('sections, parallels, runs and variants are edited in sheets by keys; what 
 	await sketch(request, empty.url, GULL_ROW);
 	const entry = { line: '2x3', numbering: null, parallel: 'slate' };
 	await request.post(`${empty.url}/api/releases/gull-row-1996/log`, { data: entry });
-	await page.goto(`${empty.url}/releases/gull-row-1996/edit`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/releases/gull-row-1996/edit`);
 
 	await page.getByRole('button', { name: 'Sections', exact: true }).click();
 	await page.getByLabel('Name, section 1').fill('Common cards');
@@ -75,7 +75,7 @@ test('sections, parallels, runs and variants are edited in sheets by keys; what 
 	await expect(page.getByRole('button', { name: /^2, .*3 copies/ })).toBeVisible();
 
 	// A parallel with copies can't go; one step takes the whole edit back.
-	await page.goto(`${empty.url}/releases/gull-row-1996/edit`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/releases/gull-row-1996/edit`);
 	await page.getByRole('button', { name: 'Parallels', exact: true }).click();
 	await page.getByRole('button', { name: 'Remove parallel 2' }).click();
 	await page.getByRole('button', { name: 'Print runs', exact: true }).click();
@@ -102,7 +102,7 @@ test('a checklist is imported over the one that is there, and keeps what it does
 	const csv = await (
 		await request.get(`${empty.url}/api/releases/gull-row-1996/checklist.csv`)
 	).text();
-	await page.goto(`${empty.url}/releases/import`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/releases/import`);
 	const paste = page.getByLabel('Or paste it');
 	const lines = csv.trim().split(/\r?\n/);
 

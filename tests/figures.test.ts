@@ -1,4 +1,4 @@
-import { expect, test } from './program.ts';
+import { expect, open, test } from './program.ts';
 
 /** Figures that the demo's views show, worked by hand from the demo world's description. */
 test.describe('the figures of the demo', () => {
@@ -6,7 +6,7 @@ test.describe('the figures of the demo', () => {
 		page,
 		demo
 	}) => {
-		await page.goto(`${demo.url}/releases/harbour-lights-1994`, { waitUntil: 'networkidle' });
+		await open(page, `${demo.url}/releases/harbour-lights-1994`);
 		// 240 base in Brass, 228 in Verdigris, 240 in First Beam; 37 inserts, 12 extras, 11 errors and photos.
 		await expect(page.getByText('289 cards · 1,008 versions')).toBeVisible();
 		await page.getByText('What can exist').click();
@@ -52,7 +52,7 @@ test.describe('the figures of the demo', () => {
 		page,
 		demo
 	}) => {
-		await page.goto(`${demo.url}/binders/1`, { waitUntil: 'networkidle' });
+		await open(page, `${demo.url}/binders/1`);
 		await page.getByLabel('Order', { exact: true }).selectOption('subject');
 		// 281 pockets take at least 32 pages of nine.
 		await expect(page.getByText('32 pages on 16 leaves, the fewest there can be')).toBeVisible();
@@ -70,7 +70,7 @@ test.describe('the figures of the demo', () => {
 	}) => {
 		await page.goto(`${demo.url}/`);
 		await expect(page.getByText('Storm Watch, 1 to go: 13').first()).toBeVisible();
-		await page.goto(`${demo.url}/goals/1`, { waitUntil: 'networkidle' });
+		await open(page, `${demo.url}/goals/1`);
 		const days = page.getByRole('table', { name: 'Cards had and needed by day' });
 		await expect(days.getByRole('row').first()).toContainText('1996-01-07');
 		await expect(days.getByRole('row').last()).toContainText('169');

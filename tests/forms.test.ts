@@ -1,4 +1,4 @@
-import { expect, test } from './program.ts';
+import { expect, open, test } from './program.ts';
 import { VIEWS } from './views.ts';
 
 interface SentForm {
@@ -12,7 +12,7 @@ const TAKES_AWAY = /\?\/(remove|drop\w*|clear|stand|move|planned)\b/;
 test('every form of every view sends what its schema asks for', async ({ page, ownDemo }) => {
 	/** Views as they come from the server, and a box as it is gone through and changed. */
 	const shown: [view: string, html: string][] = [];
-	await page.goto(`${ownDemo.url}/boxes/43`, { waitUntil: 'networkidle' });
+	await open(page, `${ownDemo.url}/boxes/43`);
 	for (const name of ['Take stock', 'Change']) {
 		await page.getByRole('button', { name, exact: true }).click();
 		shown.push(['/boxes/43', await page.content()]);

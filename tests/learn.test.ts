@@ -1,5 +1,5 @@
 import { writeXlsx } from '../src/lib/formats/xlsx.ts';
-import { expect, test } from './program.ts';
+import { expect, open, test } from './program.ts';
 
 test('a release is sketched, filled in, mended and compared', async ({ page, empty }) => {
 	await page.goto(`${empty.url}/releases/outline`);
@@ -103,7 +103,7 @@ test('the checklist is edited by keys and in bulk; an edit that would orphan a c
 	await request.post(`${empty.url}/api/releases/r-1994/log`, {
 		data: { line: '2x2', numbering: null, parallel: null }
 	});
-	await page.goto(`${empty.url}/releases/r-1994/edit`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/releases/r-1994/edit`);
 
 	await page.getByLabel('Title of 1').focus();
 	await page.keyboard.type('Ada');
@@ -133,10 +133,10 @@ test('the checklist is edited by keys and in bulk; an edit that would orphan a c
 	await page.getByLabel('Came from of 2').fill('magazine; Harbour Post 4; on 1994-05');
 	await page.keyboard.press('Control+s');
 	await expect(page.getByRole('button', { name: 'Save 0 changes' })).toBeVisible();
-	await page.goto(`${empty.url}/releases/r-1994/cards/base-2`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/releases/r-1994/cards/base-2`);
 	await expect(page.getByText('Harbour Post 4')).toBeVisible();
 	await expect(page.getByText(/role.*keeper/)).toBeVisible();
-	await page.goto(`${empty.url}/releases/r-1994/edit`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/releases/r-1994/edit`);
 	await page.getByLabel('Choose 1').click();
 	await page.getByLabel('Choose 3').click({ modifiers: ['Shift'] });
 
@@ -159,7 +159,7 @@ test('a workbook of 10,000 rows is previewed; its columns are guessed, chosen an
 }) => {
 	const rows = Array.from({ length: 10_000 }, (_, i) => [String(i + 1), `Lamp ${i + 1}`, 'red']);
 	const bytes = await writeXlsx('Cards', [['Nr', 'Card name', 'Colour'], ...rows]);
-	await page.goto(`${empty.url}/releases/import`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/releases/import`);
 	await page.getByLabel('Maker').fill('M');
 	const file = { name: 'lamps-1996.xlsx', mimeType: 'application/zip', buffer: Buffer.from(bytes) };
 	const started = Date.now();
@@ -177,7 +177,7 @@ test('a workbook of 10,000 rows is previewed; its columns are guessed, chosen an
 		timeout: 20_000
 	});
 
-	await page.goto(`${empty.url}/releases/import`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/releases/import`);
 	await page.getByLabel('Maker').fill('M');
 	await page.getByLabel('Drag a file in here').setInputFiles(file);
 	await expect(page.getByLabel('Colour')).toHaveValue('group', { timeout: 20_000 });

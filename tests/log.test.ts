@@ -1,6 +1,6 @@
 import type { APIRequestContext } from '@playwright/test';
 import sharp from 'sharp';
-import { CHECKLIST, expect, test } from './program.ts';
+import { CHECKLIST, expect, open, test } from './program.ts';
 
 const RELEASE = 'small-lights-1994';
 
@@ -26,7 +26,7 @@ test('what complete means is decided rule by rule, with the slots counted as one
 }) => {
 	await begin(request, empty.url);
 	await log(request, empty.url, '1x2 nm 2 vg');
-	await page.goto(`${empty.url}/goals/new`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/goals/new`);
 	const slots = page.getByTestId('slots');
 	// 30 base and subset; 38 with five Fresnel and three of the Storm Log; Brass on 30. By hand.
 	await expect(slots).toHaveText('30');
@@ -73,7 +73,7 @@ test('a pile is gone through by keys: needed, spare, better, and the last one ba
 }) => {
 	await begin(request, empty.url);
 	await log(request, empty.url, '5 vg 6 nm');
-	await page.goto(`${empty.url}/log?release=${RELEASE}`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/log?release=${RELEASE}`);
 	await page.getByText('Trays').click();
 	await page.getByLabel('Name of the pile').fill('Lot from the fair');
 	await page.getByLabel('How many cards, or how high').fill('6');
@@ -123,7 +123,7 @@ test('a mixed pile: choices by key and by tap, another one after all, and every 
 	page,
 	ownDemo
 }) => {
-	await page.goto(`${ownDemo.url}/log/pile`, { waitUntil: 'networkidle' });
+	await open(page, `${ownDemo.url}/log/pile`);
 	const next = page.getByLabel('Next card');
 	const choices = page.getByRole('list', { name: 'What it may be' }).getByRole('listitem');
 	const verdict = page.getByTestId('verdict');
@@ -178,7 +178,7 @@ test('a pile is left and taken up again: asked where it matters, described, prot
 	page,
 	ownDemo
 }) => {
-	await page.goto(`${ownDemo.url}/log`, { waitUntil: 'networkidle' });
+	await open(page, `${ownDemo.url}/log`);
 	await page.getByRole('link', { name: 'Log it: Mixed box' }).click();
 	const next = page.getByLabel('Next card');
 	const verdict = page.getByTestId('verdict');
@@ -213,8 +213,8 @@ test('a pile is left and taken up again: asked where it matters, described, prot
 	await form.getByRole('button', { name: 'Keep' }).click();
 	await expect(page.getByText('Described.')).toBeVisible();
 
-	await page.goto(`${ownDemo.url}/`, { waitUntil: 'networkidle' });
-	await page.goto(`${ownDemo.url}/log/pile`, { waitUntil: 'networkidle' });
+	await open(page, `${ownDemo.url}/`);
+	await open(page, `${ownDemo.url}/log/pile`);
 	await page.getByRole('link', { name: 'Mixed box from Hob Lane' }).first().click();
 	const taken = page.getByRole('list', { name: 'Taken off the pile' }).getByRole('listitem');
 	await expect(taken).toHaveCount(4);
@@ -244,9 +244,7 @@ test('sixty known cards a minute: a number and Enter each, answered within one f
 	page,
 	ownDemo
 }) => {
-	await page.goto(`${ownDemo.url}/log/pile?release=harbour-lights-1994`, {
-		waitUntil: 'networkidle'
-	});
+	await open(page, `${ownDemo.url}/log/pile?release=harbour-lights-1994`);
 	const numbers = Array.from({ length: 60 }, (_, i) => String(1 + ((i * 37) % 160)));
 	const late = await page.evaluate(async (cards) => {
 		const input = document.querySelector<HTMLInputElement>('#entry-line');
@@ -277,7 +275,7 @@ test('the entry line comes over any view by a key; completes, says what it will 
 	request
 }) => {
 	await begin(request, empty.url);
-	await page.goto(`${empty.url}/goals/1`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/goals/1`);
 	await page.keyboard.press('/');
 	const line = page.getByLabel('Entry line', { exact: true }).last();
 	await expect(line).toBeFocused();
@@ -300,7 +298,7 @@ test('a copy is described, photographed, found again, and its steps are taken ba
 	request
 }) => {
 	await begin(request, empty.url);
-	await page.goto(`${empty.url}/releases/${RELEASE}/cards/base-2`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/releases/${RELEASE}/cards/base-2`);
 	await page.getByRole('button', { name: 'Record a copy' }).last().click();
 	await page.getByLabel('Serial, as printed').fill('130/120');
 	await page.getByLabel('Kept in').fill('Tin box');
@@ -355,7 +353,7 @@ test('holdings made by LibreOffice: sets are chosen, what fits comes in, the res
 	page,
 	demo
 }) => {
-	await page.goto(`${demo.url}/log/holdings`, { waitUntil: 'networkidle' });
+	await open(page, `${demo.url}/log/holdings`);
 	await page.getByLabel('File').setInputFiles('tests/files/holdings-by-libreoffice.xlsx');
 	await expect(page.getByTestId('matched')).toHaveText('4');
 	await expect(page.getByText('Harbour Lights 1994 has no 999')).toBeVisible();
@@ -383,7 +381,7 @@ test('on the phone: wants are ticked off with a tap, and a pile is gone through'
 }) => {
 	await begin(request, empty.url);
 	await page.setViewportSize({ width: 390, height: 844 });
-	await page.goto(`${empty.url}/goals/1/wants`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/goals/1/wants`);
 	await expect(page.getByText('missing of 38')).toBeVisible();
 	await page.getByRole('button', { name: '17', exact: true }).click();
 	await expect(page.getByText('37', { exact: true })).toBeVisible();
@@ -397,7 +395,7 @@ test('on the phone: wants are ticked off with a tap, and a pile is gone through'
 	await log(request, empty.url, '5 good');
 	const rules = { preset: 'base', sets: 2 };
 	await request.post(`${empty.url}/api/goals`, { data: { release: RELEASE, rules } });
-	await page.goto(`${empty.url}/goals/2/wants`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/goals/2/wants`);
 	const five = page.getByRole('button', { name: '5', exact: true });
 	const owned = async () => {
 		const csv = await (await request.get(`${empty.url}/api/holdings.csv`)).text();
@@ -410,7 +408,7 @@ test('on the phone: wants are ticked off with a tap, and a pile is gone through'
 	expect(await (await request.get(`${empty.url}/api/holdings.csv`)).text()).toContain('good');
 	const wide = await page.evaluate(() => document.documentElement.scrollWidth);
 	expect(wide).toBeLessThanOrEqual(390);
-	await page.goto(`${empty.url}/log/pile?release=${RELEASE}`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/log/pile?release=${RELEASE}`);
 	await page.getByLabel('Next card').fill('3');
 	await page.getByRole('button', { name: 'Take it' }).click();
 	await expect(page.getByTestId('verdict')).toContainText('needed');

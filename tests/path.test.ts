@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
-import { CHECKLIST, expect, test } from './program.ts';
+import { CHECKLIST, expect, open, test } from './program.ts';
 
 const tile = (page: Page, number: number | string) =>
 	page.getByRole('button', { name: new RegExp(`^${number}, `) });
@@ -61,7 +61,7 @@ test('the whole path with the mouse, with a restart in the middle', async ({
 
 	// Restart: what was done stays, and can be undone.
 	await page.waitForLoadState('networkidle');
-	await page.goto((await empty.restart()) + goalUrl, { waitUntil: 'networkidle' });
+	await open(page, (await empty.restart()) + goalUrl);
 	const before = Number(await page.getByTestId('goal-have').textContent());
 	await page.getByRole('button', { name: 'Undo' }).click();
 	await expect(page.getByTestId('goal-have')).not.toHaveText(String(before));

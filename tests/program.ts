@@ -1,4 +1,4 @@
-import { test as base } from '@playwright/test';
+import { test as base, type Page } from '@playwright/test';
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -68,6 +68,12 @@ export const test = base.extend<Programs, SharedPrograms>({
 	ownDemo: async ({ browserName: _ }, use) => run(use, demoFolder())
 });
 export { expect } from '@playwright/test';
+
+/** Opens a page and waits until it listens; for what it fetches afterwards a test waits by what it sees. */
+export async function open(page: Page, url: string): Promise<void> {
+	await page.goto(url);
+	await page.waitForFunction(() => window.jadeEarly === undefined);
+}
 
 /** A small release: 1–30 with a subset 11–14, an insert F1–F5, three titles without numbers, a parallel. */
 export const CHECKLIST = [

@@ -1,4 +1,4 @@
-import { CHECKLIST, expect, test } from './program.ts';
+import { CHECKLIST, expect, open, test } from './program.ts';
 
 const RELEASE = 'small-lights-1994';
 const QUERY = 'name=Small%20Lights&maker=M&year=1994';
@@ -10,7 +10,7 @@ test('a release grows by lines, by a list over releases and by a sketch of the n
 	request
 }) => {
 	await request.post(`${empty.url}/api/releases?${QUERY}`, { data: CHECKLIST, headers: csv });
-	await page.goto(`${empty.url}/releases/${RELEASE}/edit`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/releases/${RELEASE}/edit`);
 	await page.getByRole('button', { name: 'Add lines' }).click();
 	const lines = page.getByLabel('Lines of an outline');
 	await lines.fill('insert Moths: M1-M9\nsubset Tides in Base: 2-3\nkey 999');
@@ -65,7 +65,7 @@ test('a release grows by lines, by a list over releases and by a sketch of the n
 		/%2FA%20%26%20B%3F%20100%20%25%20%231%2F$/
 	);
 
-	await page.goto(`${empty.url}/releases/${RELEASE}`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/releases/${RELEASE}`);
 	await page.getByRole('link', { name: 'Another like it' }).click();
 	await expect(page.getByLabel('Outline', { exact: true })).toHaveValue(
 		/^release Small Lights, M, 1995/
@@ -80,7 +80,7 @@ test('a goal of single versions, done and on to its next ring; a hunt that is fo
 	request
 }) => {
 	await request.post(`${empty.url}/api/releases?${QUERY}`, { data: CHECKLIST, headers: csv });
-	await page.goto(`${empty.url}/goals/new?release=${RELEASE}`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/goals/new?release=${RELEASE}`);
 	await page.getByRole('radio', { name: /Hand-picked/ }).check();
 	const picked = page.getByLabel('Versions, by an entry line');
 	await picked.fill('1-2 brass, nonsense');
@@ -112,7 +112,7 @@ test('a goal of single versions, done and on to its next ring; a hunt that is fo
 	await request.put(`${empty.url}/api/releases/${RELEASE}`, {
 		data: { ...checklist, hunts: [{ name: 'F6, never seen', section: 'fresnel' }] }
 	});
-	await page.goto(`${empty.url}/releases/${RELEASE}`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/releases/${RELEASE}`);
 	await page.getByText('Found, or looked for again').click();
 	await page.getByLabel('Looked for, where').fill('the fair');
 	await page.getByRole('button', { name: 'Not found today' }).click();
@@ -125,15 +125,13 @@ test('a goal of single versions, done and on to its next ring; a hunt that is fo
 	await page.getByRole('button', { name: 'Found: add it' }).click();
 	await expect(page.getByText('Still looked for')).toBeHidden();
 
-	await page.goto(`${empty.url}/log/holdings`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/log/holdings`);
 	await page.getByLabel('Or paste it').fill('year,set,number,subject\n1993,Old Lights,7,Ada');
 	await page.getByRole('button', { name: 'Preview' }).click();
 	await page.getByRole('button', { name: /keep 1 to settle/ }).click();
 	await page.getByRole('button', { name: 'Make release and card' }).click();
 	await expect(page.getByText('1 row taken in, 1 release made')).toBeVisible();
-	await page.goto(`${empty.url}/releases/old-lights-1993/cards/base-7`, {
-		waitUntil: 'networkidle'
-	});
+	await open(page, `${empty.url}/releases/old-lights-1993/cards/base-7`);
 	await page.getByRole('button', { name: 'Describe' }).click();
 	await page.getByLabel('Printing not looked at').check();
 	await page.getByRole('button', { name: 'Save', exact: true }).click();
@@ -147,7 +145,7 @@ test('a poster is put on the list, owned, asked for by a goal and recorded like 
 	request
 }) => {
 	await request.post(`${empty.url}/api/releases?${QUERY}`, { data: CHECKLIST, headers: csv });
-	await page.goto(`${empty.url}/releases/${RELEASE}`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/releases/${RELEASE}`);
 	await page.getByText('Add a wrapper, box, poster').click();
 	const beside = page.getByRole('region', { name: 'Beside the cards' });
 	await beside.getByLabel('Kind').selectOption('poster');
@@ -163,7 +161,7 @@ test('a poster is put on the list, owned, asked for by a goal and recorded like 
 	await beside.getByRole('button', { name: 'Take The long pier off the list' }).press('Enter');
 	await expect(beside.getByRole('alert')).toContainText('take these copies out first');
 
-	await page.goto(`${empty.url}/goals/new?release=${RELEASE}`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/goals/new?release=${RELEASE}`);
 	await page.getByLabel('posters').check();
 	await expect(page.getByRole('complementary')).toContainText('Beside the cards');
 	await page.getByRole('button', { name: 'Make the goal' }).click();
@@ -171,12 +169,12 @@ test('a poster is put on the list, owned, asked for by a goal and recorded like 
 	const wall = page.getByRole('region', { name: 'Beside the cards' });
 	await expect(wall).toContainText('The long pier');
 
-	await page.goto(`${empty.url}/releases/${RELEASE}`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/releases/${RELEASE}`);
 	await page.getByRole('link', { name: 'The long pier' }).click();
 	await expect(page.getByRole('heading', { level: 1 })).toHaveText('The long pier');
 	await expect(page.getByText('✓ filled')).toBeVisible();
 
-	await page.goto(`${empty.url}/releases/${RELEASE}`, { waitUntil: 'networkidle' });
+	await open(page, `${empty.url}/releases/${RELEASE}`);
 	await page.getByText('Look for something suspected to exist').click();
 	await page.getByLabel('What is looked for').fill('31 without a lamp');
 	await page.getByLabel('Who says so').fill('a dealer');
@@ -190,9 +188,7 @@ test('which version lies in the hand: asked by the cheapest look, answered by ke
 	demo,
 	page
 }) => {
-	await page.goto(`${demo.url}/releases/harbour-lights-1994/cards/base-23`, {
-		waitUntil: 'networkidle'
-	});
+	await open(page, `${demo.url}/releases/harbour-lights-1994/cards/base-23`);
 	await page.getByText('Which one is it?').press('Enter');
 	const telling = page.locator('details').filter({ hasText: 'Which one is it?' });
 	await expect(telling).toContainText('look at the front');

@@ -1,4 +1,4 @@
-import { expect, test } from './program.ts';
+import { expect, open, test } from './program.ts';
 
 const CARDS = ['number,title', ...Array.from({ length: 45 }, (_, i) => `${i + 1},Moth ${i + 1}`)];
 const csv = { 'content-type': 'text/csv' };
@@ -23,7 +23,7 @@ test('a class keeps its cards apart, a tiny set gets a small box, supplies run d
 	expect((await log({ attributes: ['night'] })).status()).toBe(201);
 	expect((await log({ valueMinor: 2500, currency: 'EUR' })).status()).toBe(201);
 
-	await page.goto(`${url}/boxes/supplies`, { waitUntil: 'networkidle' });
+	await open(page, `${url}/boxes/supplies`);
 	await page.getByLabel('On hand: Long box of 5,000, unmade').fill('2');
 	await page.getByLabel('Warn below: Long box of 5,000, unmade').fill('3');
 	await page.getByLabel('On hand: Top loader, 35 pt', { exact: true }).fill('many');
@@ -39,7 +39,7 @@ test('a class keeps its cards apart, a tiny set gets a small box, supplies run d
 	await page.getByRole('button', { name: 'Put aside' }).press('Enter');
 	await expect(page.getByLabel('On hand: Top loader, 35 pt', { exact: true })).toHaveValue('3');
 
-	await page.goto(`${url}/boxes/plan`, { waitUntil: 'networkidle' });
+	await open(page, `${url}/boxes/plan`);
 	const boxes = page.getByRole('list', { name: 'Planned boxes' });
 	await expect(boxes.getByRole('button')).toHaveCount(2);
 	await expect(boxes.getByRole('button').last()).toHaveAccessibleName(/^Box 2, Case .*, best,/);
@@ -56,7 +56,7 @@ test('a class keeps its cards apart, a tiny set gets a small box, supplies run d
 	await page.getByRole('button', { name: 'Stand it like this' }).press('Enter');
 	await expect(page.getByText('47 cards in 3 new boxes')).toBeVisible();
 
-	await page.goto(`${url}/boxes`, { waitUntil: 'networkidle' });
+	await open(page, `${url}/boxes`);
 	await page
 		.getByRole('link', { name: /Long box 1/ })
 		.first()
@@ -67,7 +67,7 @@ test('a class keeps its cards apart, a tiny set gets a small box, supplies run d
 	await page.getByLabel('or in a row of a larger box').selectOption('Long box 1, row 4');
 	await page.getByRole('button', { name: 'Save', exact: true }).press('Enter');
 	await expect(page.getByText('in Long box 1, row 4')).toBeVisible();
-	await page.goto(url, { waitUntil: 'networkidle' });
+	await open(page, url);
 	await expect(page.getByRole('region', { name: 'Running low' })).toContainText(
 		'Long box of 5,000, unmade, 1 left'
 	);
@@ -78,7 +78,7 @@ test('what is out keeps its place, reminds and comes back; a holder of one’s o
 	ownDemo
 }) => {
 	const { url } = ownDemo;
-	await page.goto(url, { waitUntil: 'networkidle' });
+	await open(page, url);
 	await page.getByRole('link', { name: '19 Low Dunlin' }).click();
 	const out = page.getByTestId('outing');
 	await expect(out).toHaveCount(3);
@@ -89,9 +89,7 @@ test('what is out keeps its place, reminds and comes back; a holder of one’s o
 	await expect(page.getByRole('link', { name: '19 Low Dunlin' })).toBeVisible();
 
 	// From the page of a card; not twice.
-	await page.goto(`${url}/releases/tidewater-strips-1926/cards/base-1`, {
-		waitUntil: 'networkidle'
-	});
+	await open(page, `${url}/releases/tidewater-strips-1926/cards/base-1`);
 	await page.getByRole('link', { name: 'Lend or send' }).click();
 	await page.getByRole('button', { name: '1 card out' }).press('Enter');
 	await expect(page.getByRole('alert')).toContainText('nobody is named');
@@ -99,10 +97,10 @@ test('what is out keeps its place, reminds and comes back; a holder of one’s o
 	await page.getByLabel('Due back on').fill('1996-10-08');
 	await page.getByRole('button', { name: '1 card out' }).press('Enter');
 	await expect(page.getByText('1 card out, with its place kept')).toBeVisible();
-	await page.goto(url, { waitUntil: 'networkidle' });
+	await open(page, url);
 	await expect(page.getByRole('region', { name: 'Due back' })).toContainText('Bram Teal');
 
-	await page.goto(`${url}/boxes/holders`, { waitUntil: 'networkidle' });
+	await open(page, `${url}/boxes/holders`);
 	const kinds = page.getByRole('region', { name: 'Kinds of holders' });
 	await expect(kinds).toContainText('Strip loader');
 	await kinds.getByLabel('Name of a kind of your own').fill('Strip loader');

@@ -1,8 +1,8 @@
 import sharp from 'sharp';
-import { expect, test } from './program.ts';
+import { expect, open, test } from './program.ts';
 
 test('look-alikes lie side by side, are asked for, kept and printed', async ({ page, ownDemo }) => {
-	await page.goto(`${ownDemo.url}/`, { waitUntil: 'networkidle' });
+	await open(page, `${ownDemo.url}/`);
 	await page.getByRole('link', { name: 'Tell apart' }).click();
 	await page.getByRole('link', { name: 'Harbour Lights, 1994 or 1995' }).click();
 	const table = page.getByRole('table', { name: 'Tells side by side' });
@@ -14,7 +14,7 @@ test('look-alikes lie side by side, are asked for, kept and printed', async ({ p
 	await expect(page.getByText('It is Harbour Lights 1995')).toBeVisible();
 
 	// All versions of a number, one more beside them, one taken away.
-	await page.goto(`${ownDemo.url}/tell-apart`, { waitUntil: 'networkidle' });
+	await open(page, `${ownDemo.url}/tell-apart`);
 	const add = page.getByRole('form', { name: 'Add to the table' });
 	await add.getByLabel('or a number').fill('41');
 	await add.getByRole('button', { name: 'Add' }).click();
@@ -50,7 +50,7 @@ test('the second pass goes through what nobody looked at, with keys, in the orde
 	ownDemo
 }) => {
 	// Taken off a pile without a look, they wait here.
-	await page.goto(`${ownDemo.url}/log/pile`, { waitUntil: 'networkidle' });
+	await open(page, `${ownDemo.url}/log/pile`);
 	const next = page.getByLabel('Next card');
 	for (const line of ['41 harbour 1994', '41 harbour 1994', '77 harbour 1994']) {
 		await next.fill(line);
@@ -58,7 +58,7 @@ test('the second pass goes through what nobody looked at, with keys, in the orde
 	}
 	await expect(page.getByTestId('last-step')).toContainText('log 77');
 	await page.setViewportSize({ width: 390, height: 844 });
-	await page.goto(`${ownDemo.url}/`, { waitUntil: 'networkidle' });
+	await open(page, `${ownDemo.url}/`);
 	await page.getByText('More').click();
 	await page.getByRole('link', { name: 'Tell apart' }).click();
 	await page.getByRole('link', { name: /^Second pass/ }).click();
@@ -85,7 +85,7 @@ test('photos of a number are compared; the trainer asks and keeps the score; pac
 }) => {
 	const { url } = ownDemo;
 	const of = 'harbour-lights-1994/base-41';
-	await page.goto(`${url}/tell-apart/pictures?of=${of}`, { waitUntil: 'networkidle' });
+	await open(page, `${url}/tell-apart/pictures?of=${of}`);
 	const picture = (shape: string) =>
 		sharp(
 			Buffer.from(
@@ -115,7 +115,7 @@ test('photos of a number are compared; the trainer asks and keeps the score; pac
 	await page.getByRole('link', { name: 'Compare all photos' }).click();
 	await expect(page.getByText('1 number may have another picture')).toBeVisible();
 
-	await page.goto(`${url}/tell-apart/trainer`, { waitUntil: 'networkidle' });
+	await open(page, `${url}/tell-apart/trainer`);
 	const round = page.getByTestId('round');
 	await expect(page.getByText(/^1 of \d/)).toBeVisible();
 	await page.keyboard.press('2');
@@ -127,7 +127,7 @@ test('photos of a number are compared; the trainer asks and keeps the score; pac
 		page.getByRole('region', { name: 'How well you know them' }).getByRole('listitem')
 	).toHaveCount(1);
 
-	await page.goto(`${url}/tell-apart/packs?release=signal-year-2019`, { waitUntil: 'networkidle' });
+	await open(page, `${url}/tell-apart/packs?release=signal-year-2019`);
 	await expect(page.getByRole('row', { name: /Signal Flags/ })).toContainText('1:4');
 	await expect(page.getByRole('region', { name: 'Which can hold what you lack' })).toContainText(
 		'slots of your goals are open'

@@ -4,6 +4,7 @@
 	import { formatCount } from '$lib/ui/numerals';
 	import CardFacts from './CardFacts.svelte';
 	import WhichVersion from '$lib/ui/telling/WhichVersion.svelte';
+	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import CopyEntry from './CopyEntry.svelte';
 	import { createCopyDesk } from './copy-desk.svelte';
 
@@ -125,6 +126,8 @@
 	record={(key) => desk.add(key)}
 />
 <h2 class="mb-1">Versions and copies</h2>
+<!-- A form that is open says it itself. -->
+{#if !data.copies.some(({ id }) => id === desk.open)}<ProblemAlert problems={desk.problems} />{/if}
 <ul>
 	{#each data.versions as version (version.key)}
 		{@const copies = data.copies.filter((copy) => copy.version === version.key)}
