@@ -1,4 +1,5 @@
 import { Type, type Static } from 'typebox';
+import { ORDER_STATES } from '../core/buying/orders/order-state.ts';
 import { closed } from './vocabulary.ts';
 
 const Moment = Type.String({ format: 'date-time' });
@@ -46,6 +47,36 @@ export const BuyingDemoSchema = Type.Object(
 			)
 		),
 		hub: Type.Object({ at: Moment, name: Line, forwarding: Line, days: Type.Integer() }, closed),
+		/** Orders: what was taken of a seller's offers, by their versions; the states it went through. */
+		orders: Type.Array(
+			Type.Object(
+				{
+					at: Moment,
+					seller: Line,
+					way: Type.Enum(['direct', 'hub']),
+					versions: Type.Array(Line, { minItems: 1 }),
+					then: Type.Array(Type.Object({ at: Moment, state: Type.Enum([...ORDER_STATES]) }, closed))
+				},
+				closed
+			)
+		),
+		pickUps: Type.Array(
+			Type.Object(
+				{
+					...{ at: Moment, release: Line, line: Line, total: Line, from: Line, note: Line }
+				},
+				closed
+			)
+		),
+		bids: Type.Array(
+			Type.Object(
+				{
+					...{ at: Moment, release: Line, line: Line, most: Line, postage: Line, from: Line },
+					...{ endsOn: Line, note: Type.String() }
+				},
+				closed
+			)
+		),
 		marks: Type.Array(
 			Type.Object(
 				{ at: Moment, version: Line, isFavourite: Type.Boolean(), most: Type.String() },

@@ -9,6 +9,7 @@
 		{ path: resolve('/buying/wants'), name: 'Wants' },
 		{ path: resolve('/buying/offers'), name: 'Offers' },
 		{ path: resolve('/buying/plan'), name: 'Plan' },
+		{ path: resolve('/buying/orders'), name: 'Orders' },
 		{ path: resolve('/buying/fair'), name: 'At the fair' }
 	];
 </script>

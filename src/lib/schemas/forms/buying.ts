@@ -1,8 +1,11 @@
 import { Type } from 'typebox';
 import { FINISH_RULE_KEYS } from '../../core/buying/finish/finish-rule.ts';
 import { LONGEST_PRICE_LINE } from '../../core/buying/prices/price-phrase.ts';
+import { ORDER_STATES } from '../../core/buying/orders/order-state.ts';
+import { SPREADS } from '../../core/copies/spread-cost.ts';
 import { CONDITIONS } from '../../core/copies/condition.ts';
-import { closed, Currency, idOf, Minor, orNull, Word } from '../vocabulary.ts';
+import { ArrivalSchema } from '../compute-orders.ts';
+import { closed, Count, Currency, idOf, list, Minor, orNull, Word } from '../vocabulary.ts';
 import { Key, Name } from './fields.ts';
 
 /* Forms and bodies of buying: what is to be finished, prices, wants. */
@@ -79,3 +82,74 @@ export const RemoveOfferSchema = Type.Union([
 	Type.Object({ offer: idOf('offers', 'Reload the page.') }, closed),
 	Type.Object({ bundle: Type.Integer({ minimum: 1, maximum: Number.MAX_SAFE_INTEGER }) }, closed)
 ]);
+
+const Day = Type.String({
+	pattern: '^\\d{4}-\\d{2}-\\d{2}$',
+	format: 'date',
+	description: 'A day, as 1996-10-06.'
+});
+/** What is ordered at a seller: offers with how many of each, and whole bundles. */
+export const OrderSchema = Type.Object(
+	{
+		seller: idOf('sellers', 'Reload the page.'),
+		way: Type.Enum(['direct', 'hub'], { description: 'Straight, or by the hub.' }),
+		offers: list(
+			Type.Object({ offer: idOf('offers', 'Reload the page.'), quantity: Count }, closed),
+			5000
+		),
+		bundles: list(Type.Integer({ minimum: 1, maximum: Number.MAX_SAFE_INTEGER }), 1000)
+	},
+	closed
+);
+/** What of an order under way is changed. */
+export const OrderChangeSchema = Type.Object(
+	{
+		state: Type.Optional(
+			Type.Enum([...ORDER_STATES], { description: 'Choose one of the states.' })
+		),
+		postageMinor: Type.Optional(Minor),
+		expectedOn: Type.Optional(orNull(Day)),
+		note: Type.Optional(orNull(Type.String({ maxLength: 2000 })))
+	},
+	closed
+);
+/** What came of an order; lines left out came as ordered. */
+export const CheckInSchema = Type.Object({ arrivals: list(ArrivalSchema, 5000) }, closed);
+/** What was given back for a line in the end. */
+export const SettlementSchema = Type.Object(
+	{ line: idOf('order_lines', 'Reload the page.'), refundMinor: Minor },
+	closed
+);
+export const ShipmentSchema = Type.Object(
+	{ orders: list(idOf('orders', 'Reload the page.'), 1000, { minItems: 1 }) },
+	closed
+);
+/** Cards taken along on the spot, or found as a lot, for one sum. */
+export const PickUpSchema = Type.Object(
+	{
+		release: Key,
+		line: Type.String({ minLength: 1, maxLength: LONGEST_PRICE_LINE }),
+		total: Name,
+		currency: Currency,
+		by: Type.Enum([...SPREADS], { description: 'By share or by value.' }),
+		from: Name,
+		on: Type.Optional(Day),
+		note: Type.String({ maxLength: 2000 })
+	},
+	closed
+);
+export const BidSchema = Type.Object(
+	{
+		release: Key,
+		line: Type.String({ minLength: 1, maxLength: LONGEST_PRICE_LINE }),
+		most: Name,
+		postage: Name,
+		currency: Currency,
+		from: Name,
+		endsOn: Day,
+		note: Type.String({ maxLength: 2000 })
+	},
+	closed
+);
+/** How a bid ended: what it was won for, or null where it was lost. */
+export const BidEndSchema = Type.Object({ wonMinor: orNull(Minor) }, closed);

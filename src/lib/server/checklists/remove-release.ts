@@ -1,14 +1,17 @@
-import { eq } from 'drizzle-orm';
+import { eq, inArray } from 'drizzle-orm';
 import { removeGoalRows } from '../removal/remove-goal-rows.ts';
 import { removeDividerRows } from '../removal/remove-divider-rows.ts';
 import type { Collection } from '../database/open.ts';
 import {
+	bids,
 	cards,
 	copies,
 	dividers,
 	goals,
 	offerBundles,
 	offers,
+	orderLines,
+	orders,
 	parallels,
 	priceLumps,
 	pricePoints,
@@ -30,6 +33,8 @@ const HANGS_ON_A_RELEASE = [
 	wantMarks,
 	offers,
 	offerBundles,
+	orderLines,
+	bids,
 	variants,
 	cards,
 	sections,
@@ -64,6 +69,10 @@ export function removeRelease(collection: Collection, key: string): Promise<bool
 			.from(dividers)
 			.where(eq(dividers.releaseId, release.id));
 		await removeDividerRows(record, tx, ids(ownDividers));
+		const ordered = await tx
+			.selectDistinct({ id: orderLines.orderId })
+			.from(orderLines)
+			.where(eq(orderLines.releaseId, release.id));
 		for (const table of HANGS_ON_A_RELEASE) {
 			const rows = await tx
 				.select({ id: table.id })
@@ -71,6 +80,16 @@ export function removeRelease(collection: Collection, key: string): Promise<bool
 				.where(eq(table.releaseId, release.id));
 			await record.remove(table, ids<number>(rows));
 		}
+		// An order of nothing else goes with its lines.
+		const left = await tx
+			.selectDistinct({ id: orderLines.orderId })
+			.from(orderLines)
+			.where(inArray(orderLines.orderId, ids(ordered)));
+		const stay = new Set(ids(left));
+		await record.remove(
+			orders,
+			ids(ordered).filter((id) => !stay.has(id))
+		);
 		await record.remove(releases, [release.id]);
 		return {
 			value: true,

@@ -126,6 +126,44 @@ const EXAMPLES: Readonly<Record<string, { body: unknown; holds: unknown }>> = {
 		},
 		holds: { best: { give: ['a'], take: ['c', 'd'], giveMinor: 300, takeMinor: 310 }, unitMinor: 1 }
 	},
+	'check-in': {
+		body: {
+			lines: [
+				{ key: 'a', version: 'r/base-1', quantity: 2, minor: 400, condition: 'near mint' },
+				{ key: 'b', version: 'r/base-2', quantity: 1, minor: 600 }
+			],
+			postageMinor: 300,
+			arrivals: [{ line: 'a', came: [{ quantity: 1, condition: 'good' }] }]
+		},
+		// 13.00 paid, 2.00 asked back for the card that is short: 11.00 by 2 to 6.
+		holds: {
+			costMinor: 1100,
+			openMinor: 200,
+			cards: [
+				{ line: 'a', quantity: 1, condition: 'good', costMinor: 275 },
+				{ line: 'b', quantity: 1, costMinor: 825 }
+			]
+		}
+	},
+	'ship-now': {
+		body: {
+			forwarding: {
+				sort: 'tiers',
+				by: 'cards',
+				tiers: [
+					{ from: 1, to: 50, minor: 900 },
+					{ from: 51, to: null, minor: 1200 }
+				]
+			},
+			parcels: [
+				{ key: 'a', cards: 20, grams: 36, amountMinor: 900, days: 0 },
+				{ key: 'b', cards: 25, grams: 45, amountMinor: 400, days: null },
+				{ key: 'c', cards: 10, grams: 18, amountMinor: 400, days: 3 }
+			]
+		},
+		// Whatever is waited for, the card nobody knows of goes by itself: a parcel now and one later, 18.00.
+		holds: { nowMinor: 900, laterMinor: 900, bestDays: 0, savesMinor: 0, unknown: ['b'] }
+	},
 	'lot-coverage': {
 		body: { cards: 50, kinds: 100, wanted: 20, isAllDifferent: true },
 		holds: {

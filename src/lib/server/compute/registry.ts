@@ -40,6 +40,7 @@ import { expandChecklist } from './expand-checklist.ts';
 import { fillSlotsComputation, wholeSetsComputation } from './fill-slots.ts';
 import { matchHoldingsComputation } from './match-holdings.ts';
 import { pairGroupsComputation } from './pair-groups.ts';
+import { checkInComputation, shipNowComputation } from './orders.ts';
 import { planBinderComputation } from './plan-binder.ts';
 import { planMovesComputation } from './plan-moves.ts';
 import { production } from './production.ts';
@@ -90,7 +91,9 @@ export const COMPUTATIONS: readonly Computation[] = [
 	nextSellerComputation,
 	budgetConditionComputation,
 	matchTradesComputation,
-	lotCoverageComputation
+	lotCoverageComputation,
+	checkInComputation,
+	shipNowComputation
 ];
 
 export type Answer =

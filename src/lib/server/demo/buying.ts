@@ -1,14 +1,18 @@
 import { eq } from 'drizzle-orm';
 import { parseAmount } from '../../core/worth/amount.ts';
-import type { GoalId } from '../../core/row-id.ts';
+import type { GoalId, OrderId } from '../../core/row-id.ts';
 import type { BuyingDemo } from '../../schemas/buying-demo.ts';
 import { chooseGoal } from '../buying/finish/choose-goals.ts';
 import { sayPrices } from '../buying/prices/say-prices.ts';
 import { sayOffers } from '../buying/offers/say-offers.ts';
 import { saveHub, saveSeller } from '../buying/sellers/edit-sellers.ts';
+import { placeBid } from '../buying/bids/bids.ts';
+import { changeOrder } from '../buying/orders/move-order.ts';
+import { placeOrder } from '../buying/orders/place-order.ts';
+import { recordPickUp } from '../buying/orders/record-pick-up.ts';
 import { markWant } from '../buying/wants/mark-want.ts';
 import type { Collection } from '../database/open.ts';
-import { goals } from '../database/tables/index.ts';
+import { goals, offers, sellers as sellerRows } from '../database/tables/index.ts';
 import { USUAL_CURRENCY as currency } from '../places/holder-tiers.ts';
 import type { DemoStep } from './demo-step.ts';
 import { must } from './must.ts';
@@ -19,7 +23,10 @@ export function buyingSteps({
 	prices,
 	marks,
 	sellers,
-	hub
+	hub,
+	orders,
+	pickUps,
+	bids
 }: BuyingDemo): readonly DemoStep[] {
 	return [
 		...choices.map(({ at, goal, choice, priority, most }): DemoStep => ({
@@ -46,6 +53,32 @@ export function buyingSteps({
 				for (const line of lines) must(await sayOffers(then, id, line));
 			}
 		})),
+		...orders.flatMap(({ at, seller, way, versions, then: states }): readonly DemoStep[] => {
+			let id: OrderId | null = null;
+			return [
+				{
+					when: at,
+					take: async (then) => {
+						const draft = { way, bundles: [], ...(await offersNamed(then, seller, versions)) };
+						({ id } = must(await placeOrder(then, draft)));
+					}
+				},
+				...states.map(({ at: when, state }): DemoStep => ({
+					when,
+					take: async (then) => {
+						if (id !== null) must(await changeOrder(then, id, { state }));
+					}
+				}))
+			];
+		}),
+		...pickUps.map(({ at, ...pickUp }): DemoStep => ({
+			when: at,
+			take: async (then) => must(await recordPickUp(then, { ...pickUp, currency, by: 'share' }))
+		})),
+		...bids.map(({ at, ...bid }): DemoStep => ({
+			when: at,
+			take: async (then) => must(await placeBid(then, { ...bid, currency }))
+		})),
 		...marks.map(({ at, version, isFavourite, most }): DemoStep => ({
 			when: at,
 			take: async (then) => {
@@ -59,6 +92,21 @@ export function buyingSteps({
 
 function limitOf(most: string): number | null {
 	return most === '' ? null : must(parseAmount(most, currency)).minor;
+}
+
+/** A seller's offers of some versions, one card of each. */
+async function offersNamed({ db }: Collection, name: string, versions: readonly string[]) {
+	const [seller] = await db.select().from(sellerRows).where(eq(sellerRows.name, name));
+	if (!seller) throw new RangeError(`demo: there is no seller "${name}"`);
+	const some = await db.select().from(offers).where(eq(offers.sellerId, seller.id));
+	return {
+		seller: seller.id,
+		offers: versions.map((version) => {
+			const offer = some.find((each) => each.version === version);
+			if (!offer) throw new RangeError(`demo: ${name} does not offer ${version}`);
+			return { offer: offer.id, quantity: 1 };
+		})
+	};
 }
 
 async function goalNamed({ db }: Collection, name: string): Promise<GoalId> {

@@ -20,7 +20,7 @@ export function refused(problems: readonly Problem[]): ChangeResult<Outcome<neve
 /**
  * Makes one change: in one transaction the rows are changed, the journal gets its row, what was
  * undone before can no longer be redone, and the collection's upkeep is done.
- * A change that changes nothing leaves no trace; one that throws changes nothing.
+ * A change that changes nothing leaves no trace; one that throws, or is refused, changes nothing.
  */
 export async function makeChange<Value>(
 	collection: Collection,
@@ -36,18 +36,34 @@ export async function makeStep<Value>(
 	collection: Collection,
 	change: Change<Value>
 ): Promise<{ readonly value: Value; readonly step: StepId | null }> {
-	return collection.write(async (tx) => {
-		const changes: RowChange[] = [];
-		const recorder = openRecorder(tx, changes);
-		const { value, label } = await change(recorder, tx);
-		if (changes.length === 0) return { value, step: null };
-		await collection.upkeep.complete(tx, recorder, changes);
-		await tx.update(journal).set({ state: 'dropped' }).where(eq(journal.state, 'undone'));
-		const [row] = await tx
-			.insert(journal)
-			.values({ at: collection.now(), label, state: 'done', releaseIds: [], changes })
-			.returning({ id: journal.id });
-		await collection.upkeep.refresh(tx, changes, collection.now());
-		return { value, step: row?.id ?? null };
-	});
+	let refusal: Value | null = null;
+	try {
+		return await collection.write(async (tx) => {
+			const changes: RowChange[] = [];
+			const recorder = openRecorder(tx, changes);
+			const { value, label } = await change(recorder, tx);
+			if (changes.length === 0) return { value, step: null };
+			if (isRefused(value)) {
+				refusal = value;
+				// Rows that were changed before it was refused are as they were.
+				tx.rollback();
+			}
+			await collection.upkeep.complete(tx, recorder, changes);
+			await tx.update(journal).set({ state: 'dropped' }).where(eq(journal.state, 'undone'));
+			const [row] = await tx
+				.insert(journal)
+				.values({ at: collection.now(), label, state: 'done', releaseIds: [], changes })
+				.returning({ id: journal.id });
+			await collection.upkeep.refresh(tx, changes, collection.now());
+			return { value, step: row?.id ?? null };
+		});
+	} catch (error) {
+		if (refusal !== null) return { value: refusal, step: null };
+		throw error;
+	}
+}
+
+/** Whether a change answers that it was refused. */
+function isRefused(value: unknown): boolean {
+	return typeof value === 'object' && value !== null && 'ok' in value && value.ok === false;
 }

@@ -1,6 +1,6 @@
 import { listSellers } from '$lib/server/buying/plan/read-problem';
 import { theCollection } from '$lib/server/collection';
-import { goalChoices, goals } from '$lib/server/database/tables';
+import { bids, goalChoices, goals } from '$lib/server/database/tables';
 import { BUYING_RULES } from '$lib/server/buying/buying-rules';
 import { HUB } from '$lib/server/preferences/hub';
 import { readPreference } from '$lib/server/preferences/preferences';
@@ -17,6 +17,7 @@ export const load = async ({ depends }) => {
 	return {
 		goals: chosen,
 		sellers: (await listSellers(db)).map(({ id, name, offers }) => ({ id, name, offers })),
+		bids: await db.$count(bids),
 		hub: (await readPreference(db, HUB))?.name ?? null,
 		currency: (await readPreference(db, BUYING_RULES)).currency
 	};

@@ -129,6 +129,12 @@
 				{/each}
 			</ul>
 		</details>
+		{#if data.bids > 0}
+			<label class="flex items-center gap-2 text-sm"
+				><input type="checkbox" class="checkbox checkbox-sm" name="bids" value="out" />
+				Leave out what {countOf(data.bids, 'open bid')} may bring</label
+			>
+		{/if}
 		<button class="btn btn-primary btn-sm" disabled={search.isRunning}>Plan anew</button>
 		{#if search.isRunning}<button type="button" class="btn btn-sm" onclick={search.cancel}
 				>Stop, take the best so far</button
@@ -139,7 +145,13 @@
 				? `: ${formatMoney(search.told.totalMinor, data.currency)}, not below ${formatMoney(search.told.boundMinor, data.currency)}`
 				: ''}{:else}{search.problem}{/if}
 	</p>
-	<ProblemAlert problems={search.view?.problems} class="mb-3" />
+	<ProblemAlert problems={[...(search.view?.problems ?? []), ...search.problems]} class="mb-3" />
+	{#if search.ordered.size > 0}
+		<p class="mb-3">
+			What is ordered stands under <a class="prose-link" href={resolve('/buying/orders')}>Orders</a>
+			until it is checked in.
+		</p>
+	{/if}
 	{#if plan}
 		<header class="mb-4 flex flex-wrap items-baseline gap-x-6 gap-y-1" data-testid="plan-total">
 			<strong class="font-serif text-4xl font-medium"
@@ -159,7 +171,14 @@
 			<span class="quiet" data-testid="plan-sure">{sure}</span>
 		</header>
 		<div class="gap-10 lg:flex">
-			<div class="min-w-0 flex-1"><PlanOrders {plan} currency={data.currency} /></div>
+			<div class="min-w-0 flex-1">
+				<PlanOrders
+					{plan}
+					currency={data.currency}
+					place={search.view ? (order) => void search.place(order) : undefined}
+					ordered={search.ordered}
+				/>
+			</div>
 			{#if search.view}<PlanBeside view={search.view} />{/if}
 		</div>
 	{/if}

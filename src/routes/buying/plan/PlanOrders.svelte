@@ -4,7 +4,15 @@
 	import { countOf, formatMoney } from '$lib/ui/numerals';
 
 	/** A plan order by order: what is ordered where, and why this card from there. */
-	let { plan, currency }: { plan: NamedPlan; currency: string } = $props();
+	interface Props {
+		plan: NamedPlan;
+		currency: string;
+		/** Orders one; left out while the plan is still searched. */
+		place?: ((order: NamedPlan['orders'][number]) => void) | undefined;
+		/** Keys of the sellers that were ordered at since. */
+		ordered?: ReadonlySet<string>;
+	}
+	let { plan, currency, place, ordered }: Props = $props();
 	const money = (minor: number) => formatMoney(minor, currency);
 	const WHY = {
 		'nobody offers it': 'nobody offers it',
@@ -32,7 +40,13 @@
 			<span class="text-base"
 				><strong>{countOf(order.cards, 'card')}</strong>, {money(order.cardsMinor)} and {money(
 					order.postageMinor
-				)} postage</span
+				)} postage
+				{#if ordered?.has(order.seller)}<span class="ml-2 text-sm text-primary">✓ ordered</span
+					>{:else if place}<button
+						class="btn ml-2 btn-sm print:hidden"
+						title="Its cards are on their way then, and wanted no more; undo takes it back"
+						onclick={() => place(order)}>It is ordered</button
+					>{/if}</span
 			>
 		</h2>
 		<ul class="columns-1 gap-8 md:columns-2">

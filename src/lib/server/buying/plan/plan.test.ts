@@ -1,59 +1,17 @@
 import { expect, test } from 'vitest';
-import type { GoalId, SellerId } from '../../../core/row-id.ts';
 import { removeRelease } from '../../checklists/remove-release.ts';
-import { makeGoal } from '../../goals/make-goal.ts';
 import { withGulls } from '../../gulls.fixture.ts';
 import { undo } from '../../journal/undo.ts';
 import { setExchangeRates } from '../../preferences/exchange-rates.ts';
-import { chooseGoal } from '../finish/choose-goals.ts';
 import { offersView } from '../offers/offers-view.ts';
 import { removeOffer, sayOffers } from '../offers/say-offers.ts';
-import { removeSeller, saveHub, saveSeller, type SellerDraft } from '../sellers/edit-sellers.ts';
+import { removeSeller, saveHub, saveSeller } from '../sellers/edit-sellers.ts';
+import { buyingOn, draft } from '../buying.fixture.ts';
 import { fairView } from './fair-view.ts';
-import { planView, type PlanTold } from './plan-view.ts';
 import { readPlanChoice } from './read-plan-choice.ts';
 
 const gulls = withGulls();
-const draft = (name: string, more: Partial<SellerDraft> = {}): SellerDraft => ({
-	...{ name, currency: 'EUR', direct: '5', toHub: '', leastOrder: '', note: '' },
-	...{ days: null, daysToHub: null, trust: null },
-	...more
-});
-const seller = async (
-	name: string,
-	line: string,
-	more: Partial<SellerDraft> = {}
-): Promise<SellerId> => {
-	const saved = await saveSeller(gulls.collection, null, draft(name, more));
-	if (!saved.ok) throw new RangeError(JSON.stringify(saved.problems));
-	const said = await sayOffers(gulls.collection, saved.value.id, { release: 'gulls-1996', line });
-	if (!said.ok) throw new RangeError(JSON.stringify(said.problems));
-	return saved.value.id;
-};
-const goal = async (sets = 1): Promise<GoalId> => {
-	const made = await makeGoal(gulls.collection, {
-		...{ release: 'gulls-1996', name: '', rules: { preset: 'base', sets } }
-	});
-	if (!made.ok) throw new RangeError(JSON.stringify(made.problems));
-	const decided = { choice: 'finish', priority: 2, mostMinor: null, currency: null } as const;
-	await chooseGoal(gulls.collection, made.value.id, decided);
-	return made.value.id;
-};
-const plan = async (query = '') => {
-	const told: PlanTold[] = [];
-	const choice = readPlanChoice(new URLSearchParams(query), 'EUR');
-	if (!choice.ok) throw new RangeError(JSON.stringify(choice.problems));
-	const view = await planView(gulls.collection.db, choice.value, (state) => told.push(state));
-	const orders = view.plan.orders.map(({ seller: key, way, lines, bundles }) =>
-		[
-			view.plan.names.sellers[key],
-			way,
-			...lines.map(({ want }) => view.plan.names.wants[want]?.name),
-			...bundles
-		].join(' ')
-	);
-	return { view, orders, told };
-};
+const { seller, goal, plan } = buyingOn(gulls);
 
 test('the plan is the cheapest of what is wanted from what is offered, told as it goes, with the rest beside it', async () => {
 	await gulls.log('4');

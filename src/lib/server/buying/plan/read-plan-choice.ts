@@ -41,6 +41,7 @@ export function readPlanChoice(query: URLSearchParams, currency: string): Outcom
 	if (problems.length > 0) return bad(problems);
 	return good({
 		...chosen,
+		...(text('bids') === 'out' ? { isWithoutBids: true } : {}),
 		...(mostSellers === undefined ? {} : { mostSellers }),
 		...(mostDays === undefined ? {} : { mostDays }),
 		...(budgetMinor === undefined ? {} : { budgetMinor }),

@@ -1,15 +1,14 @@
 import { asc } from 'drizzle-orm';
-import type { Bundle, Offer, Seller } from '../../../core/buying/offers/offer.ts';
 import { formatPostage } from '../../../core/buying/offers/parse-postage.ts';
-import type { PostageRule } from '../../../core/buying/offers/postage-rule.ts';
 import type { BuyingProblem, PlanLimits } from '../../../core/buying/plan/compile-model.ts';
 import type { Problem } from '../../../core/problem.ts';
-import { convertMinor, type ExchangeRate } from '../../../core/worth/exchange-rates.ts';
+import { convertMinor } from '../../../core/worth/exchange-rates.ts';
 import type { Reader } from '../../database/open.ts';
-import { offerBundles, offers, sellers } from '../../database/tables/index.ts';
+import { bids, offerBundles, offers, sellers } from '../../database/tables/index.ts';
 import { EXCHANGE_RATES } from '../../preferences/exchange-rates.ts';
 import { HUB } from '../../preferences/hub.ts';
 import { readPreference } from '../../preferences/preferences.ts';
+import { asBundle, asOffer, asSeller, convertRule } from '../offers/offer-rows.ts';
 import { readWants, type WantsView } from '../wants/read-wants.ts';
 
 /** What a plan may be asked for. */
@@ -20,6 +19,8 @@ export interface PlanChoice extends PlanLimits {
 	readonly leaveOutMinor?: number;
 	/** Within a budget: the goal that is to get on. */
 	readonly goal?: string;
+	/** Cards that an open bid may bring are left out; usually they are bought. */
+	readonly isWithoutBids?: boolean;
 }
 
 /** A buying problem as the collection has it, with the names of its parts. */
@@ -45,7 +46,7 @@ export async function readProblem(db: Reader, choice: PlanChoice): Promise<Store
 		return false;
 	});
 	const codeOf = new Map(known.map(({ id, currency: code }) => [id, code]));
-	const inCurrency = (minor: number, code: string) =>
+	const inCurrency = (code: string) => (minor: number) =>
 		convertMinor(minor, code, currency, rates) ?? 0;
 	const kept = await readPreference(db, HUB);
 	const hubCode = kept?.currency ?? currency;
@@ -56,13 +57,16 @@ export async function readProblem(db: Reader, choice: PlanChoice): Promise<Store
 		without: choice.without ?? [],
 		with: choice.with ?? []
 	};
+	const wanted = choice.isWithoutBids
+		? withoutBids(view.wants, await db.select({ version: bids.version }).from(bids))
+		: view.wants;
 	const leaveOut =
 		choice.leaveOutMinor === undefined ? {} : { leaveOutMinor: choice.leaveOutMinor };
 	return {
 		view,
 		problems,
 		problem: {
-			wants: view.wants.map((want) => ({
+			wants: wanted.map((want) => ({
 				...{ key: want.key, versions: want.versions, quantity: want.quantity },
 				...{ priority: want.priority, mostMinor: want.mostMinor },
 				...(want.leastCondition ? { leastCondition: want.leastCondition } : {}),
@@ -70,44 +74,19 @@ export async function readProblem(db: Reader, choice: PlanChoice): Promise<Store
 				...(want.needs ? { needs: want.needs } : {}),
 				...leaveOut
 			})),
-			sellers: known.map((row): Seller => ({
-				...{ key: String(row.id), name: row.name },
-				direct: row.direct && convertRule(row.direct, row.currency, currency, rates),
-				toHub: row.toHub && convertRule(row.toHub, row.currency, currency, rates),
-				...(row.leastOrderMinor === null
-					? {}
-					: { leastOrderMinor: inCurrency(row.leastOrderMinor, row.currency) }),
-				...(row.days === null ? {} : { days: row.days }),
-				...(row.daysToHub === null ? {} : { daysToHub: row.daysToHub })
-			})),
-			offers: (await db.select().from(offers)).flatMap((row): readonly Offer[] => {
+			sellers: known.map((row) => asSeller(row, inCurrency(row.currency))),
+			offers: (await db.select().from(offers)).flatMap((row) => {
 				const code = codeOf.get(row.sellerId);
-				if (code === undefined) return [];
-				const { condition, grade, house, version, quantity } = row;
-				const breaks = row.breaks.map(({ count, minor }) => ({
-					count,
-					minor: inCurrency(minor, code)
-				}));
-				return [
-					{
-						...{ key: String(row.id), seller: String(row.sellerId), version, quantity, breaks },
-						...(condition === null ? {} : { condition }),
-						...(grade === null ? {} : { grade }),
-						...(house === null ? {} : { house })
-					}
-				];
+				return code === undefined ? [] : [asOffer(row, inCurrency(code))];
 			}),
-			bundles: (await db.select().from(offerBundles)).flatMap((row): readonly Bundle[] => {
+			bundles: (await db.select().from(offerBundles)).flatMap((row) => {
 				const code = codeOf.get(row.sellerId);
-				if (code === undefined) return [];
-				const { isShipped, items } = row;
-				const minor = inCurrency(row.minor, code);
-				return [{ key: `b${row.id}`, seller: String(row.sellerId), minor, isShipped, items }];
+				return code === undefined ? [] : [asBundle(row, inCurrency(code))];
 			}),
 			hub:
 				kept && isHubKnown
 					? {
-							forwarding: convertRule(kept.forwarding, hubCode, currency, rates),
+							forwarding: convertRule(kept.forwarding, inCurrency(hubCode)),
 							...(kept.days === null ? {} : { days: kept.days })
 						}
 					: null,
@@ -116,27 +95,24 @@ export async function readProblem(db: Reader, choice: PlanChoice): Promise<Store
 	};
 }
 
-/** A rule of postage in another currency, each of its amounts rounded. */
-function convertRule(
-	rule: PostageRule,
-	from: string,
-	to: string,
-	rates: readonly ExchangeRate[]
-): PostageRule {
-	const convert = (minor: number) => convertMinor(minor, from, to, rates) ?? minor;
-	const free =
-		rule.freeFromMinor === undefined ? {} : { freeFromMinor: convert(rule.freeFromMinor) };
-	if (rule.sort === 'each') {
-		const { firstMinor, furtherMinor } = rule;
-		return {
-			sort: 'each',
-			firstMinor: convert(firstMinor),
-			furtherMinor: convert(furtherMinor),
-			...free
-		};
-	}
-	const tiers = rule.tiers.map((tier) => ({ ...tier, minor: convert(tier.minor) }));
-	return { sort: 'tiers', by: rule.by, tiers, ...free };
+/** What is wanted, if every open bid is won: each brings one card. */
+function withoutBids(
+	wants: WantsView['wants'],
+	open: readonly { readonly version: string }[]
+): WantsView['wants'] {
+	const left = open.map(({ version }) => version);
+	return wants.flatMap((want) => {
+		let { quantity } = want;
+		for (
+			let i = left.findIndex((version) => want.versions.includes(version));
+			i >= 0 && quantity > 0;
+		) {
+			left.splice(i, 1);
+			quantity--;
+			i = left.findIndex((version) => want.versions.includes(version));
+		}
+		return quantity === 0 ? [] : [{ ...want, quantity }];
+	});
 }
 
 /** A seller as lists show it. */

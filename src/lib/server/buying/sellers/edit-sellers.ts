@@ -5,7 +5,7 @@ import { bad, good, type Outcome, type Problem } from '../../../core/problem.ts'
 import type { SellerId } from '../../../core/row-id.ts';
 import { parseAmount } from '../../../core/worth/amount.ts';
 import type { Collection } from '../../database/open.ts';
-import { offerBundles, offers, sellers } from '../../database/tables/index.ts';
+import { offerBundles, offers, orders, sellers } from '../../database/tables/index.ts';
 import { makeChange, refused } from '../../journal/change.ts';
 import { HUB, type KeptHub } from '../../preferences/hub.ts';
 import { writePreference } from '../../preferences/preferences.ts';
@@ -97,6 +97,10 @@ export function removeSeller(
 				table,
 				rows.map((each) => each.id)
 			);
+		}
+		// What was bought there stays, and says from whom.
+		for (const { id: order } of await tx.select().from(orders).where(eq(orders.sellerId, id))) {
+			await record.update(orders, order, { sellerId: null });
 		}
 		await record.remove(sellers, [id]);
 		return { value: good({ removed: id }), label: `Remove seller ${row.name}` };

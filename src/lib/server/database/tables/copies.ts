@@ -1,8 +1,9 @@
 import { sqliteTable, check, index, integer, real, text } from 'drizzle-orm/sqlite-core';
 import { sql } from 'drizzle-orm';
-import type { CopyId, ReleaseId } from '../../../core/row-id.ts';
+import type { CopyId, OrderLineId, ReleaseId } from '../../../core/row-id.ts';
 import type { Condition } from '../../../core/copies/condition.ts';
 import type { CopyStatus } from '../../../core/copies/copy-record.ts';
+import { orderLines } from './orders.ts';
 import { releases } from './releases.ts';
 
 /**
@@ -55,6 +56,10 @@ export const copies = sqliteTable(
 		/** Key of the holder each is kept in; null: none, as far as is known. */
 		holder: text(),
 		note: text(),
+		/** The line of the order that it came with, or will. */
+		orderLineId: integer()
+			.$type<OrderLineId>()
+			.references(() => orderLines.id),
 		/** ISO 8601 */
 		loggedAt: text().notNull()
 	},
@@ -69,6 +74,9 @@ export const copies = sqliteTable(
 		index('copies_unseen')
 			.on(table.isPrintingUnseen)
 			.where(sql`${table.isPrintingUnseen} = 1`),
+		index('copies_order_line')
+			.on(table.orderLineId)
+			.where(sql`${table.orderLineId} is not null`),
 		check('copies_quantity', sql`${table.quantity} >= 1`)
 	]
 );

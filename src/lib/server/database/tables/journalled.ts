@@ -1,5 +1,6 @@
 import { getTableName } from 'drizzle-orm';
 import {
+	bids,
 	binderGoals,
 	binderPockets,
 	binders,
@@ -16,6 +17,8 @@ import {
 	lookAlikes,
 	offerBundles,
 	offers,
+	orderLines,
+	orders,
 	outings,
 	ownKinds,
 	paletteFinishes,
@@ -69,6 +72,9 @@ export const JOURNALLED = {
 	sellers,
 	offers,
 	offer_bundles: offerBundles,
+	orders,
+	order_lines: orderLines,
+	bids,
 	shelves,
 	boxes,
 	dividers,

@@ -95,7 +95,9 @@ describe('boxes', () => {
 			{ box: 3, shelf: 2 },
 			{ box: 1, shelf: 77 }
 		].map(({ box, shelf }) => ({ box: rowId<'boxes'>(box), shelf: rowId<'shelves'>(shelf) }));
+		const standing = await readBoxHeads(storage.collection.db);
 		expect((await moveBoxes(storage.collection, moves)).ok).toBe(false);
+		expect(await readBoxHeads(storage.collection.db)).toEqual(standing);
 	});
 
 	test.each([

@@ -1,0 +1,61 @@
+import type { Arrival } from '$lib/core/buying/orders/check-in';
+import type { OrderState } from '$lib/core/buying/orders/order-state';
+import type { Problem } from '$lib/core/problem';
+import { refreshCopies } from '$lib/ui/refresh';
+import { send } from '$lib/ui/send';
+
+/** What is done with orders, bids and pick-ups, and what the server says of it. */
+export function createOrderBook() {
+	let problems = $state.raw<readonly Problem[]>([]);
+	/** Which part of the page the problems are of. */
+	let where = $state('');
+	let told = $state('');
+
+	async function change(
+		part: string,
+		method: 'POST' | 'PATCH' | 'DELETE',
+		path: string,
+		body: object,
+		said: string
+	): Promise<boolean> {
+		const outcome = await send(method, path, body);
+		problems = outcome.ok ? [] : outcome.problems;
+		where = part;
+		told = outcome.ok ? said : '';
+		await refreshCopies();
+		return outcome.ok;
+	}
+	const ofOrder = (id: number) => `order ${id}`;
+
+	return {
+		/** The problems of a part of the page. */
+		problemsOf: (part: string) => (where === part ? problems : []),
+		ofOrder,
+		get told() {
+			return told;
+		},
+		move: (id: number, state: OrderState) =>
+			change(ofOrder(id), 'PATCH', `/api/orders/${id}`, { state }, `Now: ${state}`),
+		expect: (id: number, expectedOn: string | null) =>
+			change(ofOrder(id), 'PATCH', `/api/orders/${id}`, { expectedOn }, 'Kept'),
+		cancel: (id: number) =>
+			change(ofOrder(id), 'DELETE', `/api/orders/${id}`, {}, 'Taken back; undo brings it again.'),
+		checkIn: (id: number, arrivals: readonly Arrival[]) =>
+			change(ofOrder(id), 'POST', `/api/orders/${id}/check-in`, { arrivals }, 'Checked in'),
+		settle: (id: number, line: number, refundMinor: number) =>
+			change(ofOrder(id), 'PATCH', `/api/orders/${id}/check-in`, { line, refundMinor }, 'Settled'),
+		ship: (orders: readonly number[]) =>
+			change('hub', 'POST', '/api/orders/shipment', { orders }, 'Shipment asked for'),
+		pickUp: (body: object) => change('pick-up', 'POST', '/api/pick-ups', body, 'Recorded'),
+		bid: (body: object) => change('bid', 'POST', '/api/bids', body, 'Recorded'),
+		endBid: (id: number, wonMinor: number | null) =>
+			change(
+				`bid ${id}`,
+				'PATCH',
+				`/api/bids/${id}`,
+				{ wonMinor },
+				wonMinor === null ? 'Lost: its card is wanted as before.' : 'Won: it is an order now.'
+			)
+	};
+}
+export type OrderBook = ReturnType<typeof createOrderBook>;
