@@ -60,6 +60,10 @@ export const BuyingDemoSchema = Type.Object(
 				closed
 			)
 		),
+		/** Lists that friends sent. */
+		friends: Type.Array(
+			Type.Object({ at: Moment, friend: Line, want: Type.String(), give: Type.String() }, closed)
+		),
 		pickUps: Type.Array(
 			Type.Object(
 				{

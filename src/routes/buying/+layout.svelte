@@ -10,6 +10,7 @@
 		{ path: resolve('/buying/offers'), name: 'Offers' },
 		{ path: resolve('/buying/plan'), name: 'Plan' },
 		{ path: resolve('/buying/orders'), name: 'Orders' },
+		{ path: resolve('/buying/trades'), name: 'Trades' },
 		{ path: resolve('/buying/fair'), name: 'At the fair' }
 	];
 </script>

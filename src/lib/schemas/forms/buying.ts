@@ -153,3 +153,21 @@ export const BidSchema = Type.Object(
 );
 /** How a bid ended: what it was won for, or null where it was lost. */
 export const BidEndSchema = Type.Object({ wonMinor: orNull(Minor) }, closed);
+
+const FriendText = Type.String({ maxLength: 200_000 });
+/** What a friend wants and has to give: lines, or CSV. */
+export const FriendListsSchema = Type.Object({ friend: Name, want: FriendText, give: FriendText });
+/** What changed hands with a friend. */
+export const TradeSchema = Type.Object(
+	{
+		friend: Name,
+		give: list(
+			Type.Object({ copyId: idOf('copies', 'Reload the page.'), quantity: Count }, closed),
+			1000
+		),
+		take: list(Type.Object({ version: Word, quantity: Count }, closed), 1000),
+		giveMinor: Minor,
+		currency: Currency
+	},
+	closed
+);

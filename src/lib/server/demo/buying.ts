@@ -13,6 +13,7 @@ import { recordPickUp } from '../buying/orders/record-pick-up.ts';
 import { markWant } from '../buying/wants/mark-want.ts';
 import type { Collection } from '../database/open.ts';
 import { goals, offers, sellers as sellerRows } from '../database/tables/index.ts';
+import { setFriend } from '../pile/friend-lists.ts';
 import { USUAL_CURRENCY as currency } from '../places/holder-tiers.ts';
 import type { DemoStep } from './demo-step.ts';
 import { must } from './must.ts';
@@ -26,7 +27,8 @@ export function buyingSteps({
 	hub,
 	orders,
 	pickUps,
-	bids
+	bids,
+	friends
 }: BuyingDemo): readonly DemoStep[] {
 	return [
 		...choices.map(({ at, goal, choice, priority, most }): DemoStep => ({
@@ -71,6 +73,10 @@ export function buyingSteps({
 				}))
 			];
 		}),
+		...friends.map(({ at, friend, ...lists }): DemoStep => ({
+			when: at,
+			take: async (then) => must(await setFriend(then, friend, lists))
+		})),
 		...pickUps.map(({ at, ...pickUp }): DemoStep => ({
 			when: at,
 			take: async (then) => must(await recordPickUp(then, { ...pickUp, currency, by: 'share' }))

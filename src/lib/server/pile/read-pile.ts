@@ -11,7 +11,7 @@ import { copies, goals, releases } from '../database/tables/index.ts';
 import { stackSlots } from '../goals/stack-slots.ts';
 import { findRelease, loadReleases } from '../releases/load-release.ts';
 import { searchReleases } from '../search/search.ts';
-import { wantedByFriends } from './friend-wants.ts';
+import { wantedByFriends } from './friend-lists.ts';
 
 /** Releases that cards of a pile may be of, with what they are judged by. */
 export interface PileView {

@@ -17,6 +17,7 @@ const LONGEST_MS: Readonly<Record<TaskName, number>> = {
 	holderView: 60_000,
 	finishView: 60_000,
 	readWants: 60_000,
+	tradesView: 60_000,
 	planBuying: 60_000,
 	fairView: 120_000,
 	previewLabels: 60_000,

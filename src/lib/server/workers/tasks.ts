@@ -5,6 +5,7 @@ import { finishView } from '../buying/finish/finish-view.ts';
 import { fairView } from '../buying/plan/fair-view.ts';
 import { planView, type PlanTold } from '../buying/plan/plan-view.ts';
 import type { PlanChoice } from '../buying/plan/read-problem.ts';
+import { tradesView, type TradeChoice } from '../buying/trades/trades-view.ts';
 import { readWants } from '../buying/wants/read-wants.ts';
 import { compute } from '../compute/registry.ts';
 import { withReader } from '../database/open.ts';
@@ -85,6 +86,8 @@ export const TASKS = {
 	/** What to carry to a fair, as JSON. */
 	fairView: (_: undefined, tell: (told: Progress) => void) =>
 		withReader(readSettings(process.env), async (db) => JSON.stringify(await fairView(db, tell))),
+	tradesView: (choice: TradeChoice) =>
+		withReader(readSettings(process.env), (db) => tradesView(db, choice)),
 	readWants: () => withReader(readSettings(process.env), (db) => readWants(db)),
 	holderView: ({ most }: { readonly most: number }) =>
 		withReader(readSettings(process.env), (db) => holderView(db, most)),

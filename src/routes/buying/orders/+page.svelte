@@ -66,14 +66,14 @@
 		</ul>
 	{/if}
 	<details>
-		<summary>A bid</summary>
+		<summary>Record a bid</summary>
 		<BoughtForm kind="bid" {...form} />
 	</details>
 </section>
 <section class="mb-6" aria-labelledby="here">
 	<h2 id="here" class="mb-1 font-serif text-xl">Here</h2>
 	<details>
-		<summary>Something taken along, or a lot for one sum</summary>
+		<summary>Record something taken along, or a lot for one sum</summary>
 		<BoughtForm kind="pick-up" {...form} />
 	</details>
 	<ul class="mt-2">

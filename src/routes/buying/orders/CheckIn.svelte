@@ -62,6 +62,15 @@
 			arrivals
 		)
 	);
+	/** Its problems, by what the line is called. */
+	const wrong = $derived(
+		checked.ok
+			? []
+			: checked.problems.map(({ pointer, message, ...problem }) => {
+					const line = order.lines[Number(pointer?.split('/')[2] ?? NaN)];
+					return { ...problem, message: line ? `${line.name}: ${message}` : message };
+				})
+	);
 	const claims = $derived(
 		new Map(checked.ok ? checked.value.claims.map((claim) => [claim.line, claim]) : [])
 	);
@@ -74,7 +83,7 @@
 		if (await book.checkIn(order.id, arrivals)) close();
 	}
 	/** The first field has the focus: keys alone will do. */
-	const focus = (element: HTMLElement) => element.focus();
+	const focus = (element: HTMLInputElement) => element.select();
 </script>
 
 <form class="mt-3" onsubmit={submit} aria-label="Check in the order at {order.from}">
@@ -138,7 +147,7 @@
 			</li>
 		{/each}
 	</ul>
-	<ProblemAlert problems={[...misread, ...(checked.ok ? [] : checked.problems)]} class="my-2" />
+	<ProblemAlert problems={[...misread, ...wrong]} class="my-2" />
 	<div class="mt-2 flex flex-wrap items-center gap-3">
 		<button class="btn btn-primary btn-sm">Check in {countOf(here, 'card')}</button>
 		<button type="button" class="btn btn-ghost btn-sm" onclick={close}>Not now</button>

@@ -13,6 +13,19 @@
 	const reached = $derived(states.indexOf(order.state));
 	const next = $derived(nextState(order));
 	const money = (minor: number) => formatMoney(minor, order.currency);
+	/** What is said where an order goes on. */
+	const ON = {
+		'being filled': 'It is paid',
+		'on the way to the hub': 'It is on the way to the hub',
+		'at the hub': 'It is at the hub',
+		'shipment asked for': 'Ask for shipment',
+		shipped: 'It is shipped'
+	} as const;
+	const goOn = $derived(next && next in ON ? ON[next as keyof typeof ON] : null);
+	const move = () => {
+		if (next === 'shipment asked for') void book.ship([order.id]);
+		else if (next) void book.move(order.id, next);
+	};
 	const kinds = $derived([...new Set(order.lines.map(({ release }) => release))]);
 </script>
 
@@ -74,12 +87,11 @@
 		<CheckIn {order} {book} close={() => (isCheckingIn = false)} />
 	{:else}
 		<div class="mt-2 flex flex-wrap items-center gap-2">
-			{#if next && next !== 'here'}
-				<button class="btn btn-sm" onclick={() => void book.move(order.id, next)}
-					>It is {next === 'shipped' ? 'shipped' : next}</button
-				>
-			{/if}
-			<button class="btn btn-primary btn-sm" onclick={() => (isCheckingIn = true)}>Check in</button>
+			{#if goOn}<button class="btn btn-sm" onclick={move}>{goOn}</button>{/if}
+			<button
+				class={['btn btn-sm', next === 'here' && 'btn-primary']}
+				onclick={() => (isCheckingIn = true)}>Check in</button
+			>
 			{#if order.state !== 'trouble'}
 				<button class="btn btn-ghost btn-sm" onclick={() => void book.move(order.id, 'trouble')}
 					>Something is wrong</button

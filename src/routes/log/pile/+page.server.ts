@@ -6,7 +6,7 @@ import { readFormOf } from '$lib/server/read-form';
 import { theCollection } from '$lib/server/collection';
 import { listSynonyms } from '$lib/server/copies/synonyms';
 import { nameOfDay, findPile, listTrays } from '$lib/server/copies/trays';
-import { friendLines, setFriendWants } from '$lib/server/pile/friend-wants';
+import { friendLines, setFriendWants } from '$lib/server/pile/friend-lists';
 import { handOver } from '$lib/server/pile/hand-over';
 import { protectPile, readProtection } from '$lib/server/pile/protect-pile';
 import { readLying } from '$lib/server/pile/read-lying';

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { spareCards } from './spare-cards.ts';
 import { matchTrades, type TradeCard } from './match-trades.ts';
 
 const cards = (prefix: string) =>
@@ -72,4 +73,36 @@ describe('matchTrades', () => {
 		expect(() => matchTrades([{ key: 'a', minor: -1 }], [], 0)).toThrow(RangeError);
 		expect(matchTrades([], [], 100).best).toBeNull();
 	});
+});
+
+test('what no goal needs is spare: shared copies count once, kept ones add up (against placing card by card)', () => {
+	const goalsDrawn = fc.array(
+		fc.record({
+			keepsOwn: fc.boolean(),
+			uses: fc.array(fc.constantFrom('a', 'b', 'c'), { maxLength: 6 })
+		}),
+		{ maxLength: 4 }
+	);
+	fc.assert(
+		fc.property(goalsDrawn, fc.nat(4), (drawn, more) => {
+			const copies = ['a', 'b', 'c'].map((key, i) => ({ key, quantity: 1 + ((more + i) % 5) }));
+			const left = spareCards(
+				copies,
+				drawn.map(({ keepsOwn, uses }) => ({
+					keepsOwn,
+					placements: uses.map((copy, i) => ({ copy, slot: String(i) }))
+				}))
+			);
+			for (const { key, quantity } of copies) {
+				const count = (some: typeof drawn) =>
+					some.map(({ uses }) => uses.filter((use) => use === key).length);
+				const needed = Math.max(
+					0,
+					...count(drawn.filter(({ keepsOwn }) => !keepsOwn)),
+					count(drawn.filter(({ keepsOwn }) => keepsOwn)).reduce((a, b) => a + b, 0)
+				);
+				expect(left.get(key) ?? 0).toBe(Math.max(0, quantity - needed));
+			}
+		})
+	);
 });

@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm';
 import { expect, test } from 'vitest';
 import { undo } from '../journal/undo.ts';
 import { withStorage } from '../storage/storage.fixture.ts';
-import { friendLines, setFriendWants, wantedByFriends } from './friend-wants.ts';
+import { friendLines, setFriendWants, wantedByFriends } from './friend-lists.ts';
 
 const storage = withStorage();
 

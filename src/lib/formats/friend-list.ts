@@ -1,0 +1,54 @@
+import Papa from 'papaparse';
+import { parseFriendLines, type FriendLine } from '../core/pile/friend-line.ts';
+import { bad, good, type Outcome, type Problem } from '../core/problem.ts';
+
+/** What a friend's CSV calls its columns. */
+const COLUMNS = {
+	release: ['release', 'set', 'year and set'],
+	card: ['number', 'no', 'no.', 'card', 'cards'],
+	finish: ['finish', 'parallel', 'printing'],
+	quantity: ['quantity', 'count', 'copies', 'how many']
+} as const;
+
+/**
+ * Reads what a friend sent: lines "release: cards", or CSV with a head that names release and number (finish and
+ * quantity besides). All problems at once, with their lines from 1.
+ */
+export function parseFriendText(
+	friend: string,
+	text: string
+): Outcome<readonly (FriendLine & { readonly at: number })[]> {
+	const rows = Papa.parse<string[]>(text.trim(), { skipEmptyLines: 'greedy' }).data;
+	const head = (rows[0] ?? []).map((name) => name.trim().toLowerCase());
+	const column = (of: keyof typeof COLUMNS) =>
+		head.findIndex((name) => (COLUMNS[of] as readonly string[]).includes(name));
+	const [release, card] = [column('release'), column('card')];
+	if (release < 0 || card < 0) {
+		return parseFriendLines(
+			text
+				.split(/\r?\n/)
+				.map((line) => (line.trim() === '' ? '' : `${friend}:${line}`))
+				.join('\n')
+		);
+	}
+	const [finish, quantity] = [column('finish'), column('quantity')];
+	const problems: Problem[] = [];
+	const lines = rows.slice(1).flatMap((row, i) => {
+		const cell = (c: number) => (c < 0 ? '' : (row[c] ?? '').trim());
+		const count = cell(quantity) === '' ? 1 : Number(cell(quantity));
+		if (!Number.isInteger(count) || count < 1 || count > 999) {
+			const message = `"${cell(quantity)}" is no number of cards`;
+			problems.push({ line: i + 2, message, remedy: 'Write 1 or more.' });
+			return [];
+		}
+		const what = [cell(finish), cell(card)].filter(Boolean).join(' ');
+		if (cell(release) === '' || cell(card) === '') {
+			const message = 'this row names no release, or no card';
+			problems.push({ line: i + 2, message, remedy: 'Fill both in, or leave it out.' });
+			return [];
+		}
+		const line = count === 1 ? what : `${what}x${count}`;
+		return [{ friend, release: cell(release), line, at: i + 2 }];
+	});
+	return problems.length > 0 ? bad(problems) : good(lines);
+}

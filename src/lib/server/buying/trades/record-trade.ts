@@ -1,0 +1,99 @@
+import { sum } from 'd3-array';
+import { inArray } from 'drizzle-orm';
+import { spreadCost } from '../../../core/copies/spread-cost.ts';
+import { good, type Outcome, type Problem } from '../../../core/problem.ts';
+import type { CopyId, OrderId } from '../../../core/row-id.ts';
+import type { CopyPick } from '../../copies/change-copies.ts';
+import type { Collection } from '../../database/open.ts';
+import { copies, releases } from '../../database/tables/index.ts';
+import { makeChange, refused } from '../../journal/change.ts';
+import { removeCopyRows } from '../../removal/remove-copy-rows.ts';
+import { receiveInHand } from '../orders/check-in-order.ts';
+import { insertOrder } from '../orders/order-rows.ts';
+
+/** What changed hands. */
+export interface TradeRecord {
+	readonly friend: string;
+	readonly give: readonly CopyPick[];
+	/** Versions that came. */
+	readonly take: readonly { readonly version: string; readonly quantity: number }[];
+	/** What was given is worth, in minor units: this the cards that came cost. */
+	readonly giveMinor: number;
+	readonly currency: string;
+}
+
+/** Records a trade: what is given is gone, what is taken is here and costs what was given. One step, undone as one. */
+export function recordTrade(
+	collection: Collection,
+	{ friend, give, take, giveMinor, currency }: TradeRecord
+): Promise<Outcome<{ readonly id: OrderId; readonly given: number; readonly taken: number }>> {
+	return makeChange(collection, async (record, tx) => {
+		const counts = new Map<CopyId, number>();
+		for (const { copyId, quantity } of give) {
+			counts.set(copyId, (counts.get(copyId) ?? 0) + quantity);
+		}
+		const rows = await tx
+			.select()
+			.from(copies)
+			.where(inArray(copies.id, [...counts.keys()]));
+		const held = new Map(rows.map((row) => [row.id, row]));
+		const heads = await tx.select({ id: releases.id, key: releases.key }).from(releases);
+		const releaseOf = new Map(heads.map(({ id, key }) => [key, id]));
+		const problems: Problem[] = [...counts].flatMap(([id, quantity]) =>
+			(held.get(id)?.quantity ?? 0) >= quantity
+				? []
+				: [
+						{
+							pointer: '/give',
+							message: 'a card that is given is not there any more',
+							remedy: 'Reload the page.'
+						}
+					]
+		);
+		const bought = take.flatMap(({ version, quantity }) => {
+			const releaseId = releaseOf.get(version.split('/')[0] ?? '');
+			return releaseId === undefined ? [] : [{ releaseId, version, quantity }];
+		});
+		if (bought.length < take.length) {
+			problems.push({
+				pointer: '/take',
+				message: 'a release is not in the collection',
+				remedy: 'Reload the page.'
+			});
+		}
+		if (bought.length === 0 || counts.size === 0) {
+			problems.push({ message: 'a trade goes both ways', remedy: 'Choose cards on both sides.' });
+		}
+		if (problems.length > 0) return refused(problems);
+		const gone: CopyId[] = [];
+		for (const [id, quantity] of counts) {
+			const left = (held.get(id)?.quantity ?? 0) - quantity;
+			if (left > 0) await record.update(copies, id, { quantity: left });
+			else gone.push(id);
+		}
+		await removeCopyRows(record, tx, gone);
+		const keyed = bought.map((line, i) => ({ key: String(i), valueMinor: null, ...line }));
+		const spread = spreadCost(giveMinor, keyed, 'share');
+		if (!spread.ok) return refused(spread.problems);
+		const given = sum(counts.values());
+		const today = collection.now().slice(0, 10);
+		const id = await insertOrder(
+			record,
+			{
+				...{ from: friend, way: 'in hand', currency, postageMinor: 0 },
+				...{ state: 'here', stateOn: today, orderedOn: today, hereOn: today },
+				note: `traded for ${given === 1 ? 'a card' : `${given} cards`}`
+			},
+			keyed.map(({ key, releaseId, version, quantity }) => ({
+				...{ releaseId, version, quantity },
+				minor: sum(
+					spread.value.filter((part) => part.key === key),
+					(part) => part.quantity * part.costMinor
+				)
+			})),
+			collection.now()
+		);
+		const taken = await receiveInHand(record, tx, id);
+		return { value: good({ id, given, taken }), label: `Trade with ${friend}` };
+	});
+}
