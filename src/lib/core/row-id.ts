@@ -16,6 +16,7 @@ export type DiscrepancyId = RowId<'discrepancies'>;
 export type DividerId = RowId<'dividers'>;
 export type GoalId = RowId<'goals'>;
 export type LookAlikesId = RowId<'look_alikes'>;
+export type OfferRowId = RowId<'offer_rows'>;
 export type OrderId = RowId<'orders'>;
 export type OrderLineId = RowId<'order_lines'>;
 export type BidId = RowId<'bids'>;

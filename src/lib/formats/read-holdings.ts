@@ -5,12 +5,10 @@ import type { HoldingFields, HoldingRow } from '../core/holdings/holding-row.ts'
 import { parseListCell } from '../core/checklist/list-cell.ts';
 import { bad, good, type Outcome, type Problem } from '../core/problem.ts';
 import { parseAmount } from '../core/worth/amount.ts';
-import { decodeText } from './decode-text.ts';
 import { HOLDING_COLUMNS, HOLDING_SYNONYMS, type HoldingColumn } from './holdings-columns.ts';
-import { readCsvTable } from './read-csv-table.ts';
 import { isDay } from './is-day.ts';
 import { guessNames, type Table } from './table.ts';
-import { isZip, readXlsx } from './xlsx.ts';
+import { openTable } from './open-table.ts';
 
 /** How a table of holdings was read, so that a person can choose otherwise. */
 export interface HoldingsReading {
@@ -41,18 +39,10 @@ export async function readHoldings(
 	bytes: Uint8Array,
 	choice: HoldingsChoice = {}
 ): Promise<HoldingsReading> {
-	if (isZip(bytes)) {
-		const sheets = await readXlsx(bytes);
-		if (!sheets.ok) return { outcome: sheets, table: null };
-		const names = sheets.value.map(({ name }) => name);
-		const sheet = sheets.value.find(({ name }) => name === choice.sheet) ?? sheets.value[0];
-		if (!sheet) throw new RangeError('readHoldings: a workbook without sheets');
-		return readTable(sheet.table, choice, names, sheet.name);
-	}
-	const text = decodeText(bytes);
-	if (!text.ok) return { outcome: text, table: null };
-	const table = readCsvTable(text.value);
-	return table.ok ? readTable(table.value, choice, [], null) : { outcome: table, table: null };
+	const opened = await openTable(bytes, choice.sheet);
+	if (!opened.ok) return { outcome: opened, table: null };
+	const { table, sheets, sheet } = opened.value;
+	return readTable(table, choice, sheets, sheet);
 }
 
 function readTable(

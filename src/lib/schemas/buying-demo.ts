@@ -40,6 +40,7 @@ export const BuyingDemoSchema = Type.Object(
 					days: Type.Union([Type.Null(), Type.Integer()]),
 					daysToHub: Type.Union([Type.Null(), Type.Integer()]),
 					trust: Type.Union([Type.Null(), Type.Integer()]),
+					isListWhole: Type.Boolean(),
 					note: Type.String(),
 					lines: Type.Array(Type.Object({ release: Line, line: Line }, closed))
 				},

@@ -322,6 +322,10 @@ export const NextSellerInput = Type.Object(
 							'Wants that were found there.'
 						),
 						notFound: said(Optional(list(Word, 5000)), 'Wants that were looked for and not found.'),
+						isPicked: said(
+							Optional(Type.Boolean()),
+							'What was found was picked out, not looked for want by want: it says nothing of the rest. Left out: false.'
+						),
 						deepest: said(Optional(Whole), 'How many of one card they hold at most.')
 					},
 					closed

@@ -57,7 +57,12 @@
 				class="truncate text-lg font-semibold hover:underline"
 				href={resolve(`/buying/prices?goal=${goal.key}`)}>{goal.name}</a
 			>
-			<span class="quiet">{formatCount(goal.have)} of {formatCount(goal.need)}</span>
+			<span class="quiet"
+				><a class="text-sm prose-link" href={resolve(`/buying/condition?goal=${goal.key}`)}
+					>in which condition?</a
+				>
+				{formatCount(goal.have)} of {formatCount(goal.need)}</span
+			>
 		</p>
 		<WorthBar {...goal} {currency} />
 		<p class="mt-1 text-sm">

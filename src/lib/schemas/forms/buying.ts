@@ -64,6 +64,8 @@ export const SellerFormSchema = Type.Object({
 	days: Days,
 	daysToHub: Days,
 	trust: orNull(Type.Integer({ minimum: 0, maximum: 5, description: 'From 0 to 5.' })),
+	/** All of their list was looked through. */
+	isListWhole: Type.Optional(Type.Boolean()),
 	note: Type.String({ maxLength: 2000 })
 });
 export const SellerIdFormSchema = Type.Object({ seller: idOf('sellers', 'Reload the page.') });
@@ -171,3 +173,12 @@ export const TradeSchema = Type.Object(
 	},
 	closed
 );
+
+const OfferRowOf = idOf('offer_rows', 'Reload the page.');
+/** Which card a row of a seller's list is, as on the entry line. */
+export const SettleOfferSchema = Type.Object({
+	row: OfferRowOf,
+	release: Key,
+	line: Type.String({ minLength: 1, maxLength: 2000 })
+});
+export const DropOfferRowSchema = Type.Object({ row: OfferRowOf });

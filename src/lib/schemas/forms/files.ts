@@ -1,5 +1,5 @@
 import { Type } from 'typebox';
-import { list } from '../vocabulary.ts';
+import { idOf, list } from '../vocabulary.ts';
 import { Key, Name, asTyped } from './fields.ts';
 
 /* What is chosen for the columns of a table. */
@@ -24,6 +24,16 @@ export const HoldingsFileFormSchema = Type.Object({
 		Type.String({ pattern: '^([A-Za-z]{3})?$', description: 'Three letters, as EUR or USD.' })
 	),
 	/** Sets as the list names them, and the releases chosen for them, one by one. */
+	set: list(Type.String({ maxLength: 5000 }), 10_000),
+	release: list(Key, 10_000)
+});
+
+/** A seller's list, with what was chosen for its columns and sets. */
+export const OffersFileFormSchema = Type.Object({
+	...table,
+	seller: idOf('sellers', 'Reload the page.'),
+	/** The release that rows are of which name none. */
+	usualSet: Type.String({ maxLength: 420 }),
 	set: list(Type.String({ maxLength: 5000 }), 10_000),
 	release: list(Key, 10_000)
 });

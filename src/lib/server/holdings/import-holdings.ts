@@ -21,12 +21,13 @@ export async function matchInCollection(
 ): Promise<HoldingsMatch> {
 	return matchHoldings(
 		rows,
-		(await candidates(db, rows, choices)).map(({ release }) => release),
+		(await candidatesOfRows(db, rows, choices)).map(({ release }) => release),
 		choices
 	);
 }
 
-async function candidates(
+/** The checklists that rows of a list may be of, and those that were chosen. */
+export async function candidatesOfRows(
 	db: Reader,
 	rows: readonly HoldingRow[],
 	choices: Readonly<Record<string, string>>

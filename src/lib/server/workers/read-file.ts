@@ -5,6 +5,7 @@ import type {
 	TableChoice
 } from '../../formats/read-checklist.ts';
 import type { HoldingsChoice, HoldingsReading } from '../../formats/read-holdings.ts';
+import type { OffersChoice, OffersReading } from '../../formats/read-offers.ts';
 import { runTask, TooMuch } from './run-task.ts';
 
 /** Reads a checklist file in a worker; one that takes too long or too much memory is a problem like others. */
@@ -32,6 +33,15 @@ export async function readHoldingsFile(
 	signal: AbortSignal
 ): Promise<HoldingsReading> {
 	return runTask('readHoldings', { bytes, choice }, signal).catch(givenUp);
+}
+
+/** The same for a seller's list. */
+export async function readOffersFile(
+	bytes: Uint8Array,
+	choice: OffersChoice,
+	signal: AbortSignal
+): Promise<OffersReading> {
+	return runTask('readOffers', { bytes, choice }, signal).catch(givenUp);
 }
 
 function givenUp(error: unknown) {

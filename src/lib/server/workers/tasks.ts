@@ -1,6 +1,7 @@
 import type { LabelGrid } from '../../core/print/label-grid.ts';
 import { printBinder, type BinderSheet, type PrintOptions } from '../binders/print-sheets.ts';
 import { readBinder } from '../binders/read-binder.ts';
+import { conditionView, type ConditionAsk } from '../buying/condition/condition-view.ts';
 import { finishView } from '../buying/finish/finish-view.ts';
 import { fairView } from '../buying/plan/fair-view.ts';
 import { planView, type PlanTold } from '../buying/plan/plan-view.ts';
@@ -21,6 +22,7 @@ import { storageView } from '../storage/plan/storage-view.ts';
 import { printLabels } from '../storage/labels/print-labels.ts';
 import type { Problem } from '../../core/problem.ts';
 import { readCardList, readChecklist, type TableChoice } from '../../formats/read-checklist.ts';
+import { readOffers, type OffersChoice } from '../../formats/read-offers.ts';
 import { readHoldings, type HoldingsChoice } from '../../formats/read-holdings.ts';
 import type { Paper } from '../../core/print/paper.ts';
 import { countOwned, readCopies } from '../copies/read-copies.ts';
@@ -75,6 +77,8 @@ export const TASKS = {
 		readonly bytes: Uint8Array;
 		readonly choice: HoldingsChoice;
 	}) => readHoldings(bytes, choice),
+	readOffers: ({ bytes, choice }: { readonly bytes: Uint8Array; readonly choice: OffersChoice }) =>
+		readOffers(bytes, choice),
 	exportHoldings: ({ form }: { readonly form: 'csv' | 'xlsx' }) =>
 		withReader(readSettings(process.env), (db) => exportHoldings(db, form)),
 	finishView: () => withReader(readSettings(process.env), (db) => finishView(db)),
@@ -86,6 +90,8 @@ export const TASKS = {
 	/** What to carry to a fair, as JSON. */
 	fairView: (_: undefined, tell: (told: Progress) => void) =>
 		withReader(readSettings(process.env), async (db) => JSON.stringify(await fairView(db, tell))),
+	conditionView: (ask: ConditionAsk) =>
+		withReader(readSettings(process.env), (db) => conditionView(db, ask)),
 	tradesView: (choice: TradeChoice) =>
 		withReader(readSettings(process.env), (db) => tradesView(db, choice)),
 	readWants: () => withReader(readSettings(process.env), (db) => readWants(db)),

@@ -4,7 +4,9 @@
 	import Field from '$lib/ui/Field.svelte';
 	import { countOf } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
+	import NextSeller from './NextSeller.svelte';
 	import OfferPane from './OfferPane.svelte';
+	import RandomLot from './RandomLot.svelte';
 	import SellerForm from './SellerForm.svelte';
 
 	let { data, form } = $props();
@@ -21,6 +23,7 @@
 	</p>
 	<SellerForm seller={null} currency={data.currency} problems={problemsOf('new seller')} />
 {:else}
+	{#if data.next.length > 0}<NextSeller next={data.next} currency={data.currency} />{/if}
 	<nav class="mb-3 flex flex-wrap gap-1" aria-label="Sellers">
 		{#each data.sellers as { id, name, offers } (id)}
 			<a
@@ -46,7 +49,13 @@
 					: `; trust ${seller.trust} of 5`}{seller.note ? `. ${seller.note}` : ''}
 			</p>
 			{#if data.ground}<OfferPane {data} {seller} ground={data.ground} />{/if}
-			<details class="mt-6" open={problemsOf('seller') !== undefined}>
+			{#if data.ground}
+				<details class="mt-6">
+					<summary class="font-semibold">An unsorted lot of {data.ground.release.name}</summary>
+					<RandomLot {...data.ground.lot} currency={seller.currency} />
+				</details>
+			{/if}
+			<details class="mt-3" open={problemsOf('seller') !== undefined}>
 				<summary class="font-semibold">Change {seller.name}</summary>
 				<div class="mt-2">
 					<SellerForm {seller} currency={data.currency} problems={problemsOf('seller')} />

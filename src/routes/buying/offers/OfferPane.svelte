@@ -58,7 +58,7 @@
 <PriceLine
 	bind:line={reader.line}
 	label="What {seller.name} offers"
-	placeholder="5x3 0.40 nm; 7 1.20; all commons 9 (shipped)"
+	placeholder="5x9 0.40 nm (5 for 1.50); 7 1.20; all commons 9 (shipped)"
 	reading={reader.reading}
 	flags={[]}
 	currency={seller.currency}
@@ -66,6 +66,11 @@
 	{apply}
 />
 <ProblemAlert {problems} class="mb-3" />
+<p class="mb-3 text-sm">
+	<a class="prose-link" href={resolve(`/buying/offers/file?seller=${seller.id}`)}
+		>Take in a list as XLSX or CSV</a
+	>{#if data.waiting > 0}, <strong>{countOf(data.waiting, 'row')} to settle</strong>{/if}
+</p>
 {#if data.offers.length + data.bundles.length > 0}
 	<p class="mb-1">
 		{countOf(data.offers.length, 'offer')}, <strong>{wanted} wanted</strong>{data.bundles.length > 0
@@ -89,14 +94,14 @@
 				>
 			</li>
 		{/each}
-		{#each data.offers as { id, name, release, quantity, condition, minor, isWanted } (id)}
+		{#each data.offers as { id, name, release, quantity, condition, minor, lots, isWanted } (id)}
 			<li class="flex items-center gap-2 border-t border-base-300 py-1" data-testid="offer">
 				<span class="min-w-0 flex-1 truncate" title="{name}, {release}">
 					{#if isWanted}<span class="text-primary" title="wanted">●</span><span class="sr-only"
 							>wanted</span
 						>{/if}
 					{name}{quantity > 1 ? ` × ${quantity}` : ''}
-					<span class="text-sm quiet">{condition ?? ''}</span>
+					<span class="text-sm quiet">{[condition, lots].filter(Boolean).join('; ')}</span>
 				</span>
 				<span>{formatMoney(minor, seller.currency)}</span>
 				<button

@@ -95,6 +95,15 @@
 			value={seller?.note ?? ''}
 		/></Field
 	>
+	<label class="flex items-center gap-2 text-sm"
+		><input
+			type="checkbox"
+			class="checkbox checkbox-sm"
+			name="isListWhole"
+			value="yes"
+			checked={seller?.isListWhole ?? false}
+		/> Their whole list was looked through</label
+	>
 	<button class="btn btn-primary btn-sm">{seller ? 'Save' : 'Add the seller'}</button>
 	{#if seller}
 		<button class="btn btn-ghost btn-sm" formaction="?/remove" formnovalidate

@@ -6,7 +6,7 @@
 	import { countOf } from '$lib/ui/numerals';
 	import ColumnChoice from '$lib/ui/ColumnChoice.svelte';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
-	import SetChoice from './SetChoice.svelte';
+	import SetChoice from '$lib/ui/SetChoice.svelte';
 	import UnmatchedList from './UnmatchedList.svelte';
 	import Field from '$lib/ui/Field.svelte';
 

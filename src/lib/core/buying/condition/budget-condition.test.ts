@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import type { Condition } from '../../copies/condition.ts';
+import { conditionChoices } from './condition-choices.ts';
 import { budgetCondition, type ConditionSlot } from './budget-condition.ts';
 
 const choice = fc.record({
@@ -98,5 +100,36 @@ describe('budgetCondition', () => {
 		expect(curve.at(-1)?.minor).toBe(5000);
 		expect(() => budgetCondition([{ key: 'a', choices: [], pinned: 'x' }], {})).toThrow(RangeError);
 		expect(budgetCondition([], { budgetMinor: 0 }).best).toMatchObject({ minor: 0, choices: [] });
+	});
+});
+
+describe('the conditions that a card may be bought in', () => {
+	const percents = { 'near mint': 100, excellent: 50, 'very good': 30, good: 20 };
+	const point = (minor: number, condition?: Condition) => ({
+		...{
+			version: 'r/a',
+			lowMinor: minor,
+			highMinor: minor,
+			kind: 'asking' as const,
+			on: '1996-10-01'
+		},
+		...(condition ? { condition } : {})
+	});
+	test.each([
+		// ● A lightly played one is about half: common practice, no source.
+		['a price near mint: the others are parts of it', [point(1000)], null, [1000, 500, 300, 200]],
+		[
+			'what is said of a condition counts',
+			[point(1000), point(420, 'excellent')],
+			null,
+			[1000, 420, 300, 200]
+		],
+		['reckoned back from a worse one', [point(300, 'excellent')], null, [600, 300, 180, 120]],
+		['by its neighbours', [], 800, [800, 400, 240, 160]],
+		['nothing is known', [], null, null]
+	] as const)('%s', (_, points, estimate, minors) => {
+		const choices = conditionChoices('r/a', points, percents, estimate);
+		expect(choices?.map(({ minor }) => minor) ?? null).toEqual(minors);
+		expect(choices?.map(({ quality }) => quality) ?? null).toEqual(minors && [7, 5, 3, 2]);
 	});
 });

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { formatPostage, parsePostage } from './parse-postage.ts';
+import { formatPriceBreaks, parsePriceBreaks } from './parse-price-breaks.ts';
 import { checkPostageRule, postageOf, type PostageRule } from './postage-rule.ts';
 import { priceByBreaks } from './price-breaks.ts';
 
@@ -117,4 +118,32 @@ describe('postage', () => {
 		);
 		expect(() => priceByBreaks([{ count: 0, minor: 1 }], 1, 1)).toThrow(RangeError);
 	});
+});
+
+test('lots are read as they are written; what is none is named', () => {
+	const lots = fc.uniqueArray(
+		fc.record({
+			count: fc.integer({ min: 2, max: 999 }),
+			minor: fc.integer({ min: 0, max: 99_999 })
+		}),
+		{ minLength: 1, maxLength: 5, selector: ({ count }) => count }
+	);
+	fc.assert(
+		fc.property(lots, (drawn) => {
+			const sorted = [...drawn].sort((a, b) => a.count - b.count);
+			const read = parsePriceBreaks(formatPriceBreaks(sorted, 'EUR'), 'EUR');
+			expect(read).toEqual({ ok: true, value: sorted, notes: [] });
+		})
+	);
+	for (const bad of [
+		'',
+		'five',
+		'1 for 2',
+		'5 for',
+		'5 for 1, 5 for 2',
+		'5 for 1 and a half',
+		'5 for USD 1'
+	]) {
+		expect(parsePriceBreaks(bad, 'EUR').ok, bad).toBe(false);
+	}
 });

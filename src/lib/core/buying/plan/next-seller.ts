@@ -20,6 +20,8 @@ export interface SeenSeller {
 	readonly found: readonly { readonly want: string; readonly minor: number }[];
 	/** Wants that were looked for there and not found. */
 	readonly notFound: readonly string[];
+	/** What was found was picked out of a list, not looked for want by want: it says nothing of the rest. */
+	readonly isPicked?: boolean;
 	/** How many of one common they hold at most: who has many of one probably has the others. */
 	readonly deepest?: number;
 }
@@ -60,8 +62,9 @@ export function nextSeller(
 	sellers: readonly SeenSeller[]
 ): readonly SellerOutlook[] {
 	const byKey = new Map(wants.map((want) => [want.key, want]));
-	const looks = sum(sellers, ({ found, notFound }) => found.length + notFound.length);
-	const hits = sum(sellers, ({ found }) => found.length);
+	const telling = sellers.filter(({ isPicked }) => !isPicked);
+	const looks = sum(telling, ({ found, notFound }) => found.length + notFound.length);
+	const hits = sum(telling, ({ found }) => found.length);
 	const usualChance = (hits + 1) / (looks + 2);
 	const levels = sellers.map(({ found }) => levelOf(found));
 	const usualLevel = median(levels.flatMap((level) => level ?? [])) ?? 1;
@@ -69,9 +72,8 @@ export function nextSeller(
 		.map((seller, s): SellerOutlook => {
 			const { key, postage, found, notFound, deepest = 0 } = seller;
 			const deep = deepest >= DEEP_FROM ? DEEP_LOOKS : 0;
-			const chance =
-				(found.length + deep + PRIOR_LOOKS * usualChance) /
-				(found.length + notFound.length + deep + PRIOR_LOOKS);
+			const [seen, all] = seller.isPicked ? [0, 0] : [found.length, found.length + notFound.length];
+			const chance = (seen + deep + PRIOR_LOOKS * usualChance) / (all + deep + PRIOR_LOOKS);
 			const level = levels[s] ?? usualLevel;
 			const isSeen = new Set([...found.map(({ want }) => want), ...notFound]);
 			const open = wants.filter((want) => !isSeen.has(want.key));

@@ -1,4 +1,5 @@
 import { and, eq } from 'drizzle-orm';
+import { isAboutLots, parsePriceBreaks } from '../../../core/buying/offers/parse-price-breaks.ts';
 import { readPriceLine } from '../../../core/buying/prices/read-price-line.ts';
 import { numberingsOf } from '../../../core/checklist/numbering.ts';
 import { bad, good, type Outcome, type Problem } from '../../../core/problem.ts';
@@ -9,6 +10,7 @@ import { offerBundles, offers, sellers } from '../../database/tables/index.ts';
 import { makeChange, refused } from '../../journal/change.ts';
 import { loadRelease } from '../../releases/load-release.ts';
 import { readWants } from '../wants/read-wants.ts';
+import { keepOffers } from './keep-offers.ts';
 
 /** A phrase that begins with "all". */
 const NAMES_A_GROUP = /(?:^|[;\n])\s*all(?=\s)/i;
@@ -17,7 +19,7 @@ const SHIPPED = /\b(?:shipped|post(?:age)? (?:paid|included|free)|with postage)\
 
 /**
  * Keeps what a seller offers, typed while looking at their list: `5x3 0.40 nm; 7 1.20; all commons 9 (shipped)`. "x3"
- * says how many there are; a sum for several cards together is a bundle, with its postage where "(shipped)" is said.
+ * says how many there are, "(5 for 1.50)" what several cost; a sum for several cards together is a bundle, with its postage where "(shipped)" is said.
  * What was known of the same card in the same condition there is replaced. With any problem nothing is kept.
  */
 export function sayOffers(
@@ -59,30 +61,22 @@ export function sayOffers(
 			return refused([{ message: 'the line offers nothing', remedy: 'Write: 5x3 0.40 nm.' }]);
 		}
 		const at = { sellerId, releaseId: stored.id, seenOn: collection.now().slice(0, 10) };
-		const known = await tx
-			.select()
-			.from(offers)
-			.where(and(eq(offers.sellerId, sellerId), eq(offers.releaseId, stored.id)));
-		const nameOf = (version: string, condition: string | null, grade: number | null) =>
-			`${version} ${condition ?? ''} ${grade ?? ''}`;
-		const said = new Set(
-			prices.map(({ version, condition = null, grade = null }) => nameOf(version, condition, grade))
-		);
-		await record.remove(
-			offers,
-			known
-				.filter(({ version, condition, grade }) => said.has(nameOf(version, condition, grade)))
-				.map(({ id }) => id)
-		);
-		await record.insert(
-			offers,
-			prices.map(({ version, quantity, price, condition, grade, reason }) => ({
-				...at,
-				...{ version, quantity, condition: condition ?? null, grade: grade ?? null },
-				breaks: [{ count: 1, minor: price.highMinor }],
-				note: reason ?? null
-			}))
-		);
+		const broken: Problem[] = [];
+		const fresh = prices.map(({ version, quantity, price, condition, grade, reason }) => {
+			// "(5 for 1.50)" behind a price says what five cost.
+			const lots = isAboutLots(reason ?? '')
+				? parsePriceBreaks(reason ?? '', seller.currency)
+				: null;
+			if (lots && !lots.ok) broken.push(...lots.problems);
+			return {
+				...{ releaseId: stored.id, seenOn: at.seenOn, version, quantity },
+				...{ condition: condition ?? null, grade: grade ?? null },
+				breaks: [{ count: 1, minor: price.highMinor }, ...(lots?.ok ? lots.value : [])],
+				note: lots ? null : (reason ?? null)
+			};
+		});
+		if (broken.length > 0) return refused(broken);
+		await keepOffers(record, tx, sellerId, fresh);
 		const bundles = lumps.map((lump) => lump.words.toLowerCase());
 		const before = await tx
 			.select()

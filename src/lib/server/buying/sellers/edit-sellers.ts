@@ -5,7 +5,7 @@ import { bad, good, type Outcome, type Problem } from '../../../core/problem.ts'
 import type { SellerId } from '../../../core/row-id.ts';
 import { parseAmount } from '../../../core/worth/amount.ts';
 import type { Collection } from '../../database/open.ts';
-import { offerBundles, offers, orders, sellers } from '../../database/tables/index.ts';
+import { offerBundles, offerRows, offers, orders, sellers } from '../../database/tables/index.ts';
 import { makeChange, refused } from '../../journal/change.ts';
 import { HUB, type KeptHub } from '../../preferences/hub.ts';
 import { writePreference } from '../../preferences/preferences.ts';
@@ -21,6 +21,8 @@ export interface SellerDraft {
 	readonly days: number | null;
 	readonly daysToHub: number | null;
 	readonly trust: number | null;
+	/** All of their list was looked through. Left out: it was not. */
+	readonly isListWhole?: boolean;
 	readonly note: string;
 }
 
@@ -75,9 +77,9 @@ function readSeller(draft: SellerDraft): Outcome<Omit<typeof sellers.$inferInser
 		problems.push(...least.problems.map((problem) => ({ ...problem, field: 'leastOrder' })));
 	}
 	if (problems.length > 0) return bad(problems);
-	const { days, daysToHub, trust } = draft;
+	const { days, daysToHub, trust, isListWhole = false } = draft;
 	return good({
-		...{ currency, direct, toHub, days, daysToHub, trust },
+		...{ currency, direct, toHub, days, daysToHub, trust, isListWhole },
 		leastOrderMinor: least?.ok ? least.value.minor : null,
 		note: draft.note.trim() === '' ? null : draft.note.trim()
 	});
@@ -91,7 +93,7 @@ export function removeSeller(
 	return makeChange(collection, async (record, tx) => {
 		const [row] = await tx.select().from(sellers).where(eq(sellers.id, id));
 		if (!row) return refused([{ message: 'there is no such seller', remedy: 'Reload the page.' }]);
-		for (const table of [offers, offerBundles] as const) {
+		for (const table of [offers, offerBundles, offerRows] as const) {
 			const rows = await tx.select({ id: table.id }).from(table).where(eq(table.sellerId, id));
 			await record.remove(
 				table,

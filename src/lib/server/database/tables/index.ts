@@ -19,7 +19,7 @@ export { goals } from './goals.ts';
 export { journal } from './journal.ts';
 export { lookAlikes } from './look-alikes.ts';
 export { ownKinds } from './own-kinds.ts';
-export { offerBundles, offers } from './offers.ts';
+export { offerBundles, offerRows, offers } from './offers.ts';
 export { bids, orderLines, orders } from './orders.ts';
 export { paletteFinishes } from './palette-finishes.ts';
 export { parallels } from './parallels.ts';

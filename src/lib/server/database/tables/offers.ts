@@ -1,9 +1,10 @@
 import { sqliteTable, check, index, integer, real, text } from 'drizzle-orm/sqlite-core';
 import { sql } from 'drizzle-orm';
 import type { PriceBreak } from '../../../core/buying/offers/price-breaks.ts';
+import type { OfferRow } from '../../../core/buying/offers/match-offers.ts';
 import type { BundleItem } from '../../../core/buying/offers/offer.ts';
 import type { Condition } from '../../../core/copies/condition.ts';
-import type { OfferId, ReleaseId, SellerId } from '../../../core/row-id.ts';
+import type { OfferId, OfferRowId, ReleaseId, SellerId } from '../../../core/row-id.ts';
 import { releases } from './releases.ts';
 import { sellers } from './sellers.ts';
 
@@ -66,4 +67,18 @@ export const offerBundles = sqliteTable(
 		index('offer_bundles_seller').on(table.sellerId),
 		index('offer_bundles_release').on(table.releaseId)
 	]
+);
+
+/** Rows of a seller's list that fit no card, or whose price was not understood: kept to be settled. */
+export const offerRows = sqliteTable(
+	'offer_rows',
+	{
+		id: integer().$type<OfferRowId>().primaryKey({ autoIncrement: true }),
+		sellerId: sellerId(),
+		/** The file. */
+		source: text().notNull(),
+		reason: text().notNull(),
+		row: text({ mode: 'json' }).$type<OfferRow>().notNull()
+	},
+	(table) => [index('offer_rows_seller').on(table.sellerId)]
 );

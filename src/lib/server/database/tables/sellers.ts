@@ -16,5 +16,7 @@ export const sellers = sqliteTable('sellers', {
 	daysToHub: integer(),
 	/** 0 to 5, as its owner sees it; null: nothing is known. */
 	trust: integer(),
+	/** All of their list was looked through: what is not offered there they do not have. */
+	isListWhole: integer({ mode: 'boolean' }).notNull().default(false),
 	note: text()
 });

@@ -1,0 +1,1 @@
+ALTER TABLE `sellers` ADD `is_list_whole` integer DEFAULT false NOT NULL;
