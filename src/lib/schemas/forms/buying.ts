@@ -182,3 +182,10 @@ export const SettleOfferSchema = Type.Object({
 	line: Type.String({ minLength: 1, maxLength: 2000 })
 });
 export const DropOfferRowSchema = Type.Object({ row: OfferRowOf });
+
+/** Asks the practice market, lets days pass there, or leaves it. */
+export const MarketSchema = Type.Union([
+	Type.Object({ ask: Type.Literal(true) }, closed),
+	Type.Object({ wait: Type.Integer({ minimum: 1, maximum: 60 }) }, closed),
+	Type.Object({ leave: Type.Literal(true) }, closed)
+]);

@@ -4,6 +4,7 @@
 	import Field from '$lib/ui/Field.svelte';
 	import { countOf } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
+	import PracticeMarket from '../PracticeMarket.svelte';
 	import NextSeller from './NextSeller.svelte';
 	import OfferPane from './OfferPane.svelte';
 	import RandomLot from './RandomLot.svelte';
@@ -70,6 +71,7 @@
 		</div>
 	</details>
 {/if}
+<PracticeMarket isHere={data.sellers.some(({ market }) => market !== null)} />
 <details class="mt-3" open={problemsOf('hub') !== undefined}>
 	<summary class="font-semibold"
 		>The hub{data.hub

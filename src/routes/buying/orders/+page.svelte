@@ -2,6 +2,7 @@
 	import { resolve } from '$app/paths';
 	import { countOf, formatMoney } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
+	import PracticeMarket from '../PracticeMarket.svelte';
 	import Arrived from './Arrived.svelte';
 	import BidLine from './BidLine.svelte';
 	import BoughtForm from './BoughtForm.svelte';
@@ -19,6 +20,7 @@
 			{ name: 'asked back', minor: data.committed.claimsMinor }
 		].filter(({ minor }) => minor > 0)
 	);
+	const atMarket = $derived(data.underWay.filter(({ reference }) => reference !== null).length);
 	const coming = $derived(data.underWay.reduce((sum, { cards }) => sum + cards, 0));
 	const form = $derived({
 		releases: data.releases,
@@ -58,6 +60,7 @@
 		</p>
 	{/each}
 </section>
+{#if atMarket > 0}<div class="mb-6"><PracticeMarket isHere orders={atMarket} /></div>{/if}
 <section class="mb-6" aria-labelledby="bids">
 	<h2 id="bids" class="mb-1 font-serif text-xl">Open bids</h2>
 	{#if data.bids.length > 0}

@@ -6,6 +6,7 @@ import type { OfferId, OrderId, SellerId } from '../../../core/row-id.ts';
 import type { Collection, Transaction } from '../../database/open.ts';
 import { offerBundles, offers, releases, sellers } from '../../database/tables/index.ts';
 import { makeChange, refused } from '../../journal/change.ts';
+import { practiceMarket, PRACTICE_MARKET } from '../market/practice.ts';
 import { asBundle, asOffer, asSeller } from '../offers/offer-rows.ts';
 import { dayAfter } from './day-after.ts';
 import { insertOrder } from './order-rows.ts';
@@ -17,8 +18,6 @@ export interface OrderDraft {
 	readonly offers: readonly { readonly offer: OfferId; readonly quantity: number }[];
 	/** Bundles, by their ids. */
 	readonly bundles: readonly number[];
-	/** What a market knows it by. */
-	readonly reference?: string;
 }
 
 /**
@@ -36,6 +35,17 @@ export function placeOrder(
 		const priced = priceOrder({ seller, way: draft.way, taken, bundles });
 		if (!priced.ok) return refused(priced.problems);
 		const { lines, postageMinor } = priced.value;
+		// What is sold at a market is ordered there: it may be gone.
+		const placed =
+			row.market === PRACTICE_MARKET && row.marketKey !== null
+				? await practiceMarket(record, tx).order({
+						...{ seller: row.marketKey, way: draft.way },
+						lines: lines.map(({ version, condition = null, quantity, minor }) => ({
+							...{ version, condition, quantity, minor }
+						}))
+					})
+				: good({ reference: null });
+		if (!placed.ok) return refused(placed.problems);
 		const known = await tx.select({ id: releases.id, key: releases.key }).from(releases);
 		const releaseOf = new Map(known.map(({ id, key }) => [key, id]));
 		const bought = lines.flatMap(({ from: _, ...line }) => {
@@ -50,7 +60,7 @@ export function placeOrder(
 				...{ sellerId: row.id, from: row.name, way: draft.way, currency: row.currency },
 				...{ state: 'awaiting payment', stateOn: today, orderedOn: today, postageMinor },
 				expectedOn: days === null ? null : dayAfter(today, days),
-				reference: draft.reference ?? null
+				reference: placed.value.reference
 			},
 			bought,
 			collection.now()

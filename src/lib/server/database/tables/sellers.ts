@@ -18,5 +18,8 @@ export const sellers = sqliteTable('sellers', {
 	trust: integer(),
 	/** All of their list was looked through: what is not offered there they do not have. */
 	isListWhole: integer({ mode: 'boolean' }).notNull().default(false),
-	note: text()
+	note: text(),
+	/** The market that they sell at, and what it knows them by; null: they are kept by hand. */
+	market: text(),
+	marketKey: text()
 });
