@@ -97,3 +97,106 @@ test('offers typed at a seller’s list change the plan, and a seller out of it 
 	await expect(page.getByTestId('fair-want').filter({ hasNotText: 'Tolling' })).toHaveCount(0);
 	await expect(page.getByTestId('fair-want').first()).toContainText(/€\d/);
 });
+
+test('what is ordered is on its way, at the hub, checked in with a claim, and settled, with keys', async ({
+	page,
+	ownDemo: { url }
+}) => {
+	await open(page, `${url}/buying/orders`);
+	await expect(page.getByTestId('committed')).toContainText('under way');
+	await expect(page.getByTestId('hub')).toContainText(/Wait \d+ days: that saves/);
+	const order = page.getByTestId('order').filter({ hasText: 'Kelp & Sons' });
+	await order.getByRole('button', { name: 'Ask for shipment' }).press('Enter');
+	await expect(
+		order.getByRole('listitem').filter({ hasText: 'shipment asked for' })
+	).toHaveAttribute('aria-current', 'step');
+	await order.getByRole('button', { name: 'It is shipped' }).press('Enter');
+	await order.getByRole('button', { name: 'Check in' }).press('Enter');
+	// The first line has the focus: none of it came.
+	await page.keyboard.press('0');
+	await expect(order.getByText('1 short, ask back')).toBeVisible();
+	await order.getByLabel('99 Bell: condition').selectOption('good');
+	await order.getByPlaceholder('0.00').fill('0.50');
+	await order.getByRole('button', { name: /Check in 7 cards/ }).press('Enter');
+	await expect(page.getByTestId('order').filter({ hasText: 'Kelp & Sons' })).toHaveCount(0);
+	const here = page.getByTestId('arrived').filter({ hasText: 'Kelp & Sons' });
+	await here.getByLabel('99 Bell: given back').fill('0.30');
+	await here.getByRole('button', { name: 'Settle' }).last().press('Enter');
+	await expect(here.getByLabel('99 Bell: given back')).toHaveCount(0);
+	await page.keyboard.press('Control+z');
+	await expect(here.getByLabel('99 Bell: given back')).toBeVisible();
+
+	await page.getByLabel('211 Amber Shoal Lightship: won for').fill('12');
+	await page.keyboard.press('Enter');
+	await expect(page.getByTestId('order').filter({ hasText: 'Lantern Hall sale 12' })).toBeVisible();
+	await page.getByText('Record something taken along').press('Enter');
+	const form = page.locator('form').filter({ hasText: 'For, all together' });
+	await form.getByLabel('Release').selectOption({ label: 'Harbour Lights 1994' });
+	await form.getByLabel('Cards').fill('2 999');
+	await form.getByLabel('For, all together').fill('3');
+	await form.getByLabel('From whom').fill('Pier market');
+	await page.keyboard.press('Enter');
+	await expect(page.getByRole('alert')).toContainText('999');
+	await form.getByLabel('Cards').fill('2 4 6');
+	await page.keyboard.press('Enter');
+	await expect(page.getByTestId('arrived').filter({ hasText: 'Pier market' })).toContainText(
+		'€1.00 a card'
+	);
+});
+
+test('a trade is fair, is recorded and undone; a list is taken in, and the practice market moves an order', async ({
+	page,
+	ownDemo: { url }
+}) => {
+	await open(page, `${url}/buying/trades`);
+	await page.getByLabel('With').selectOption('Mara Quill');
+	const trade = page.getByTestId('trade');
+	await expect(trade).toContainText(/2 cards for \d/);
+	await page.getByLabel('A card without a price counts').fill('0.20');
+	await page.keyboard.press('Enter');
+	await expect(trade).toContainText(/6 cards for \d/);
+	await page.getByLabel('20 Bram Sandys in the trade').selectOption('without');
+	await expect(trade).toContainText(/5 cards for \d/);
+	await trade.getByRole('button', { name: 'It is traded' }).press('Enter');
+	await expect(page.getByText(/Recorded: 5 given/)).toBeVisible();
+	await page.keyboard.press('Control+z');
+	await expect(trade).toContainText(/5 cards for \d/);
+
+	await open(page, `${url}/buying/offers`);
+	await expect(page.getByTestId('next-seller').first()).toContainText('not looked for');
+	await page.getByText('The practice market').press('Enter');
+	await page.getByRole('button', { name: 'Ask what it offers' }).press('Enter');
+	await expect(page.getByText(/4 stalls, \d+ offers/)).toBeVisible();
+	await page.getByRole('link', { name: /^Low Tide Stall/ }).press('Enter');
+	await page.getByRole('link', { name: 'Take in a list as XLSX or CSV' }).press('Enter');
+	await page
+		.getByLabel('Or paste it')
+		.fill('No.,Cond,Each,Lots\nK1,NM,20,\n999,NM,1,\n2,NM,0.40,5 for 1.50');
+	await page.getByLabel('Where a row names no set').selectOption('Harbour Lights 1994');
+	await page.getByRole('button', { name: 'Preview' }).press('Enter');
+	await expect(page.getByTestId('offers-found')).toHaveText('2');
+	await page.getByRole('button', { name: /Take in 2 offers, keep 1/ }).press('Enter');
+	await expect(page.getByTestId('waiting-row')).toContainText('has no 999');
+	await page.getByLabel('Release of line 3').selectOption('Harbour Lights 1994');
+	await page.getByLabel('Card of line 3').fill('4');
+	await page.keyboard.press('Enter');
+	await expect(page.getByTestId('waiting-row')).toHaveCount(0);
+
+	await open(page, `${url}/buying/plan`);
+	await page.getByText('Sellers in or out').click();
+	await page.getByLabel('Two Oars in the plan').selectOption('with');
+	await expect(page.getByTestId('leave-out')).toBeVisible({ timeout: 40_000 });
+	const order = page.getByTestId('plan-order').filter({ hasText: 'Two Oars' });
+	await order.getByRole('button', { name: 'It is ordered' }).press('Enter');
+	await expect(order.getByText('✓ ordered')).toBeVisible();
+	await open(page, `${url}/buying/orders`);
+	const placed = page.getByTestId('order').filter({ hasText: 'Two Oars' });
+	await expect(
+		placed.getByRole('listitem').filter({ hasText: 'awaiting payment' })
+	).toHaveAttribute('aria-current', 'step');
+	await page.getByRole('button', { name: 'A week passes' }).press('Enter');
+	await expect(page.getByText(/Day 7 of the market/)).toBeVisible();
+	await expect(
+		placed.getByRole('listitem').filter({ hasText: 'awaiting payment' })
+	).not.toHaveAttribute('aria-current', 'step');
+});

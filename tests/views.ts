@@ -58,6 +58,10 @@ export const VIEWS = [
 	'/buying/prices?goal=1',
 	'/buying/wants',
 	'/buying/offers',
+	'/buying/offers/file?seller=1',
 	'/buying/plan',
+	'/buying/orders',
+	'/buying/trades?friend=Mara%20Quill',
+	'/buying/condition?goal=1&budget=90&average=6',
 	'/buying/fair'
 ];

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { parseAmount } from '$lib/core/worth/amount';
+	import { formatMinor } from '$lib/core/worth/minor-units';
 	import { RIVALS } from '$lib/core/buying/plan/rival-plans';
 	import type { PlanView } from '$lib/server/buying/plan/plan-view';
 	import { countOf, formatMoney } from '$lib/ui/numerals';
@@ -8,7 +10,24 @@
 	const money = (minor: number) => formatMoney(minor, view.currency);
 	const { report, plan } = $derived(view);
 	const most = $derived(Math.max(1, ...report.curve.map(({ totalMinor }) => totalMinor)));
+	const MOST_LISTED = 12;
 	const nameOf = (key: string | null) => (key === null ? '' : (plan.names.sellers[key] ?? key));
+	/** What each card adds, its share of the postage with it: the dearest first. */
+	const dearest = $derived(
+		plan.orders
+			.flatMap(({ lines }) => lines)
+			.filter(({ savesMinor }) => savesMinor > 0)
+			.sort((a, b) => b.savesMinor - a.savesMinor)
+	);
+	/** From which sum on cards are listed; what a tenth of the cards cost at least. */
+	let above = $state('');
+	const limit = $derived.by(() => {
+		const read = above.trim() === '' ? null : parseAmount(above, view.currency);
+		return read?.ok
+			? read.value.minor
+			: (dearest[Math.floor(dearest.length / 10)]?.savesMinor ?? 0);
+	});
+	const over = $derived(dearest.filter(({ savesMinor }) => savesMinor > limit));
 	const line = $derived(
 		report.curve
 			.map(({ covered, totalMinor }) => {
@@ -70,6 +89,41 @@
 					</li>
 				{/each}
 			</ul>
+		</section>
+	{/if}
+	{#if dearest.length > 1}
+		<section aria-labelledby="leave-out" data-testid="leave-out">
+			<h2 id="leave-out" class="mb-1 font-serif text-lg">Leave these out?</h2>
+			<label class="flex items-center gap-2 text-sm"
+				>Each costs more than
+				<input
+					class="input w-20 input-xs"
+					inputmode="decimal"
+					placeholder={formatMinor(limit, view.currency)}
+					bind:value={above}
+				/></label
+			>
+			<p class="my-1 text-sm">
+				{countOf(over.length, 'card')}; without them the plan is
+				<strong
+					>{money(
+						over.reduce((sum, { savesMinor, quantity }) => sum + savesMinor * quantity, 0)
+					)}</strong
+				>
+				cheaper at least.
+			</p>
+			<ul class="text-sm">
+				{#each over.slice(0, MOST_LISTED) as { want, offer, savesMinor } (want + offer)}
+					<li class="flex justify-between gap-2">
+						<span class="min-w-0 truncate"
+							>{plan.names.wants[want]?.name ?? want} {plan.names.wants[want]?.title ?? ''}</span
+						><span>{money(savesMinor)}</span>
+					</li>
+				{/each}
+			</ul>
+			{#if over.length > MOST_LISTED}<p class="text-sm quiet">
+					and {countOf(over.length - MOST_LISTED, 'card')} more
+				</p>{/if}
 		</section>
 	{/if}
 	{#if report.sellers.length > 1}

@@ -31,9 +31,16 @@ export interface SearchOptions {
 
 const ROUND = 40;
 const MOST_ROUNDS = 60;
-const SHAKES = 30;
+/** Changes at random that may fail one after the other. */
+const SHAKES = 25;
+/** The same before a small problem’s first plan is told. */
+const FIRST_SHAKES = 3;
+/** How often bounds and changes take turns; rounds of bounds before that, and what a round must gain. */
+const PASSES = 3;
+const QUICK_ROUNDS = 3;
+const SLOW = 3e-4;
 /** Offers of wants up to which the first plan is improved before it is told. */
-const AT_ONCE = 800;
+const AT_ONCE = 2500;
 /** How far a beginning may be above the best, that it is improved further. */
 const NEAR = 1.08;
 /** How fast a bound is taken up again, and how much it must have gained to be so once more. */
@@ -93,12 +100,16 @@ export function* searchPlan(
 		return bound > value - WHOLE || value - bound <= gap * value;
 	};
 
-	take(search.build(false));
 	const isSmall = model.arcWant.length < AT_ONCE;
-	if (isSmall && model.hub) take(search.build(true));
+	const built = [search.build(false), ...(isSmall && model.hub ? [search.build(true)] : [])];
+	for (const found of built) take(found);
 	// What it lacks may be had all the same.
 	const isOpen = costOfSelection(model, best.selection).uncovered > 0;
-	if (isSmall || isOpen) descendFrom(best.selection.mode);
+	if (isOpen) descendFrom(best.selection.mode);
+	if (isSmall) {
+		for (const { selection } of built) descendFrom(selection.mode.slice());
+		for (let n = 0; n < FIRST_SHAKES; n++) descendFrom(shaken());
+	}
 	yield tell();
 	if (model.hub) take(search.build(true));
 	descendFrom(best.selection.mode);
@@ -110,64 +121,16 @@ export function* searchPlan(
 	}
 	yield tell();
 
-	phase = 'bounds';
 	const fixing = openFixing(model, ways);
-	for (let round = 0; round < MOST_ROUNDS; round++) {
-		let isMoving = false;
-		for (const place of steps) {
-			const { raised, boundAt, step } = place;
-			if (raised && (raised.isDone || raised.bound > best.value - WHOLE)) continue;
-			isMoving = true;
-			const from = raised ?? { at: { want: pricesOf(model, best.selection), hub: 0 } };
-			const offered: Uint8Array[] = [];
-			place.raised = raiseBound(
-				model,
-				boundAt,
-				step,
-				fixing,
-				from,
-				best.value,
-				ROUND,
-				({ way }) => {
-					offered[0] = way.slice();
-				}
-			);
-			if (offered[0]) descendFrom(offered[0]);
-		}
-		yield tell();
-		if (isEnough()) break;
-		if (isMoving) continue;
-		// At rest, but against a worse plan, perhaps: the lowest is taken up again while that helps.
-		const lowestStep = leastOf(steps, ({ raised }) => raised?.bound ?? Infinity);
-		const { raised } = lowestStep ?? {};
-		if (
-			!raised ||
-			raised.bound < restedAt * (1 + WORTH_A_RESTART) ||
-			raised.bound > best.value - WHOLE
-		)
-			break;
-		restedAt = raised.bound;
-		if (lowestStep) lowestStep.raised = { ...raised, pace: RESTART_PACE, isDone: false };
+	// A better plan closes more sellers to the bound, so bounds are taken up again after it.
+	for (let pass = 0; pass < PASSES; pass++) {
+		const before = best.value;
+		yield* raiseBounds(pass === PASSES - 1);
+		if (isEnough() && gap > 0) return tell(tell().bound > best.value - WHOLE);
+		yield* shake();
+		if (isEnough() && gap > 0) return tell(tell().bound > best.value - WHOLE);
+		if (best.value === before) break;
 	}
-	if (isEnough() && gap > 0) return tell(tell().bound > best.value - WHOLE);
-
-	phase = 'shaking';
-	for (let n = 0; n < SHAKES && !isEnough(); n++) {
-		const mode = best.selection.mode.slice();
-		const open = [...mode.keys()].filter((s) => mode[s] !== CLOSED);
-		const shut = [...mode.keys()].filter((s) => mode[s] === CLOSED);
-		for (let k = 0; k < 1 + Math.floor(random() * 3); k++) {
-			const s = open[Math.floor(random() * open.length)];
-			const t = shut[Math.floor(random() * shut.length)];
-			if (s !== undefined && ways[s]?.includes(CLOSED)) mode[s] = CLOSED;
-			const some = t === undefined ? undefined : ways[t];
-			if (t !== undefined && some) mode[t] = some[Math.floor(random() * some.length)] ?? CLOSED;
-		}
-		descendFrom(mode);
-		if (n % 5 === 4) yield tell();
-	}
-	yield tell();
-	if (isEnough() && gap > 0) return tell(tell().bound > best.value - WHOLE);
 
 	phase = 'proof';
 	const branch = makeBrancher(model);
@@ -191,6 +154,75 @@ export function* searchPlan(
 		}
 	}
 	return tell(open.every(({ bound }) => bound > best.value - WHOLE));
+
+	/** Raises the bounds of all steps in turn, until they rest; but for the last pass, until they rise slowly. */
+	function* raiseBounds(isLast: boolean): Generator<SearchState, void> {
+		phase = 'bounds';
+		let before = tell().bound;
+		for (let round = 0; round < MOST_ROUNDS; round++) {
+			let isMoving = false;
+			for (const place of steps) {
+				const { raised, boundAt, step } = place;
+				if (raised && (raised.isDone || raised.bound > best.value - WHOLE)) continue;
+				isMoving = true;
+				const from = raised ?? { at: { want: pricesOf(model, best.selection), hub: 0 } };
+				const offered: Uint8Array[] = [];
+				place.raised = raiseBound(
+					model,
+					boundAt,
+					step,
+					fixing,
+					from,
+					best.value,
+					ROUND,
+					({ way }) => {
+						offered[0] = way.slice();
+					}
+				);
+				if (offered[0]) descendFrom(offered[0]);
+			}
+			yield tell();
+			if (isEnough()) return;
+			const { bound } = tell();
+			if (!isLast && round >= QUICK_ROUNDS && bound - before < SLOW * best.value) return;
+			before = bound;
+			if (isMoving) continue;
+			// At rest, but against a worse plan, perhaps: the lowest is taken up again while that helps.
+			const lowestStep = leastOf(steps, ({ raised }) => raised?.bound ?? Infinity);
+			const { raised } = lowestStep ?? {};
+			const isRested = raised && raised.bound < restedAt * (1 + WORTH_A_RESTART);
+			if (!raised || isRested || raised.bound > best.value - WHOLE) return;
+			restedAt = raised.bound;
+			if (lowestStep) lowestStep.raised = { ...raised, pace: RESTART_PACE, isDone: false };
+		}
+	}
+
+	/** The sellers of the best plan, but for one to three closed and as many opened at random. */
+	function shaken(): Uint8Array {
+		const mode = best.selection.mode.slice();
+		const open = [...mode.keys()].filter((s) => mode[s] !== CLOSED);
+		const shut = [...mode.keys()].filter((s) => mode[s] === CLOSED);
+		for (let k = 0; k < 1 + Math.floor(random() * 3); k++) {
+			const s = open[Math.floor(random() * open.length)];
+			const t = shut[Math.floor(random() * shut.length)];
+			if (s !== undefined && ways[s]?.includes(CLOSED)) mode[s] = CLOSED;
+			const some = t === undefined ? undefined : ways[t];
+			if (t !== undefined && some) mode[t] = some[Math.floor(random() * some.length)] ?? CLOSED;
+		}
+		return mode;
+	}
+
+	/** Changes a few sellers of the best plan at random, until that has not helped for a while. */
+	function* shake(): Generator<SearchState, void> {
+		phase = 'shaking';
+		for (let n = 0, last = 0; n - last < SHAKES && !isEnough(); n++) {
+			const { value } = best;
+			descendFrom(shaken());
+			if (best.value < value) last = n;
+			if (n % 5 === 4) yield tell();
+		}
+		yield tell();
+	}
 
 	/** Where everything is fixed, the plan that is left is costed as it is. */
 	function takeFixed({ ways: some, least, bundle }: Fixing): void {
