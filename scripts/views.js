@@ -46,25 +46,14 @@ export const VIEWS = [
 		act: (page) => page.getByRole('list', { name: 'Rows' }).getByRole('button').nth(1).click()
 	},
 	{ name: 'holders', path: '/boxes/holders' },
-	{
-		name: 'labels',
-		path: '/boxes/labels',
-		act: (page) => page.getByRole('button', { name: 'Start at label 3' }).click()
-	},
-	{
-		name: 'sorting',
-		path: '/boxes/sorting?release=harbour-lights-1994',
-		act: async (page) => {
-			await page.getByRole('button', { name: 'Make a slip: Deal in passes' }).click();
-			await page.getByRole('list', { name: 'Sorting slip' }).waitFor();
-		}
-	},
 	{ name: 'buying', path: '/buying' },
 	{
 		name: 'plan',
 		path: '/buying/plan',
 		act: (page) => page.getByTestId('rival').first().waitFor({ timeout: 60_000 })
 	},
+	{ name: 'orders', path: '/buying/orders' },
+	{ name: 'trades', path: '/buying/trades?friend=Mara%20Quill' },
 	{ name: 'phone-put-away', path: '/boxes/slips/1', size: { width: 390, height: 844 } },
 	{ name: 'phone-wants', path: '/goals/1/wants', size: { width: 390, height: 844 } }
 ];

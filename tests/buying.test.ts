@@ -132,12 +132,12 @@ test('what is ordered is on its way, at the hub, checked in with a claim, and se
 	await page.getByText('Record something taken along').press('Enter');
 	const form = page.locator('form').filter({ hasText: 'For, all together' });
 	await form.getByLabel('Release').selectOption({ label: 'Harbour Lights 1994' });
-	await form.getByLabel('Cards').fill('2 999');
+	await form.getByLabel('Cards', { exact: true }).fill('2 999');
 	await form.getByLabel('For, all together').fill('3');
 	await form.getByLabel('From whom').fill('Pier market');
 	await page.keyboard.press('Enter');
 	await expect(page.getByRole('alert')).toContainText('999');
-	await form.getByLabel('Cards').fill('2 4 6');
+	await form.getByLabel('Cards', { exact: true }).fill('2 4 6');
 	await page.keyboard.press('Enter');
 	await expect(page.getByTestId('arrived').filter({ hasText: 'Pier market' })).toContainText(
 		'€1.00 a card'
@@ -186,7 +186,7 @@ test('a trade is fair, is recorded and undone; a list is taken in, and the pract
 	await page.getByText('Sellers in or out').click();
 	await page.getByLabel('Two Oars in the plan').selectOption('with');
 	await expect(page.getByTestId('leave-out')).toBeVisible({ timeout: 40_000 });
-	const order = page.getByTestId('plan-order').filter({ hasText: 'Two Oars' });
+	const order = page.getByLabel('Order at Two Oars');
 	await order.getByRole('button', { name: 'It is ordered' }).press('Enter');
 	await expect(order.getByText('✓ ordered')).toBeVisible();
 	await open(page, `${url}/buying/orders`);

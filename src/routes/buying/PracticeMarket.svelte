@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { untrack } from 'svelte';
 	import type { Problem } from '$lib/core/problem';
 	import { countOf } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
@@ -10,6 +11,7 @@
 	let problems = $state.raw<readonly Problem[]>([]);
 	let told = $state('');
 	let isBusy = $state(false);
+	let isOpen = $state(untrack(() => orders > 0));
 
 	async function change<Answer>(body: object, say: (answer: Answer) => string) {
 		isBusy = true;
@@ -32,7 +34,7 @@
 	const leave = () => change({ leave: true }, () => 'Its stalls are gone; undo brings them back.');
 </script>
 
-<details class="mt-3" open={isHere && orders > 0}>
+<details class="mt-3" bind:open={isOpen}>
 	<summary class="font-semibold">The practice market</summary>
 	<p class="my-1 max-w-2xl text-sm quiet">
 		A market that is simulated here, to try plans and orders without spending: four invented stalls

@@ -43,7 +43,7 @@
 				)} postage
 				{#if ordered?.has(order.seller)}<span class="ml-2 text-sm text-primary">✓ ordered</span
 					>{:else if place}<button
-						class="btn ml-2 btn-sm print:hidden"
+						class="btn ml-2 font-sans btn-sm print:hidden"
 						title="Its cards are on their way then, and wanted no more; undo takes it back"
 						onclick={() => place(order)}>It is ordered</button
 					>{/if}</span

@@ -1,4 +1,5 @@
 import { error, fail } from '@sveltejs/kit';
+import { desc, eq } from 'drizzle-orm';
 import { rowId } from '$lib/core/row-id';
 import { OFFER_COLUMNS, type OfferColumn } from '$lib/formats/read-offers';
 import { DropOfferRowSchema, SettleOfferSchema } from '$lib/schemas/forms/buying';
@@ -12,6 +13,7 @@ import {
 } from '$lib/server/buying/offers/import-offers';
 import { listSellers } from '$lib/server/buying/plan/read-problem';
 import { theCollection } from '$lib/server/collection';
+import { offers } from '$lib/server/database/tables';
 import { readForm, readFormFile, readFormOf } from '$lib/server/read-form';
 import { listReleases, nameReleases } from '$lib/server/releases/list-releases';
 import { readOffersFile } from '$lib/server/workers/read-file';
@@ -26,9 +28,19 @@ export const load: PageServerLoad = async ({ url, depends }) => {
 	const seller = (await listSellers(db)).find(({ id }) => id === asked);
 	if (!seller) error(404, 'There is no such seller.');
 	const rows = await listOfferRows(db, seller.id);
+	const known = (await listReleases(db)).map(({ key, name }) => ({ key, name }));
+	const [last] = await db
+		.select({ version: offers.version })
+		.from(offers)
+		.where(eq(offers.sellerId, seller.id))
+		.orderBy(desc(offers.id))
+		.limit(1);
+	const lastKey = last?.version.split('/')[0];
 	return {
+		/** The release of what was written down there last. */
+		usual: known.find(({ key }) => key === lastKey)?.name ?? known[0]?.name ?? '',
 		seller,
-		releases: (await listReleases(db)).map(({ key, name }) => ({ key, name })),
+		releases: known,
 		rows: rows.slice(0, MOST_SHOWN),
 		waiting: rows.length
 	};

@@ -27,14 +27,14 @@
 	}
 </script>
 
-<svelte:head><title>A list of {data.seller.name} · Jade Binder</title></svelte:head>
+<svelte:head><title>A list from {data.seller.name} · Jade Binder</title></svelte:head>
 
 <p class="mb-1 quiet">
 	<a class="prose-link" href={resolve(`/buying/offers?seller=${data.seller.id}`)}
 		>{data.seller.name}</a
 	>
 </p>
-<h1 class="mb-2">A list of {data.seller.name}</h1>
+<h1 class="mb-2">Take in a list</h1>
 <p class="mb-4 max-w-2xl quiet">
 	XLSX or CSV, a row an offer: number or subject, and price; besides, set, quantity, condition, and
 	what several cost (5 for 1.50). Rows that fit no card are kept to be settled, and nothing is
@@ -73,7 +73,7 @@
 			spellcheck="false"></textarea></Field
 	>
 	<Field label="Where a row names no set, it is of">
-		<select name="usualSet" class="select w-72 max-w-full">
+		<select name="usualSet" class="select w-72 max-w-full" value={data.usual}>
 			{#each data.releases as { key, name } (key)}<option value={name}>{name}</option>{/each}
 		</select>
 	</Field>

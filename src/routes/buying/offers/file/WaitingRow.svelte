@@ -20,6 +20,10 @@
 			.filter(Boolean)
 			.join(', ')
 	);
+	/** What the row calls its set, where there is one of that name. */
+	const likely = $derived(
+		(releases.find(({ name }) => name === card.set) ?? releases[0])?.key ?? ''
+	);
 	const query = $derived(`&seller=${seller}`);
 </script>
 
@@ -37,6 +41,7 @@
 					name="release"
 					class="select w-48 select-sm"
 					aria-label="Release of line {card.line}"
+					value={likely}
 				>
 					{#each releases as { key, name } (key)}<option value={key}>{name}</option>{/each}
 				</select>
