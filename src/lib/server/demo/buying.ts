@@ -6,7 +6,7 @@ import { chooseGoal } from '../buying/finish/choose-goals.ts';
 import { sayPrices } from '../buying/prices/say-prices.ts';
 import { sayOffers } from '../buying/offers/say-offers.ts';
 import { saveHub, saveSeller } from '../buying/sellers/edit-sellers.ts';
-import { placeBid } from '../buying/bids/bids.ts';
+import { placeBid } from '../buying/orders/bids.ts';
 import { changeOrder } from '../buying/orders/move-order.ts';
 import { placeOrder } from '../buying/orders/place-order.ts';
 import { recordPickUp } from '../buying/orders/record-pick-up.ts';
@@ -56,19 +56,19 @@ export function buyingSteps({
 			}
 		})),
 		...orders.flatMap(({ at, seller, way, versions, then: states }): readonly DemoStep[] => {
-			let id: OrderId | null = null;
+			const placed: OrderId[] = [];
 			return [
 				{
 					when: at,
 					take: async (then) => {
 						const draft = { way, bundles: [], ...(await offersNamed(then, seller, versions)) };
-						({ id } = must(await placeOrder(then, draft)));
+						placed.push(must(await placeOrder(then, draft)).id);
 					}
 				},
 				...states.map(({ at: when, state }): DemoStep => ({
 					when,
 					take: async (then) => {
-						if (id !== null) must(await changeOrder(then, id, { state }));
+						for (const id of placed) must(await changeOrder(then, id, { state }));
 					}
 				}))
 			];

@@ -1,6 +1,6 @@
 import { json, type RequestHandler } from '@sveltejs/kit';
 import { BidSchema } from '$lib/schemas/forms/buying';
-import { placeBid } from '$lib/server/buying/bids/bids';
+import { placeBid } from '$lib/server/buying/orders/bids';
 import { theCollection } from '$lib/server/collection';
 import { problemResponse } from '$lib/server/problem-document';
 import { readBody } from '$lib/server/read-json';

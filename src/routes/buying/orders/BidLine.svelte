@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Problem } from '$lib/core/problem';
 	import { parseAmount } from '$lib/core/worth/amount';
-	import type { NamedBid } from '$lib/server/buying/bids/bids';
+	import type { NamedBid } from '$lib/server/buying/orders/bids';
 	import { formatDay, formatMoney } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import type { OrderBook } from './order-book.svelte';

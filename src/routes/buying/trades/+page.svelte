@@ -230,6 +230,7 @@
 		></summary
 	>
 	{#if data.spares.cards > 0}
+		<!-- eslint-disable svelte/no-navigation-without-resolve -- files, made here -->
 		<p class="my-2 flex gap-4">
 			<a class="prose-link" download="spares.txt" href={href(data.spares.text, 'text/plain')}
 				>As text</a
@@ -237,6 +238,7 @@
 			<a class="prose-link" download="spares.csv" href={href(data.spares.csv, 'text/csv')}>As CSV</a
 			>
 		</p>
+		<!-- eslint-enable svelte/no-navigation-without-resolve -->
 		<pre class="max-h-72 overflow-auto text-sm whitespace-pre-wrap">{data.spares.text}</pre>
 	{:else}
 		<p class="quiet">No card is left over: goals need all of them.</p>

@@ -7,7 +7,7 @@ import {
 } from '../../../core/buying/market/practice-market.ts';
 import { bad, good, type Problem } from '../../../core/problem.ts';
 import { closed } from '../../../schemas/vocabulary.ts';
-import type { Reader, Transaction } from '../../database/open.ts';
+import type { Transaction } from '../../database/open.ts';
 import type { Recorder } from '../../database/record.ts';
 import { readPreference, writePreference, type Preference } from '../../preferences/preferences.ts';
 import type { Basket, Market } from './market.ts';
@@ -128,7 +128,3 @@ export async function passDays(record: Recorder, tx: Transaction, days: number):
 	await writePreference(record, tx, PRACTICE, { ...state, day: state.day + days });
 	return state.day + days;
 }
-
-/** The day of its clock. */
-export const practiceDay = async (db: Reader): Promise<number> =>
-	(await readPreference(db, PRACTICE)).day;

@@ -12,7 +12,7 @@ import { EXCHANGE_RATES } from '../../preferences/exchange-rates.ts';
 import { HUB } from '../../preferences/hub.ts';
 import { readPreference } from '../../preferences/preferences.ts';
 import { nameVersions } from '../../releases/name-versions.ts';
-import { listBids, type NamedBid } from '../bids/bids.ts';
+import { listBids, type NamedBid } from './bids.ts';
 import { BUYING_RULES } from '../buying-rules.ts';
 import { arrivalOf, asCheckIn } from './check-in-order.ts';
 import { daysBetween } from './day-after.ts';

@@ -5,7 +5,7 @@ import { copies, offerBundles, offers, orders } from '../../database/tables/inde
 import { withGulls } from '../../gulls.fixture.ts';
 import { redo, undo } from '../../journal/undo.ts';
 import { buyingOn } from '../buying.fixture.ts';
-import { endBid, listBids, placeBid } from '../bids/bids.ts';
+import { endBid, listBids, placeBid } from './bids.ts';
 import { removeSeller, saveHub } from '../sellers/edit-sellers.ts';
 import { checkInOrder, settleClaim } from './check-in-order.ts';
 import { askForShipment, cancelOrder, changeOrder } from './move-order.ts';

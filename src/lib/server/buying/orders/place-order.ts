@@ -7,7 +7,7 @@ import type { Collection, Transaction } from '../../database/open.ts';
 import { offerBundles, offers, releases, sellers } from '../../database/tables/index.ts';
 import { makeChange, refused } from '../../journal/change.ts';
 import { practiceMarket, PRACTICE_MARKET } from '../market/practice.ts';
-import { asBundle, asOffer, asSeller } from '../offers/offer-rows.ts';
+import { asBundle, asOffer, asSeller } from '../sellers/offer-rows.ts';
 import { dayAfter } from './day-after.ts';
 import { insertOrder } from './order-rows.ts';
 

@@ -90,12 +90,10 @@ async function costs(
 	total: number,
 	currency: string
 ): Promise<Outcome<readonly BoughtLine[]>> {
-	const { points } =
-		by === 'value'
-			? await readPriceBook(tx, new Map([[releaseId, release]]), currency)
-			: { points: new Map() };
+	const book =
+		by === 'value' ? await readPriceBook(tx, new Map([[releaseId, release]]), currency) : null;
 	const keyed = additions.map((addition, i) => {
-		const price = typicalPrice(points.get(addition.version) ?? [], {
+		const price = typicalPrice(book?.points.get(addition.version) ?? [], {
 			versions: [addition.version]
 		});
 		return { addition, key: String(i), value: price && middleOf(price) };

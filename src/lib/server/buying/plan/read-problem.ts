@@ -8,7 +8,7 @@ import { bids, offerBundles, offers, sellers } from '../../database/tables/index
 import { EXCHANGE_RATES } from '../../preferences/exchange-rates.ts';
 import { HUB } from '../../preferences/hub.ts';
 import { readPreference } from '../../preferences/preferences.ts';
-import { asBundle, asOffer, asSeller, convertRule } from '../offers/offer-rows.ts';
+import { asBundle, asOffer, asSeller, convertRule } from '../sellers/offer-rows.ts';
 import { readWants, type WantsView } from '../wants/read-wants.ts';
 
 /** What a plan may be asked for. */

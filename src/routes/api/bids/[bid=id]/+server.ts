@@ -1,7 +1,7 @@
 import { json, type RequestHandler } from '@sveltejs/kit';
 import { rowId } from '$lib/core/row-id';
 import { BidEndSchema } from '$lib/schemas/forms/buying';
-import { endBid } from '$lib/server/buying/bids/bids';
+import { endBid } from '$lib/server/buying/orders/bids';
 import { theCollection } from '$lib/server/collection';
 import { problemResponse } from '$lib/server/problem-document';
 import { readBody } from '$lib/server/read-json';

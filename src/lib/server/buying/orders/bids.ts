@@ -8,7 +8,7 @@ import type { Collection, Reader } from '../../database/open.ts';
 import { bids } from '../../database/tables/index.ts';
 import { makeChange, refused } from '../../journal/change.ts';
 import { nameVersions } from '../../releases/name-versions.ts';
-import { insertOrder } from '../orders/order-rows.ts';
+import { insertOrder } from './order-rows.ts';
 
 /** A bid as it is typed. */
 export interface BidDraft {
