@@ -1,30 +1,18 @@
 <script lang="ts">
-	import { tick } from 'svelte';
-	import { enhance } from '$app/forms';
 	import { resolve } from '$app/paths';
 	import { HOLDING_COLUMNS } from '$lib/formats/holdings-columns';
 	import { countOf } from '$lib/ui/numerals';
-	import ColumnChoice from '$lib/ui/ColumnChoice.svelte';
+	import ListImport from '$lib/ui/ListImport.svelte';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
-	import SetChoice from '$lib/ui/SetChoice.svelte';
 	import UnmatchedList from './UnmatchedList.svelte';
 	import Field from '$lib/ui/Field.svelte';
 
 	let { data, form } = $props();
-	let formElement: HTMLFormElement;
-	let previewButton: HTMLButtonElement;
-	let busy = $state(false);
 	const preview = $derived(form && 'preview' in form ? form.preview : undefined);
 	const done = $derived(form && 'done' in form ? form.done : undefined);
 	const made = $derived(form && 'made' in form ? form.made : undefined);
 	const table = $derived(form && 'table' in form ? form.table : undefined);
 	const source = $derived(form && 'source' in form ? form.source : '');
-
-	/** Reads again with what was chosen. */
-	async function again() {
-		await tick();
-		formElement.requestSubmit(previewButton);
-	}
 </script>
 
 <svelte:head><title>Import holdings · Jade Binder</title></svelte:head>
@@ -47,65 +35,19 @@
 	>.
 </p>
 
-<form
-	method="POST"
-	action="?/preview"
-	enctype="multipart/form-data"
-	bind:this={formElement}
-	use:enhance={() => {
-		busy = true;
-		return async ({ update }) => {
-			await update({ reset: false });
-			busy = false;
-		};
-	}}
-	class="grid gap-5 lg:grid-cols-2"
+<ListImport
+	columns={HOLDING_COLUMNS}
+	{table}
+	{preview}
+	takeIn="Take in {countOf(preview?.matched ?? 0, 'row')}{(preview?.left ?? 0) > 0
+		? `, keep ${preview?.left} to settle`
+		: ''}"
+	placeholder="year,set,number,subject,value&#10;1994,Harbour Lights,27,Nan Gannaway,2.50"
 >
-	<label class="block">
-		<span class="mb-1 block text-lg">File</span>
-		<input
-			type="file"
-			name="file"
-			class="file-input w-full max-w-sm"
-			accept=".csv,.tsv,.txt,.xlsx"
-			onchange={again}
-		/>
-	</label>
-	<label class="block">
-		<span class="mb-1 block text-lg">Or paste it</span>
-		<textarea
-			name="text"
-			rows="4"
-			class="textarea w-full font-mono text-sm"
-			placeholder="year,set,number,subject,value&#10;1994,Harbour Lights,27,Nan Gannaway,2.50"
-			spellcheck="false"></textarea>
-	</label>
 	<Field label="Currency of amounts" class="max-w-40"
 		><input class="input w-full" name="currency" maxlength="3" placeholder="EUR" />
 	</Field>
-	{#if table}
-		<ColumnChoice {table} columns={HOLDING_COLUMNS} changed={() => void again()} />
-	{/if}
-	{#if preview}<SetChoice
-			sets={preview.sets}
-			names={preview.names}
-			changed={() => void again()}
-		/>{/if}
-	<div class="flex flex-wrap items-center gap-3 lg:col-span-2">
-		<button class={['btn', !preview && 'btn-primary']} bind:this={previewButton} disabled={busy}
-			>Preview</button
-		>
-		{#if preview}
-			<button class="btn btn-primary" formaction="?/create" disabled={busy}
-				>Take in {countOf(preview.matched, 'row')}{preview.left > 0
-					? `, keep ${preview.left} to settle`
-					: ''}</button
-			>
-		{/if}
-		{#if busy}<progress class="progress w-32 progress-primary" aria-label="Reading the list"
-			></progress>{/if}
-	</div>
-</form>
+</ListImport>
 
 <section class="mt-6" aria-live="polite">
 	{#if done}

@@ -148,3 +148,47 @@ describe('searchPlan', () => {
 		expect(run(shut.model, seeded(1)).last).toMatchObject({ value: 0, isProven: true });
 	});
 });
+
+test('facility location: the uncapacitated example of a textbook, as sellers whose postage is one fee', () => {
+	// Wolsey, Integer Programming, ch. 10, example of Lagrangian duality: six clients, five depots, what serving a
+	// client brings and what opening a depot costs (data from memory). The best of all 31 sets of depots brings 28.
+	const brings = [
+		[6, 2, 1, 3, 5],
+		[4, 10, 2, 6, 1],
+		[3, 2, 4, 1, 3],
+		[2, 0, 4, 1, 4],
+		[1, 8, 6, 2, 5],
+		[3, 2, 4, 8, 1]
+	];
+	const fees = [2, 4, 5, 3, 3];
+	// A client brings less, so a card costs more: each is 10 for a depot that brings nothing.
+	const { model } = compileModel({
+		wants: brings.map((_, i) => ({
+			...{ key: `w${i}`, versions: [`r/base-${i}`], quantity: 1 },
+			...{ priority: 2 as const, mostMinor: null }
+		})),
+		sellers: fees.map((firstMinor, j) => ({
+			...{ key: `s${j}`, name: `Depot ${j + 1}`, toHub: null },
+			direct: { sort: 'each' as const, firstMinor, furtherMinor: 0 }
+		})),
+		offers: brings.flatMap((row, i) =>
+			row.map((minor, j) => ({
+				...{ key: `${i} ${j}`, seller: `s${j}`, version: `r/base-${i}`, quantity: 1 },
+				breaks: [{ count: 1, minor: 10 - minor }]
+			}))
+		),
+		...{ bundles: [], hub: null, limits: {} }
+	});
+	let best = 0;
+	for (let set = 1; set < 2 ** fees.length; set++) {
+		const isOpen = (j: number) => (set & (1 << j)) > 0;
+		const fee = fees.reduce((sum, each, j) => sum + (isOpen(j) ? each : 0), 0);
+		const brought = brings.map((row) => Math.max(...row.filter((_, j) => isOpen(j))));
+		best = Math.max(best, brought.reduce((sum, each) => sum + each, 0) - fee);
+	}
+	expect(best).toBe(28);
+	const { last } = run(model, seeded(1));
+	expect(last.isProven).toBe(true);
+	expect(last.value).toBe(10 * brings.length - 28);
+	expect(last.bound).toBe(last.value);
+});

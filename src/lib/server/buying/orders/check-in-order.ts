@@ -132,14 +132,21 @@ async function receiveCards(
 	{ cards }: CheckIn,
 	acquiredOn: string
 ): Promise<void> {
-	const coming = (await copiesOfLines(tx, lines)).filter(({ status }) => status === 'incoming');
+	const all = await copiesOfLines(tx, lines);
+	const coming = all.filter(({ status }) => status === 'incoming');
 	const fresh: (typeof copies.$inferInsert)[] = [];
 	for (const line of lines) {
 		const parts = cards.filter((part) => part.line === String(line.id));
 		const expected = coming.filter(({ orderLineId }) => orderLineId === line.id);
+		// What was said to be here before it was checked in is here already.
+		let known = all
+			.filter(({ orderLineId, status }) => orderLineId === line.id && status !== 'incoming')
+			.reduce((sum, { quantity }) => sum + quantity, 0);
 		let [row, used] = [expected.shift(), 0];
 		for (const part of parts) {
-			let left = part.quantity;
+			const before = Math.min(known, part.quantity);
+			known -= before;
+			let left = part.quantity - before;
 			while (left > 0) {
 				const quantity = row ? Math.min(left, row.quantity - used) : left;
 				const as = {

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { rowId, type OrderId } from '../../../core/row-id.ts';
+import { editCopy, removeCopy } from '../../copies/edit-copy.ts';
 import { removeRelease } from '../../checklists/remove-release.ts';
 import { copies, offerBundles, offers, orders } from '../../database/tables/index.ts';
 import { withGulls } from '../../gulls.fixture.ts';
@@ -124,6 +125,19 @@ describe('an order', () => {
 		expect((await gulls.collection.db.select().from(copies)).map(({ note }) => note)).toEqual([
 			'blue back',
 			'blue back'
+		]);
+	});
+
+	test('what was said to be here before it is checked in is not there twice; what was taken out comes all the same', async () => {
+		const { collection } = gulls;
+		const id = await orderAll('Ada', '1 2; 2 2');
+		const [first, second] = await collection.db.select().from(copies);
+		await editCopy(collection, first?.id ?? rowId(0), { status: 'kept' });
+		await removeCopy(collection, second?.id ?? rowId(0));
+		must(await checkInOrder(collection, id, []));
+		expect((await held()).map((copy) => copy.split(' ').slice(0, 3).join(' '))).toEqual([
+			'base-1 ×1 kept',
+			'base-2 ×1 kept'
 		]);
 	});
 

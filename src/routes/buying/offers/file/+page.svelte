@@ -1,30 +1,21 @@
 <script lang="ts">
-	import { tick } from 'svelte';
-	import { enhance } from '$app/forms';
+	import { untrack } from 'svelte';
 	import { resolve } from '$app/paths';
 	import { OFFER_COLUMNS } from '$lib/formats/read-offers';
-	import ColumnChoice from '$lib/ui/ColumnChoice.svelte';
 	import Field from '$lib/ui/Field.svelte';
+	import ListImport from '$lib/ui/ListImport.svelte';
 	import { countOf } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
-	import SetChoice from '$lib/ui/SetChoice.svelte';
 	import WaitingRow from './WaitingRow.svelte';
 
 	let { data, form } = $props();
-	let formElement: HTMLFormElement;
-	let previewButton: HTMLButtonElement;
-	let isBusy = $state(false);
+	/** What is chosen stays while the list is read again. */
+	let usual = $state(untrack(() => data.usual));
 	const preview = $derived(form && 'preview' in form ? form.preview : undefined);
 	const done = $derived(form && 'done' in form ? form.done : undefined);
 	const table = $derived(form && 'table' in form ? form.table : undefined);
 	const source = $derived(form && 'source' in form ? form.source : '');
 	const settling = $derived(form && 'settling' in form ? (form.settling ?? null) : null);
-
-	/** Reads again with what was chosen. */
-	async function again() {
-		await tick();
-		formElement.requestSubmit(previewButton);
-	}
 </script>
 
 <svelte:head><title>A list from {data.seller.name} · Jade Binder</title></svelte:head>
@@ -40,67 +31,23 @@
 	what several cost (5 for 1.50). Rows that fit no card are kept to be settled, and nothing is
 	dropped. What was known of the same card is replaced.
 </p>
-<form
-	method="POST"
-	action="?/preview&seller={data.seller.id}"
-	enctype="multipart/form-data"
-	bind:this={formElement}
-	use:enhance={() => {
-		isBusy = true;
-		return async ({ update }) => {
-			await update({ reset: false });
-			isBusy = false;
-		};
-	}}
-	class="grid gap-4 lg:grid-cols-2"
+<ListImport
+	columns={OFFER_COLUMNS}
+	{table}
+	{preview}
+	query="&seller={data.seller.id}"
+	takeIn="Take in {countOf(preview?.offers ?? 0, 'offer')}{(preview?.left ?? 0) > 0
+		? `, keep ${preview?.left} to settle`
+		: ''}"
+	placeholder="number,condition,price,quantity&#10;27,nm,0.40,3"
 >
 	<input type="hidden" name="seller" value={data.seller.id} />
-	<Field label="File"
-		><input
-			type="file"
-			name="file"
-			class="file-input w-full max-w-sm"
-			accept=".csv,.tsv,.txt,.xlsx"
-			onchange={again}
-		/></Field
-	>
-	<Field label="Or paste it"
-		><textarea
-			name="text"
-			rows="4"
-			class="textarea w-full font-mono text-sm"
-			placeholder="number,condition,price,quantity&#10;27,nm,0.40,3"
-			spellcheck="false"></textarea></Field
-	>
 	<Field label="Where a row names no set, it is of">
-		<select name="usualSet" class="select w-72 max-w-full" value={data.usual}>
+		<select name="usualSet" class="select w-72 max-w-full" bind:value={usual}>
 			{#each data.releases as { key, name } (key)}<option value={name}>{name}</option>{/each}
 		</select>
 	</Field>
-	{#if table}
-		<ColumnChoice {table} columns={OFFER_COLUMNS} changed={() => void again()} />
-	{/if}
-	{#if preview}<SetChoice
-			sets={preview.sets}
-			names={preview.names}
-			changed={() => void again()}
-		/>{/if}
-	<div class="flex flex-wrap items-center gap-3 lg:col-span-2">
-		<button class={['btn', !preview && 'btn-primary']} bind:this={previewButton} disabled={isBusy}
-			>Preview</button
-		>
-		{#if preview}
-			<button
-				class="btn btn-primary"
-				formaction="?/create&seller={data.seller.id}"
-				disabled={isBusy}
-				>Take in {countOf(preview.offers, 'offer')}{preview.left > 0
-					? `, keep ${preview.left} to settle`
-					: ''}</button
-			>
-		{/if}
-	</div>
-</form>
+</ListImport>
 <section class="mt-4" aria-live="polite">
 	{#if done}
 		<p class="text-lg text-primary">
