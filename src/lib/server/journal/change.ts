@@ -36,7 +36,7 @@ export async function makeStep<Value>(
 	collection: Collection,
 	change: Change<Value>
 ): Promise<{ readonly value: Value; readonly step: StepId | null }> {
-	let refusal: Value | null = null;
+	const refusals: Value[] = [];
 	try {
 		return await collection.write(async (tx) => {
 			const changes: RowChange[] = [];
@@ -44,7 +44,7 @@ export async function makeStep<Value>(
 			const { value, label } = await change(recorder, tx);
 			if (changes.length === 0) return { value, step: null };
 			if (isRefused(value)) {
-				refusal = value;
+				refusals.push(value);
 				// Rows that were changed before it was refused are as they were.
 				tx.rollback();
 			}
@@ -58,8 +58,9 @@ export async function makeStep<Value>(
 			return { value, step: row?.id ?? null };
 		});
 	} catch (error) {
-		if (refusal !== null) return { value: refusal, step: null };
-		throw error;
+		const [value] = refusals;
+		if (value === undefined) throw error;
+		return { value, step: null };
 	}
 }
 

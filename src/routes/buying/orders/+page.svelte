@@ -8,7 +8,7 @@
 	import BoughtForm from './BoughtForm.svelte';
 	import HubParcel from './HubParcel.svelte';
 	import OrderCard from './OrderCard.svelte';
-	import { createOrderBook } from './order-book.svelte';
+	import { CHECKED_IN, createOrderBook } from './order-book.svelte';
 
 	let { data } = $props();
 	const book = createOrderBook();
@@ -42,7 +42,10 @@
 	</p>
 </header>
 <ProblemAlert problems={data.problems} class="mb-3" />
-<p role="status" class="min-h-6 text-sm text-primary">{book.told}</p>
+<p role="status" class="min-h-6 text-sm text-primary">
+	{book.told}{#if book.told === CHECKED_IN}:
+		<a class="prose-link" href={resolve('/boxes/slips')}>put it away</a>{/if}
+</p>
 {#if data.hub}
 	<HubParcel hub={data.hub} orders={data.underWay.filter(({ way }) => way === 'hub')} {book} />
 {/if}

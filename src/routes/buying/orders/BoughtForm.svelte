@@ -14,15 +14,20 @@
 	/** Something taken along on the spot, or a bid that stands. */
 	let { kind, releases, currency, today, book }: Props = $props();
 	const isBid = $derived(kind === 'bid');
-	let isBusy = $state(false);
+	/** What is on its way to the server: the same twice is a slip of the finger, something else is not lost. */
+	let underWay = '';
 	async function submit(event: SubmitEvent & { currentTarget: HTMLFormElement }) {
 		event.preventDefault();
 		const form = event.currentTarget;
-		isBusy = true;
-		const body = { ...Object.fromEntries(new FormData(form)), currency };
+		const read = () => ({ ...Object.fromEntries(new FormData(form)), currency });
+		const body = read();
+		const said = JSON.stringify(body);
+		if (said === underWay) return;
+		underWay = said;
 		const isDone = await (isBid ? book.bid(body) : book.pickUp(body));
-		isBusy = false;
-		if (isDone) form.reset();
+		if (underWay === said) underWay = '';
+		// What was typed meanwhile stays.
+		if (isDone && JSON.stringify(read()) === said) form.reset();
 	}
 </script>
 
@@ -74,6 +79,6 @@
 	<Field label="Why">
 		<input name="note" class="input w-56 input-sm" maxlength="2000" />
 	</Field>
-	<button class="btn btn-sm" disabled={isBusy}>{isBid ? 'Record the bid' : 'Record it'}</button>
+	<button class="btn btn-sm">{isBid ? 'Record the bid' : 'Record it'}</button>
 	<ProblemAlert problems={book.problemsOf(kind)} class="w-full" />
 </form>

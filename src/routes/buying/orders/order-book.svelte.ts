@@ -4,6 +4,9 @@ import type { Problem } from '$lib/core/problem';
 import { refreshCopies } from '$lib/ui/refresh';
 import { send } from '$lib/ui/send';
 
+/** What is said after a check-in. */
+export const CHECKED_IN = 'Checked in';
+
 /** What is done with orders, bids and pick-ups, and what the server says of it. */
 export function createOrderBook() {
 	let problems = $state.raw<readonly Problem[]>([]);
@@ -41,7 +44,7 @@ export function createOrderBook() {
 		cancel: (id: number) =>
 			change(ofOrder(id), 'DELETE', `/api/orders/${id}`, {}, 'Taken back; undo brings it again.'),
 		checkIn: (id: number, arrivals: readonly Arrival[]) =>
-			change(ofOrder(id), 'POST', `/api/orders/${id}/check-in`, { arrivals }, 'Checked in'),
+			change(ofOrder(id), 'POST', `/api/orders/${id}/check-in`, { arrivals }, CHECKED_IN),
 		settle: (id: number, line: number, refundMinor: number) =>
 			change(ofOrder(id), 'PATCH', `/api/orders/${id}/check-in`, { line, refundMinor }, 'Settled'),
 		ship: (orders: readonly number[]) =>

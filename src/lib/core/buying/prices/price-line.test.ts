@@ -198,6 +198,8 @@ describe('what a line of prices says of a release', () => {
 		['all the rest 60', ['base-2+base-5+base-9+base-10+base-3~brass+fresnel-f1 ×7 = 6000']],
 		['all inserts 4', ['fresnel-f1 400 400']],
 		['all ripples 4', ['base-10 400 400']],
+		['all inserts and ripples 4', ['base-10+fresnel-f1 ×2 = 400']],
+		['all Fresnel & brass 1 each', ['base-3~brass 100 100', 'fresnel-f1 100 100']],
 		['all brass 11', ['base-3~brass 1100 1100']],
 		['all fresnel 8', ['fresnel-f1 800 800']]
 	])('%s', (line, expected) => {
@@ -215,6 +217,7 @@ describe('what a line of prices says of a release', () => {
 		['all subsets 3', /nothing of "all subsets" is missing|neither a number nor a word/],
 		['all rogue waves 3', /nothing of "all rogue waves" is missing/],
 		['all wonders 3', /wonders/],
+		['all commons and wonders 3', /wonders/],
 		['; ;', /^$/]
 	])('%s names nothing', (line, message) => {
 		expect(told(line).join('\n')).toMatch(message);

@@ -59,7 +59,8 @@ export interface PriceReading {
 /**
  * Reads a line of prices against what is missing of a release: `5 24 nm; 7 4–4.50; all commons 30`. Cards
  * are named as on the entry line. "all" with a word takes what is missing and has no price of its own:
- * "commons", "rest", a kind ("inserts"), a rarity class; or words of the entry line: a finish, a section.
+ * "commons", "rest", a kind ("inserts"), a rarity class, several of them ("commons and ripples"); or words of the entry
+ * line: a finish, a section.
  * Of a card priced twice in a line, in the same condition, the later price counts. Every word is accounted for: a
  * number of copies (but of offers), a serial number or a place says nothing of a price, and is a problem.
  */
@@ -188,12 +189,34 @@ function namedBy(phrase: PlacedPhrase, ground: PriceGround, problems: Problem[])
 const KINDS = { base: 'base', subset: 'subset', insert: 'insert', extra: 'extra' } as const;
 
 /** What is missing of a group: everything, commons, the rest, a kind, a rarity class; null: these words mean none. */
-function groupOf(cards: string, { release, wants }: PriceGround): readonly SheetWant[] | null {
+function groupOf(cards: string, ground: PriceGround): readonly SheetWant[] | null {
 	const word = cards
 		.slice(3)
 		.trim()
 		.replace(/^the\s+/i, '')
 		.toLowerCase();
+	const whole = wantsCalled(word, ground);
+	const parts = word.split(/\s+(?:and|&|\+)\s+/);
+	if (whole || parts.length === 1) return whole;
+	// "commons and uncommons": each of them has to be one.
+	const groups = parts.map((part) => wantsCalled(part, ground) ?? wantsOfPart(part, ground));
+	if (groups.includes(null)) return null;
+	const named = new Set(groups.flatMap((some) => some ?? []));
+	return ground.wants.filter((want) => named.has(want));
+}
+
+/** What is missing of a section or a finish, by its name; null: nothing is called so. */
+function wantsOfPart(word: string, { release, wants }: PriceGround): readonly SheetWant[] | null {
+	const isCalled = ({ name }: { readonly name: string }) => name.toLowerCase() === word;
+	const section = release.sections.find(isCalled);
+	const parallel = release.parallels.find(isCalled);
+	if (section)
+		return wants.filter((want) => want.section === section.key && want.parallel === null);
+	return parallel ? wants.filter((want) => want.parallel === parallel.key) : null;
+}
+
+/** What a word means by itself; null: nothing. */
+function wantsCalled(word: string, { release, wants }: PriceGround): readonly SheetWant[] | null {
 	const single = singularOf(word);
 	if (word === '' || ['rest', 'other', 'missing'].includes(single)) return wants;
 	if (single === 'common') return wants.filter((want) => isCommon(want, release.rarities));

@@ -1,3 +1,5 @@
+import { keptView } from '$lib/server/buying/plan/kept-views';
+import { theCollection } from '$lib/server/collection';
 import { ndjson } from '$lib/server/ndjson';
 import { reasonOf } from '$lib/server/workers/file-task';
 import { runTask } from '$lib/server/workers/run-task';
@@ -10,7 +12,11 @@ import type { RequestHandler } from './$types';
 export const GET: RequestHandler = ({ request }) =>
 	ndjson(async (tell) => {
 		try {
-			tell.line(`{"view":${await runTask('fairView', undefined, request.signal, tell.value)}}`);
+			const { db } = await theCollection();
+			const view = await keptView(db, 'fair', () =>
+				runTask('fairView', undefined, request.signal, tell.value)
+			);
+			tell.line(`{"view":${view}}`);
 		} catch (error) {
 			tell.value({ problem: reasonOf(error) });
 		}

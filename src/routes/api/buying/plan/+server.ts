@@ -1,5 +1,6 @@
 import { formatProblem } from '$lib/core/problem';
 import { readPlanChoice } from '$lib/server/buying/plan/read-plan-choice';
+import { keptView } from '$lib/server/buying/plan/kept-views';
 import { theCollection } from '$lib/server/collection';
 import { ndjson } from '$lib/server/ndjson';
 import { BUYING_RULES } from '$lib/server/buying/buying-rules';
@@ -22,11 +23,8 @@ export const GET: RequestHandler = async ({ url, request }) => {
 			return;
 		}
 		try {
-			const view = await runTask(
-				'planBuying',
-				{ choice: choice.value },
-				request.signal,
-				tell.value
+			const view = await keptView(db, `plan ${JSON.stringify(choice.value)}`, () =>
+				runTask('planBuying', { choice: choice.value }, request.signal, tell.value)
 			);
 			tell.line(`{"view":${view}}`);
 		} catch (error) {
