@@ -52,10 +52,13 @@
 		<RuleList {book} {options} {goOver} />
 	</div>
 	<aside
-		class="max-lg:sticky max-lg:bottom-14 max-lg:z-10 max-lg:flex max-lg:flex-wrap max-lg:items-end max-lg:gap-x-4 max-lg:gap-y-2 max-lg:border-t max-lg:border-base-300 max-lg:bg-base-100 max-lg:py-2 lg:sticky lg:top-6"
+		class="max-lg:sticky max-lg:bottom-14 max-lg:z-10 max-lg:flex max-lg:flex-wrap max-lg:items-end max-lg:gap-x-4 max-lg:gap-y-2 max-lg:border-t max-lg:border-base-300 max-lg:bg-base-100 max-lg:py-2 lg:sticky lg:top-6 lg:flex lg:flex-col"
 	>
-		<SlotTally counted={book.counted} lacks={book.lacks} rules={book.rules} />
-		<Field label="Name, if you like" class="max-lg:min-w-0 max-lg:flex-1 lg:mt-5 lg:mb-3">
+		<!-- Below the button, which would else move away from a click while slots are counted. -->
+		<div class="lg:order-last lg:mt-5">
+			<SlotTally counted={book.counted} lacks={book.lacks} rules={book.rules} />
+		</div>
+		<Field label="Name, if you like" class="max-lg:min-w-0 max-lg:flex-1 lg:mb-3">
 			<input class="input w-full" bind:value={name} maxlength="200" />
 		</Field>
 		<ProblemAlert {problems} class="mb-3" />
