@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { spareCards } from './spare-cards.ts';
+import { tradeOptions } from './trade-options.ts';
 import { matchTrades, type TradeCard } from './match-trades.ts';
 
 const cards = (prefix: string) =>
@@ -105,4 +106,50 @@ test('what no goal needs is spare: shared copies count once, kept ones add up (a
 			}
 		})
 	);
+});
+
+describe('what each side could give', () => {
+	const maps = (give: Record<string, number>, want: Record<string, number> = {}) => ({
+		...{ give: new Map(Object.entries(give)), want: new Map(Object.entries(want)) }
+	});
+	const keys = (some: readonly { readonly key: string }[]) => some.map(({ key }) => key);
+	test.each([
+		[
+			'goals share a card: it is taken once',
+			{ a: 3 },
+			[
+				['a', 1],
+				['a b', 1]
+			],
+			['take a 0']
+		],
+		[
+			'as often as one of them lacks it',
+			{ a: 3 },
+			[
+				['a', 1],
+				['a', 2]
+			],
+			['take a 0', 'take a 1']
+		],
+		['any version that would do, once', { b: 2, a: 1 }, [['a b', 2]], ['take a 0', 'take b 0']],
+		['no more than there are', { a: 1 }, [['a', 4]], ['take a 0']],
+		['what is not lacked is not taken', { c: 1 }, [['a', 1]], []]
+	] as const)('%s', (_, give, wants, expected) => {
+		const options = tradeOptions(
+			maps({ ...give }),
+			[],
+			wants.map(([versions, quantity]) => ({ versions: versions.split(' '), quantity }))
+		);
+		expect(keys(options.take)).toEqual(expected);
+	});
+	test('spares go to whom wants them, the first first, and each card has a name of its own', () => {
+		const spares = [
+			{ copy: '7', version: 'a', quantity: 2 },
+			{ copy: '8', version: 'a', quantity: 5 },
+			{ copy: '9', version: 'b', quantity: 1 }
+		];
+		const { give } = tradeOptions(maps({}, { a: 3, c: 1 }), spares, []);
+		expect(keys(give)).toEqual(['give 7 0', 'give 7 1', 'give 8 0']);
+	});
 });

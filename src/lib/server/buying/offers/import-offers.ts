@@ -59,6 +59,12 @@ export function importOffers(
 			})
 		);
 		const rowOf = new Map(rows.map((row) => [row.line, row]));
+		// The same file read again: its rows wait once.
+		const waiting = await listOfferRows(tx, sellerId);
+		await record.remove(
+			offerRows,
+			waiting.filter((row) => row.source === source).map(({ id }) => id)
+		);
 		await record.insert(
 			offerRows,
 			review.flatMap(({ line, reason }) => {
@@ -107,8 +113,10 @@ export function settleOfferRow(
 			record,
 			tx,
 			sellerId,
-			additions.map(({ version, condition }) => ({
-				...{ releaseId, version, seenOn, breaks: row.breaks, quantity: fields.quantity },
+			additions.map(({ version, condition, quantity }) => ({
+				...{ releaseId, version, seenOn, breaks: row.breaks },
+				// "27x3" says how many; else what the row says.
+				quantity: quantity > 1 ? quantity : fields.quantity,
 				condition: condition ?? fields.condition ?? null,
 				...{ grade: fields.grade ?? null, house: fields.house ?? null, note: fields.note ?? null }
 			}))

@@ -75,6 +75,7 @@ test('a seller’s list is taken in: columns guessed, what fits is offered, the 
 	// Read again, the same cards are replaced, not doubled.
 	await importOffers(collection, id, 'ada.csv', rows.value, {});
 	expect(await kept()).toHaveLength(3);
+	expect(await collection.db.select().from(offerRows)).toHaveLength(5);
 	for (let i = 0; i < 4; i++) await undo(collection);
 	expect(await kept()).toEqual([]);
 	await importOffers(collection, id, 'ada.csv', rows.value, {});

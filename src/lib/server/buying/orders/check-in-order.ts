@@ -1,6 +1,7 @@
 import { checkIn, type Arrival, type CheckIn } from '../../../core/buying/orders/check-in.ts';
 import { good, type Outcome } from '../../../core/problem.ts';
 import type { OrderId, OrderLineId } from '../../../core/row-id.ts';
+import { changePicked, type PickedChange } from '../../copies/change-copies.ts';
 import { placeOf } from '../../copies/copy-rows.ts';
 import type { Collection, Transaction } from '../../database/open.ts';
 import type { Recorder } from '../../database/record.ts';
@@ -86,21 +87,41 @@ export function settleClaim(
 			return refused(checked.problems.map((problem) => ({ ...problem, field: 'refund' })));
 		}
 		await record.update(orderLines, line, { refundMinor, settledOn: today });
-		// Cards of a line that were told apart since all cost what the line's cards cost on average.
-		const present = await copiesOfLines(tx, lines);
-		for (const { id: copy, orderLineId, costMinor } of present) {
-			const parts = checked.value.cards.filter((part) => part.line === String(orderLineId));
-			const cards = parts.reduce((sum, { quantity }) => sum + quantity, 0);
-			const cost = parts.reduce((sum, part) => sum + part.quantity * part.costMinor, 0);
-			const each = cards === 0 ? null : Math.round(cost / cards);
-			if (each !== null && each !== costMinor)
-				await record.update(copies, copy, { costMinor: each });
-		}
+		const done = await changePicked(
+			record,
+			tx,
+			costsAnew(await copiesOfLines(tx, lines), checked.value.cards)
+		);
+		if (!done.ok) return refused(done.problems);
 		const cards = checked.value.cards.reduce((sum, { quantity }) => sum + quantity, 0);
 		return {
 			value: good({ cards, openMinor: checked.value.openMinor }),
 			label: `${stored.order.from}: settled`
 		};
+	});
+}
+
+/** What the cards that came with an order cost now, to the last minor unit: cards of a copy may differ by one. */
+function costsAnew(
+	present: readonly (typeof copies.$inferSelect)[],
+	cards: CheckIn['cards']
+): readonly PickedChange[] {
+	return [...new Set(cards.map(({ line }) => line))].flatMap((line) => {
+		const parts = cards.filter((part) => part.line === line).map((part) => ({ ...part }));
+		return present
+			.filter(({ orderLineId }) => String(orderLineId) === line)
+			.flatMap(({ id: copyId, quantity: held }) => {
+				const picks: PickedChange[] = [];
+				for (let left = held; left > 0;) {
+					const part = parts.find(({ quantity }) => quantity > 0);
+					if (!part) break;
+					const quantity = Math.min(left, part.quantity);
+					part.quantity -= quantity;
+					left -= quantity;
+					picks.push({ copyId, quantity, fields: { costMinor: part.costMinor } });
+				}
+				return picks;
+			});
 	});
 }
 

@@ -34,8 +34,8 @@ export function changeOrder(
 		if (!stored) return refused([noOrder]);
 		const { order } = stored;
 		const { state = order.state } = change;
-		if (order.state === 'here' && state !== 'here') {
-			const message = 'this order is here';
+		if (order.state === 'here' && (state !== 'here' || change.postageMinor !== undefined)) {
+			const message = 'this order is here, and its cards have their costs';
 			return refused([{ message, remedy: 'Undo takes the check-in back.' }]);
 		}
 		if (state !== order.state && !mayBe(order.way, state)) {

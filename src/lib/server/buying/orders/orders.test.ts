@@ -128,6 +128,28 @@ describe('an order', () => {
 		]);
 	});
 
+	test('settled, its cards still cost what was paid, to the last cent', async () => {
+		const ada = await seller('Ada', '1x3 1; 2 1');
+		const some = await gulls.collection.db.select().from(offers);
+		const { id } = must(
+			await placeOrder(gulls.collection, {
+				...{ seller: ada, way: 'direct', bundles: [] },
+				offers: some.map(({ id: offer, quantity }) => ({ offer, quantity }))
+			})
+		);
+		const line = (await view()).underWay[0]?.lines[1]?.id ?? 0;
+		must(await checkInOrder(gulls.collection, id, [{ line: String(line), came: [] }]));
+		const total = async () =>
+			(await gulls.collection.db.select().from(copies)).reduce(
+				(sum, { quantity, costMinor }) => sum + quantity * (costMinor ?? 0),
+				0
+			);
+		expect(await total()).toBe(400 + 500 - 100);
+		must(await settleClaim(gulls.collection, id, rowId(line), 50));
+		expect(await total()).toBe(400 + 500 - 50);
+		expect((await changeOrder(gulls.collection, id, { postageMinor: 1 })).ok).toBe(false);
+	});
+
 	test('what was said to be here before it is checked in is not there twice; what was taken out comes all the same', async () => {
 		const { collection } = gulls;
 		const id = await orderAll('Ada', '1 2; 2 2');

@@ -1,12 +1,14 @@
 import { sum } from 'd3-array';
 import { inArray } from 'drizzle-orm';
+import { cardFinder } from '../../../core/checklist/versions/find-version.ts';
 import { spreadCost } from '../../../core/copies/spread-cost.ts';
 import { good, type Outcome, type Problem } from '../../../core/problem.ts';
 import type { CopyId, OrderId } from '../../../core/row-id.ts';
 import type { CopyPick } from '../../copies/change-copies.ts';
 import type { Collection } from '../../database/open.ts';
-import { copies, releases } from '../../database/tables/index.ts';
+import { copies } from '../../database/tables/index.ts';
 import { makeChange, refused } from '../../journal/change.ts';
+import { loadRelease, type StoredRelease } from '../../releases/load-release.ts';
 import { removeCopyRows } from '../../removal/remove-copy-rows.ts';
 import { receiveInHand } from '../orders/check-in-order.ts';
 import { insertOrder } from '../orders/order-rows.ts';
@@ -37,8 +39,11 @@ export function recordTrade(
 			.from(copies)
 			.where(inArray(copies.id, [...counts.keys()]));
 		const held = new Map(rows.map((row) => [row.id, row]));
-		const heads = await tx.select({ id: releases.id, key: releases.key }).from(releases);
-		const releaseOf = new Map(heads.map(({ id, key }) => [key, id]));
+		const stored = new Map<string, StoredRelease | null>();
+		for (const { version } of take) {
+			const key = version.split('/')[0] ?? '';
+			if (!stored.has(key)) stored.set(key, await loadRelease(tx, key));
+		}
 		const problems: Problem[] = [...counts].flatMap(([id, quantity]) =>
 			(held.get(id)?.quantity ?? 0) >= quantity
 				? []
@@ -50,18 +55,16 @@ export function recordTrade(
 						}
 					]
 		);
-		const bought = take.flatMap(({ version, quantity }) => {
-			const releaseId = releaseOf.get(version.split('/')[0] ?? '');
-			return releaseId === undefined ? [] : [{ releaseId, version, quantity }];
+		const bought = take.flatMap(({ version, quantity }, i) => {
+			const release = stored.get(version.split('/')[0] ?? '');
+			if (release && cardFinder(release.release)(version)) {
+				return [{ releaseId: release.id, version, quantity }];
+			}
+			const message = `there is no card "${version}"`;
+			problems.push({ pointer: `/take/${i}/version`, message, remedy: 'Reload the page.' });
+			return [];
 		});
-		if (bought.length < take.length) {
-			problems.push({
-				pointer: '/take',
-				message: 'a release is not in the collection',
-				remedy: 'Reload the page.'
-			});
-		}
-		if (bought.length === 0 || counts.size === 0) {
+		if (take.length === 0 || counts.size === 0) {
 			problems.push({ message: 'a trade goes both ways', remedy: 'Choose cards on both sides.' });
 		}
 		if (problems.length > 0) return refused(problems);

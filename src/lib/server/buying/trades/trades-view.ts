@@ -4,11 +4,12 @@ import { middleOf } from '../../../core/buying/prices/price.ts';
 import { neighbourPrices } from '../../../core/buying/prices/neighbour-price.ts';
 import { typicalPrice } from '../../../core/buying/prices/typical-price.ts';
 import { matchTrades, type TradeMatch } from '../../../core/buying/trades/match-trades.ts';
+import { tradeOptions, type TradeCandidate } from '../../../core/buying/trades/trade-options.ts';
 import { spareCards } from '../../../core/buying/trades/spare-cards.ts';
 import { isAtHand, isBought } from '../../../core/copies/copy-record.ts';
 import { resolveRules } from '../../../core/goal/goal-rules.ts';
 import type { Problem } from '../../../core/problem.ts';
-import type { CopyId } from '../../../core/row-id.ts';
+import { rowId, type CopyId } from '../../../core/row-id.ts';
 import { formatCsv } from '../../../formats/csv-cells.ts';
 import type { Reader } from '../../database/open.ts';
 import { goalChoices, outings, releases } from '../../database/tables/index.ts';
@@ -47,6 +48,8 @@ export interface TradeOption {
 	readonly isEstimated: boolean;
 }
 
+type Valued = Omit<TradeOption, 'name' | 'release'>;
+
 /** The most cards on one side that a trade is searched among: the rest are named. */
 const MOST_CARDS = 400;
 
@@ -58,39 +61,28 @@ export async function tradesView(db: Reader, choice: TradeChoice) {
 	const friend = choice.friend !== null && friends.includes(choice.friend) ? choice.friend : null;
 	const states = await workOutGoals(db, () => true);
 	const spare = await spareCopies(db, states);
-	const value = await valuesOf(db, states, { currency, rates });
+	const worth = await valuesOf(db, states, { currency, rates });
 	const wants =
 		friend === null ? new Map<string, number>() : await cardsOfFriend(db, 'want', friend);
 	const gives =
 		friend === null ? new Map<string, number>() : await cardsOfFriend(db, 'give', friend);
 	const mine = await missingOf(db);
-	const problems: Problem[] = [];
-
-	const give: Omit<TradeOption, 'name' | 'release'>[] = [];
-	for (const [version, count] of wants) {
-		let left = count;
-		for (const copy of spare.byVersion.get(version) ?? []) {
-			for (let i = 0; i < copy.quantity && left > 0; i++, left--) {
-				give.push({ key: `give ${copy.id} ${i}`, version, copyId: copy.id, ...value(version) });
-			}
-		}
-	}
-	const take: Omit<TradeOption, 'name' | 'release'>[] = [];
-	const offered = new Map(gives);
-	for (const want of mine) {
-		let left = want.quantity;
-		for (const version of want.versions) {
-			for (let i = 0; left > 0 && (offered.get(version) ?? 0) > 0; i++, left--) {
-				offered.set(version, (offered.get(version) ?? 0) - 1);
-				take.push({ key: `take ${version} ${i}`, version, copyId: null, ...value(version) });
-			}
-		}
-	}
+	const problems: Problem[] = [...worth.problems];
+	const options = tradeOptions(
+		{ want: wants, give: gives },
+		spare.map(({ id, version, quantity }) => ({ copy: String(id), version, quantity })),
+		mine
+	);
+	const valued = ({ key, version, copy }: TradeCandidate): Valued => ({
+		...{ key, version, copyId: copy === null ? null : rowId(Number(copy)) },
+		...worth.valueOf(version)
+	});
+	const [give, take] = [options.give.map(valued), options.take.map(valued)];
 	const names = await nameVersions(
 		db,
-		[...give, ...take, ...spare.all].map(({ version }) => version)
+		[...give, ...take, ...spare].map(({ version }) => version)
 	);
-	const named = (some: typeof give): readonly TradeOption[] =>
+	const named = (some: readonly Valued[]): readonly TradeOption[] =>
 		some.map((option) => {
 			const { card: name = option.version, release = '' } = names.get(option.version) ?? {};
 			return { ...option, name, release };
@@ -99,7 +91,7 @@ export async function tradesView(db: Reader, choice: TradeChoice) {
 		const message = `more than ${MOST_CARDS} cards could change hands: the first of them are looked at`;
 		problems.push({ message, remedy: 'Shorten a list.' });
 	}
-	const priced = (some: readonly (typeof give)[number][]) =>
+	const priced = (some: readonly Valued[]) =>
 		some.slice(0, MOST_CARDS).flatMap(({ key, minor }) => {
 			const counts = minor ?? choice.unpricedMinor;
 			if (counts === null || choice.without.includes(key)) return [];
@@ -117,7 +109,7 @@ export async function tradesView(db: Reader, choice: TradeChoice) {
 			want: friend === null ? '' : await friendLines(db, 'want', friend),
 			give: friend === null ? '' : await friendLines(db, 'give', friend)
 		},
-		spares: sparesToShare(spare.all, names)
+		spares: sparesToShare(spare, names)
 	};
 }
 export type TradesView = Awaited<ReturnType<typeof tradesView>>;
@@ -169,7 +161,7 @@ async function spareCopies(db: Reader, states: readonly GoalState[]) {
 		out.set(copyId, (out.get(copyId) ?? 0) + quantity);
 	}
 	const rank = { spare: 0, 'to sell': 1, kept: 2, incoming: 3 } as const;
-	const all = [...copies.values()]
+	return [...copies.values()]
 		.filter((copy) => isAtHand(copy) || copy.status === 'to sell')
 		.map(({ id, key, version, status }) => ({
 			...{ id, version, status },
@@ -177,7 +169,6 @@ async function spareCopies(db: Reader, states: readonly GoalState[]) {
 		}))
 		.filter(({ quantity }) => quantity > 0)
 		.sort((a, b) => rank[a.status] - rank[b.status]);
-	return { all, byVersion: group(all, ({ version }) => version) };
 }
 
 /** What a version is worth: by the price book, or by its neighbours. */
@@ -191,7 +182,7 @@ async function valuesOf(
 		.select({ id: releases.id, key: releases.key })
 		.from(releases)
 		.where(inArray(releases.key, keys));
-	const { points, lumps } = await readPriceBook(
+	const { points, lumps, problems } = await readPriceBook(
 		db,
 		new Map(heads.map(({ id, key }) => [id, key])),
 		money.currency
@@ -201,13 +192,14 @@ async function valuesOf(
 	const slotOf = new Map(
 		slots.flatMap((slot) => slot.versions.map((each) => [each, slot] as const))
 	);
-	return (version: string): { readonly minor: number | null; readonly isEstimated: boolean } => {
+	const valueOf = (version: string): Pick<TradeOption, 'minor' | 'isEstimated'> => {
 		const said = typicalPrice(points.get(version) ?? [], { versions: [version] });
 		if (said) return { minor: Math.round(middleOf(said)), isEstimated: false };
 		const slot = slotOf.get(version);
 		const near = slot ? estimate(slot) : null;
 		return { minor: near && Math.round(middleOf(near)), isEstimated: near !== null };
 	};
+	return { valueOf, problems };
 }
 
 /** All spares, as lines "release: cards" and as CSV, to send to friends. */
