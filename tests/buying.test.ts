@@ -111,6 +111,14 @@ test('what is ordered is on its way, at the hub, checked in with a claim, and se
 		order.getByRole('listitem').filter({ hasText: 'shipment asked for' })
 	).toHaveAttribute('aria-current', 'step');
 	await order.getByRole('button', { name: 'It is shipped' }).press('Enter');
+	// What sending it cost in fact.
+	await expect(order.getByLabel('postage')).toHaveValue('1.50');
+	await order.getByLabel('postage').fill('-2');
+	await page.keyboard.press('Tab');
+	await expect(order.getByRole('alert')).toContainText('-2');
+	await order.getByLabel('postage').fill('2.00');
+	await page.keyboard.press('Tab');
+	await expect(order).toContainText('of it €6.50 postage');
 	await order.getByRole('button', { name: 'Check in' }).press('Enter');
 	// The first line has the focus: none of it came.
 	await page.keyboard.press('0');

@@ -17,13 +17,15 @@ import { convertMinor } from '../../core/worth/exchange-rates.ts';
 import {
 	NextSellerInput,
 	NextSellerOutput,
-	PlanBuyingInput,
-	PlanBuyingOutput,
 	WalkAwayInput,
 	WalkAwayOutput,
 	type NextSellerRequest,
-	type PlanBuyingRequest,
 	type WalkAwayRequest
+} from '../../schemas/compute-best-way.ts';
+import {
+	PlanBuyingInput,
+	PlanBuyingOutput,
+	type PlanBuyingRequest
 } from '../../schemas/compute-plan-buying.ts';
 import { defineComputation } from './define-computation.ts';
 import { repeated } from './repeated.ts';

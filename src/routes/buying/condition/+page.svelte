@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { resolve } from '$app/paths';
+	import { formQuery } from '$lib/ui/form-query';
 	import Field from '$lib/ui/Field.svelte';
 	import { countOf, formatMoney } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
@@ -14,10 +15,8 @@
 	let form = $state<HTMLFormElement>();
 	function ask() {
 		if (!form) return;
-		const query = [...new FormData(form)]
-			.filter(([, value]) => value !== '')
-			.map(([name, value]) => `${encodeURIComponent(name)}=${encodeURIComponent(String(value))}`);
-		void goto(resolve(`/buying/condition?${query.join('&')}`), { noScroll: true, keepFocus: true });
+		const query = formQuery(form);
+		void goto(resolve(`/buying/condition?${query}`), { noScroll: true, keepFocus: true });
 	}
 	const halved = $derived.by(() => {
 		if (data.goal === null) return null;

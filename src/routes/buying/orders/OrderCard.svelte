@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { nextState, statesOf } from '$lib/core/buying/orders/order-state';
+	import { formatMinor } from '$lib/core/worth/minor-units';
 	import type { ListedOrder } from '$lib/server/buying/orders/orders-view';
 	import { countOf, formatDay, formatMoney } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
@@ -104,6 +105,16 @@
 				{/each}
 			{/if}
 			<label class="ml-auto flex items-center gap-2 text-sm"
+				><span class="quiet">postage</span>
+				<input
+					class="input w-20 text-right input-xs"
+					inputmode="decimal"
+					value={formatMinor(order.postageMinor, order.currency)}
+					onchange={({ currentTarget }) =>
+						void book.postage(order.id, currentTarget.value, order.currency)}
+				/></label
+			>
+			<label class="flex items-center gap-2 text-sm"
 				><span class="quiet">expected</span>
 				<input
 					type="date"

@@ -1,5 +1,6 @@
 import type { Arrival } from '$lib/core/buying/orders/check-in';
 import type { OrderState } from '$lib/core/buying/orders/order-state';
+import { parseAmount } from '$lib/core/worth/amount';
 import type { Problem } from '$lib/core/problem';
 import { refreshCopies } from '$lib/ui/refresh';
 import { send } from '$lib/ui/send';
@@ -41,6 +42,15 @@ export function createOrderBook() {
 			change(ofOrder(id), 'PATCH', `/api/orders/${id}`, { state }, `Now: ${state}`),
 		expect: (id: number, expectedOn: string | null) =>
 			change(ofOrder(id), 'PATCH', `/api/orders/${id}`, { expectedOn }, 'Kept'),
+		/** What sending it costs in fact; the seller's rule said it so far. */
+		postage(id: number, text: string, currency: string) {
+			const read = parseAmount(text, currency);
+			where = ofOrder(id);
+			problems = read.ok ? [] : read.problems;
+			if (!read.ok) return Promise.resolve(false);
+			const body = { postageMinor: read.value.minor };
+			return change(ofOrder(id), 'PATCH', `/api/orders/${id}`, body, 'Kept');
+		},
 		cancel: (id: number) =>
 			change(ofOrder(id), 'DELETE', `/api/orders/${id}`, {}, 'Taken back; undo brings it again.'),
 		checkIn: (id: number, arrivals: readonly Arrival[]) =>

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { onMount, tick } from 'svelte';
 	import { resolve } from '$app/paths';
+	import { formQuery } from '$lib/ui/form-query';
 	import Field from '$lib/ui/Field.svelte';
 	import { countOf, formatMoney } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
@@ -13,12 +14,7 @@
 	let form = $state<HTMLFormElement>();
 	/** By seller: in the plan in any case, or out of it. */
 	let ways = $state<Record<number, string>>({});
-	const queryOf = () =>
-		[...new FormData(form)]
-			.filter(([, value]) => value !== '')
-			.map(([name, value]) => `${name}=${encodeURIComponent(String(value))}`)
-			.join('&');
-	const run = () => void search.run(queryOf());
+	const run = () => void (form && search.run(formQuery(form)));
 	onMount(() => {
 		if (form) run();
 	});

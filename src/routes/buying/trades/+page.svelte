@@ -5,6 +5,7 @@
 	import { resolve } from '$app/paths';
 	import type { Trade, TradeReason } from '$lib/core/buying/trades/match-trades';
 	import type { Problem } from '$lib/core/problem';
+	import { formQuery } from '$lib/ui/form-query';
 	import Field from '$lib/ui/Field.svelte';
 	import { countOf, formatMoney } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
@@ -39,14 +40,14 @@
 	let rules = $state<HTMLFormElement>();
 	function choose() {
 		if (!rules) return;
-		const query = [...new FormData(rules)].map(
-			([name, value]) => `${name}=${encodeURIComponent(String(value))}`
+		const chosen = Object.entries(ways).flatMap(([key, way]) =>
+			way === '' ? [] : [[way, key] as const]
 		);
-		for (const [key, way] of Object.entries(ways)) {
-			if (way !== '') query.push(`${way}=${encodeURIComponent(key)}`);
-		}
+		// An empty field says something here: no tolerance, no price for what has none.
+		const empty = [...new FormData(rules)].flatMap(([name, value]) => (value === '' ? [name] : []));
+		const query = [formQuery(rules, chosen), ...empty.map((name) => `${name}=`)].join('&');
 		shown = 0;
-		void goto(resolve(`/buying/trades?${query.join('&')}`), { noScroll: true, keepFocus: true });
+		void goto(resolve(`/buying/trades?${query}`), { noScroll: true, keepFocus: true });
 	}
 	async function record() {
 		if (!trade || data.friend === null) return;

@@ -57,3 +57,29 @@ export function walkAwayPrices(
 		return { want, worthMinor: Math.max(0, Math.round(Math.min(limit, whole - least))), seller };
 	});
 }
+
+/** Why a price is the most: the plan costs so much less without the card; the price sheet says so, where nobody offers it; one's own limit is lower. */
+export type WorthReason = 'plan' | 'sheet' | 'limit';
+
+/**
+ * The most to pay for a want, and why: what it is worth against the best other way; where there is none, what the price
+ * sheet says; never more than its limit. Null: nothing is known.
+ *
+ * @param known minor units: by the plan, by the price sheet, and one's own limit; null: none
+ * @example [mostToPay({ planMinor: 900, sheetMinor: 700, limitMinor: null }), mostToPay({ planMinor: null, sheetMinor: 700, limitMinor: 500 })] // [{ minor: 900, by: 'plan' }, { minor: 500, by: 'limit' }]
+ */
+export function mostToPay({
+	planMinor,
+	sheetMinor,
+	limitMinor
+}: {
+	readonly planMinor: number | null;
+	readonly sheetMinor: number | null;
+	readonly limitMinor: number | null;
+}): { readonly minor: number; readonly by: WorthReason } | null {
+	const worth = planMinor ?? sheetMinor;
+	if (limitMinor !== null && (worth === null || worth > limitMinor)) {
+		return { minor: limitMinor, by: 'limit' };
+	}
+	return worth === null ? null : { minor: worth, by: planMinor === null ? 'sheet' : 'plan' };
+}

@@ -116,3 +116,13 @@ function keyOf(
 	const asked = [conditionRank(least) > 0 ? least : '', [...needs].sort().join('+'), grade];
 	return [versions.join(' '), ...asked].filter(Boolean).join(' | ');
 }
+
+/**
+ * Whether even the lowest price that is expected is above the most one would pay.
+ *
+ * @example [isTooDear({ lowMinor: 400 }, 300), isTooDear({ lowMinor: 300 }, 300), isTooDear(null, 300)] // [true, false, false]
+ */
+export const isTooDear = (
+	price: { readonly lowMinor: number } | null,
+	mostMinor: number | null
+): boolean => price !== null && mostMinor !== null && price.lowMinor > mostMinor;

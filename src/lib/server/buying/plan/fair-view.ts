@@ -1,5 +1,9 @@
 import { compileModel } from '../../../core/buying/plan/compile-model.ts';
-import { walkAwayPrices } from '../../../core/buying/plan/walk-away.ts';
+import {
+	mostToPay,
+	walkAwayPrices,
+	type WorthReason
+} from '../../../core/buying/plan/walk-away.ts';
 import type { Problem } from '../../../core/problem.ts';
 import type { Reader } from '../../database/open.ts';
 import { readProblem } from './read-problem.ts';
@@ -18,8 +22,7 @@ export interface FairWant {
 	readonly leastCondition: string | null;
 	/** The most that one is worth, in minor units; null: nobody is known to offer it, and no price is known. */
 	readonly worthMinor: number | null;
-	/** `plan`: what the plan costs less without it. `sheet`: nobody offers it, the price sheet says so. `limit`: one's own limit is lower. */
-	readonly by: 'plan' | 'sheet' | 'limit' | null;
+	readonly by: WorthReason | null;
 	/** Where it would else come from. */
 	readonly seller: string | null;
 }
@@ -53,15 +56,17 @@ export async function fairView(
 		wants: stored.view.wants.map((want, i): FairWant => {
 			const found = worth[i];
 			const isOffered = found !== undefined && found.seller >= 0;
-			const said = want.price?.highMinor ?? want.inSum?.eachMinor ?? null;
-			const worthMinor = isOffered ? found.worthMinor : said;
-			const isOver = want.mostMinor !== null && (worthMinor ?? Infinity) > want.mostMinor;
+			const most = mostToPay({
+				planMinor: isOffered ? found.worthMinor : null,
+				sheetMinor: want.price?.highMinor ?? want.inSum?.eachMinor ?? null,
+				limitMinor: want.mostMinor
+			});
 			return {
 				...{ key: want.key, version: want.versions[0] ?? '', name: want.name, title: want.title },
 				...{ of: `${want.release}, ${want.group}`, quantity: want.quantity },
 				...{ isFavourite: want.isFavourite, leastCondition: want.leastCondition ?? null },
-				worthMinor: isOver ? want.mostMinor : worthMinor,
-				by: isOver ? 'limit' : isOffered ? 'plan' : worthMinor === null ? null : 'sheet',
+				worthMinor: most?.minor ?? null,
+				by: most?.by ?? null,
 				seller: isOffered ? (sellers.get(sellerKeys[found.seller] ?? '') ?? null) : null
 			};
 		})

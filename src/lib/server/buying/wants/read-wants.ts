@@ -9,6 +9,7 @@ import {
 	USUAL_SEARCH
 } from '../../../core/buying/wants/search-text.ts';
 import {
+	isTooDear,
 	wantsList,
 	type ChosenGoal,
 	type Want,
@@ -118,14 +119,20 @@ export async function readWants(db: Reader): Promise<WantsView> {
 				want.versions.flatMap((version) => points.get(version) ?? []),
 				want
 			);
-			const isTooDear =
-				price !== null && want.mostMinor !== null && price.lowMinor > want.mostMinor;
 			const [version = ''] = want.versions;
 			const inSum = price ? null : (sums.get(version) ?? null);
 			const mark = marks.get(version) ?? null;
 			const { sheet, ...names } = nameOf(version);
 			const asked = { ...sheet, versions: want.versions, quantity: want.quantity };
-			return { ...want, ...names, sheet: asked, price, inSum, mark, isTooDear };
+			return {
+				...want,
+				...names,
+				sheet: asked,
+				price,
+				inSum,
+				mark,
+				isTooDear: isTooDear(price, want.mostMinor)
+			};
 		})
 	};
 }

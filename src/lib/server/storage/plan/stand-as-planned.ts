@@ -1,6 +1,5 @@
-import { group, max } from 'd3-array';
+import { group } from 'd3-array';
 import { setImmediate } from 'node:timers/promises';
-import { adviseShelves } from '../../../core/storage/shelves/advise-shelves.ts';
 import { boxKindOf } from '../../../core/storage/kinds/box-kind.ts';
 import { SETS, type BoxUse } from '../../../core/storage/kinds/box-use.ts';
 import { DIVIDER_UM } from '../../../core/storage/plan/choose-box.ts';
@@ -18,6 +17,7 @@ import { looseCardsInTurn } from '../runs/loose-cards.ts';
 import { columnsOfRun } from '../runs/read-homes.ts';
 import type { StoredHomelessRun } from '../runs/homeless-runs.ts';
 import { planStorage, type StoragePlan } from './plan-storage.ts';
+import { putOnShelves } from './put-on-shelves.ts';
 import type { Keeping } from '../../../core/storage/classes/keeping.ts';
 import type { RoomBox } from '../../../core/storage/plan/plan-room.ts';
 import { runKey } from '../../../core/storage/runs/run.ts';
@@ -25,17 +25,10 @@ import { STORAGE_CHOICE, storageOptions, type StorageChoice } from './read-stora
 import { usesOfPlan } from '../../../core/storage/supplies/uses-of-plan.ts';
 import { useSupplies } from '../supplies/stock.ts';
 import { readBoxKinds } from '../../places/box-kinds.ts';
-import { readBoxes, readShelves } from '../room/read-storage.ts';
 import { insertDivider } from '../room/insert-divider.ts';
 import { inRow } from '../room/read-box.ts';
 import { standBehind } from '../../places/stand-behind.ts';
-import {
-	type BoxId,
-	type DividerId,
-	type ReleaseId,
-	type ShelfId,
-	rowId
-} from '../../../core/row-id.ts';
+import { type BoxId, type DividerId, type ReleaseId } from '../../../core/row-id.ts';
 
 /** What a new box that several sets share is called, before its number. */
 function sharedName(use: BoxUse): string {
@@ -257,45 +250,4 @@ async function standSmallBox(
 		...columnsOfRun(run)
 	});
 	return made.id;
-}
-
-/** Puts new boxes on shelves, heavy ones low, each behind those that stand there. */
-async function putOnShelves(
-	record: Recorder,
-	tx: Transaction,
-	ids: readonly BoxId[]
-): Promise<void> {
-	const all = await readBoxes(tx);
-	const shelves = await readShelves(tx);
-	const { advice } = adviseShelves(
-		all
-			.filter(
-				({ id, shelfId, insideId }) => insideId === null && (shelfId !== null || ids.includes(id))
-			)
-			.map(({ id, grams, kind, shelfId }) => ({
-				key: String(id),
-				grams,
-				lengthMm: kind.lengthMm,
-				shelf: shelfId === null ? null : String(shelfId)
-			})),
-		shelves
-	);
-	const next = new Map(
-		shelves.map(({ id }) => [
-			id,
-			1 +
-				(max(
-					all.filter((box) => box.shelfId === id),
-					({ position }) => position
-				) ?? -1)
-		])
-	);
-	for (const id of ids) {
-		const to = advice.find(({ box, from }) => box === String(id) && from === null)?.to;
-		if (to === undefined) continue;
-		const shelfId: ShelfId = rowId(Number(to));
-		const position = next.get(shelfId) ?? 0;
-		next.set(shelfId, position + 1);
-		await record.update(boxes, id, { shelfId, position });
-	}
 }
