@@ -54,6 +54,19 @@ export default ts.config(
 		}
 	},
 	{
+		files: ['src/**/*.svelte', 'src/**/*.ts'],
+		ignores: ['src/lib/ui/form-actions.ts'],
+		rules: {
+			'no-restricted-imports': [
+				'error',
+				{
+					name: '$app/forms',
+					message: 'changes reach the server in turn: take enhance and act from ui/form-actions'
+				}
+			]
+		}
+	},
+	{
 		files: ['**/*.svelte', '**/*.svelte.ts'],
 		// Maps here are derived anew and never changed in place, so they need no reactive twin.
 		rules: { 'svelte/prefer-svelte-reactivity': 'off' },

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { tick, type ComponentProps, type Snippet } from 'svelte';
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import ColumnChoice from './ColumnChoice.svelte';
 	import SetChoice from './SetChoice.svelte';
 

@@ -1,7 +1,7 @@
 import { parseVersionKey } from '$lib/core/checklist/versions/version-key';
 import type { Condition } from '$lib/core/copies/condition';
 import type { Wanted } from '$lib/core/goal/wall';
-import type { Problem } from '$lib/core/problem';
+import { createReport } from './change-report.svelte';
 import { refreshCopies } from './refresh';
 import { send } from './send';
 
@@ -15,7 +15,7 @@ interface OwnedBookOptions {
 export function createOwnedBook({ owned, condition }: OwnedBookOptions) {
 	/** Changes on their way to the server. */
 	let onTheWay = $state.raw<readonly Wanted[]>([]);
-	let problems = $state.raw<readonly Problem[]>([]);
+	const report = createReport();
 	const shown = $derived(
 		new Map([...owned(), ...onTheWay.map(({ version, quantity }) => [version, quantity] as const)])
 	);
@@ -35,7 +35,7 @@ export function createOwnedBook({ owned, condition }: OwnedBookOptions) {
 			return shown;
 		},
 		get problems() {
-			return problems;
+			return report.problems;
 		},
 		/** The changes are of one release. */
 		async setOwned(wanted: readonly Wanted[]) {
@@ -46,8 +46,7 @@ export function createOwnedBook({ owned, condition }: OwnedBookOptions) {
 				changes: wanted,
 				...(word ? { condition: word } : {})
 			});
-			const outcome = await showUntil(wanted, answer);
-			problems = outcome.ok ? [] : outcome.problems;
+			await showUntil(wanted, report.of(answer));
 		}
 	};
 }

@@ -4,34 +4,64 @@ import { bad, good } from '$lib/core/problem';
 /** Changes reach the server in the order in which they were made, so that undo takes back the last. */
 let last: Promise<unknown> = Promise.resolve();
 
+/** A place among the changes: it is here when those before are answered, and those after wait for its end. */
+export function takeTurn(): { readonly isHere: Promise<unknown>; readonly end: () => void } {
+	const isHere = last;
+	let end = () => {};
+	last = new Promise<void>((resolve) => (end = resolve));
+	return { isHere, end: () => end() };
+}
+
+/** Makes a change when those before it are answered. */
+export async function inTurn<Value>(change: () => Promise<Value>): Promise<Value> {
+	const turn = takeTurn();
+	await turn.isHere;
+	try {
+		return await change();
+	} finally {
+		turn.end();
+	}
+}
+
 /**
  * Asks the server to change something; problems come back as the server names them. A body that hangs on
  * what was answered before is a function: it is called when its turn comes.
  */
-export function send<Value>(
+export const send = <Value>(
 	method: 'POST' | 'PUT' | 'PATCH' | 'DELETE',
 	path: string,
 	body?: unknown
-): Promise<Outcome<Value>> {
-	const answer = last.then(() =>
+): Promise<Outcome<Value>> =>
+	inTurn(() =>
 		ask<Value>(method, path, typeof body === 'function' ? (body as () => unknown)() : body)
 	);
-	last = answer;
-	return answer;
-}
+
+/** Sends a file in its turn, as `send` sends a body. */
+export const sendFile = <Value>(path: string, file: File): Promise<Outcome<Value>> =>
+	inTurn(() =>
+		request<Value>(path, {
+			method: 'POST',
+			headers: { 'content-type': 'application/octet-stream' },
+			body: file
+		})
+	);
 
 /** Asks without waiting for changes under way: for what changes nothing. */
-export async function ask<Value>(
+export const ask = <Value>(
 	method: string,
 	path: string,
 	body?: unknown
-): Promise<Outcome<Value>> {
+): Promise<Outcome<Value>> => {
+	const sent = {
+		headers: { 'content-type': 'application/json' },
+		body: JSON.stringify(body ?? {})
+	};
+	return request<Value>(path, { method, ...(method === 'GET' ? {} : sent) });
+};
+
+async function request<Value>(path: string, init: RequestInit): Promise<Outcome<Value>> {
 	try {
-		const sent = {
-			headers: { 'content-type': 'application/json' },
-			body: JSON.stringify(body ?? {})
-		};
-		const response = await fetch(path, { method, ...(method === 'GET' ? {} : sent) });
+		const response = await fetch(path, init);
 		const answer: unknown = await response.json();
 		if (response.ok) return good(answer as Value);
 		const { detail, errors } = answer as { detail?: string; errors?: Problem[] };

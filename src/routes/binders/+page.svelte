@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import { resolve } from '$app/paths';
 	import EmptyCollection from '$lib/ui/EmptyCollection.svelte';
 	import { countOf } from '$lib/ui/numerals';

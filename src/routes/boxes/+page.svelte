@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import { resolve } from '$app/paths';
 	import { group } from 'd3-array';
 	import { isTooFull } from '$lib/core/storage/rows/is-too-full';

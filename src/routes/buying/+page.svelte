@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import { resolve } from '$app/paths';
 	import { FINISH_RULE_KEYS, FINISH_RULES } from '$lib/core/buying/finish/finish-rule';
 	import { formatMinor } from '$lib/core/worth/minor-units';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import { resolve } from '$app/paths';
 	import { formatMinor } from '$lib/core/worth/minor-units';
 	import { countOf, formatCount, formatMoney } from '$lib/ui/numerals';

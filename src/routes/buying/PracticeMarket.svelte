@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import type { Problem } from '$lib/core/problem';
+	import { createReport } from '$lib/ui/change-report.svelte';
 	import { countOf } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import { refreshCopies } from '$lib/ui/refresh';
@@ -8,16 +8,13 @@
 
 	/** Whether stalls of it stand among the sellers, and how many orders are under way there. */
 	let { isHere, orders = 0 }: { isHere: boolean; orders?: number } = $props();
-	let problems = $state.raw<readonly Problem[]>([]);
-	let told = $state('');
+	const report = createReport();
 	let isBusy = $state(false);
 	let isOpen = $state(untrack(() => orders > 0));
 
 	async function change<Answer>(body: object, say: (answer: Answer) => string) {
 		isBusy = true;
-		const outcome = await send<Answer>('POST', '/api/buying/market', body);
-		problems = outcome.ok ? [] : outcome.problems;
-		told = outcome.ok ? say(outcome.value) : '';
+		await report.of(send<Answer>('POST', '/api/buying/market', body), { said: say });
 		await refreshCopies();
 		isBusy = false;
 	}
@@ -54,7 +51,7 @@
 				>Leave it</button
 			>
 		{/if}
-		<span role="status" class="text-sm text-primary">{told}</span>
+		<span role="status" class="text-sm text-primary">{report.told}</span>
 	</div>
-	<ProblemAlert {problems} class="mt-2" />
+	<ProblemAlert problems={report.problems} class="mt-2" />
 </details>

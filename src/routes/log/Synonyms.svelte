@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Problem } from '$lib/core/problem';
+	import { createReport } from '$lib/ui/change-report.svelte';
 	import { refreshCopies } from '$lib/ui/refresh';
 	import { send } from '$lib/ui/send';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
@@ -11,18 +11,17 @@
 	let { synonyms }: Props = $props();
 	let word = $state('');
 	let means = $state('');
-	let problems = $state.raw<readonly Problem[]>([]);
+	const report = createReport();
 
 	async function define(event: SubmitEvent) {
 		event.preventDefault();
-		const outcome = await send('PUT', '/api/synonyms', { word, means });
-		problems = outcome.ok ? [] : outcome.problems;
+		const outcome = await report.of(send('PUT', '/api/synonyms', { word, means }));
 		if (outcome.ok) word = means = '';
 		await refreshCopies();
 	}
 
 	async function forget(id: number) {
-		await send('DELETE', `/api/synonyms/${id}`);
+		await report.of(send('DELETE', `/api/synonyms/${id}`));
 		await refreshCopies();
 	}
 </script>
@@ -56,5 +55,5 @@
 		/>
 		<button class="btn btn-sm">Define</button>
 	</form>
-	<ProblemAlert {problems} class="mt-2" />
+	<ProblemAlert problems={report.problems} class="mt-2" />
 </details>

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import { resolve } from '$app/paths';
 	import { formatPileAmount } from '$lib/core/pile/pile-amount';
 	import { TRAYS, type Tray } from '$lib/core/pile/tray';

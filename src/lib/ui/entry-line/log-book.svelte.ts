@@ -1,11 +1,11 @@
 import type { Release } from '$lib/core/checklist/release';
 import type { Condition } from '$lib/core/copies/condition';
 import type { Wanted } from '$lib/core/goal/wall';
-import type { Problem } from '$lib/core/problem';
 import { indexCards } from '$lib/core/shorthand/card-index';
 import { complete } from '$lib/core/shorthand/complete';
 import { readShorthand } from '$lib/core/shorthand/read-shorthand';
 import { vocabularyOf } from '$lib/core/shorthand/vocabulary';
+import { createReport } from '../change-report.svelte';
 import { createOwnedBook } from '../owned-book.svelte';
 import { send } from '../send';
 
@@ -25,7 +25,7 @@ export function createLogBook(options: LogBookOptions) {
 		condition: options.condition
 	});
 	let line = $state('');
-	let problems = $state.raw<readonly Problem[]>([]);
+	const report = createReport();
 
 	const index = $derived(indexCards(options.release()));
 	const vocabulary = $derived(vocabularyOf(options.release()));
@@ -62,7 +62,7 @@ export function createLogBook(options: LogBookOptions) {
 			return book.owned;
 		},
 		get problems() {
-			return [...problems, ...book.problems];
+			return [...report.problems, ...book.problems];
 		},
 		setOwned: (wanted: readonly Wanted[]) => book.setOwned(wanted),
 		async applyLine() {
@@ -77,8 +77,7 @@ export function createLogBook(options: LogBookOptions) {
 				parallel: options.parallelKey(),
 				...(condition ? { condition } : {})
 			});
-			const outcome = await book.showUntil(shown, answer);
-			problems = outcome.ok ? [] : outcome.problems;
+			const outcome = await book.showUntil(shown, report.of(answer));
 			if (!outcome.ok) line = [taken, line].filter(Boolean).join(', ');
 		}
 	};

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import { standsIn, type BoxKind } from '$lib/core/storage/kinds/box-kind';
 	import { nameShelf, type Shelf } from '$lib/core/storage/shelves/shelf';
 	import Field from '$lib/ui/Field.svelte';

@@ -9,7 +9,7 @@
 </script>
 
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import { formatClassLine } from '$lib/core/storage/classes/class-lines';
 	import type { ClassRule } from '$lib/core/storage/classes/storage-class';
 	import type { Problem } from '$lib/core/problem';

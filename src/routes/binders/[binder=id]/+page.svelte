@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { deserialize, enhance } from '$app/forms';
 	import { goto } from '$app/navigation';
 	import { resolve } from '$app/paths';
 	import type { PagePocket } from '$lib/core/binder/order-by-hand';
@@ -7,6 +6,7 @@
 	import { pocketName } from '$lib/core/binder/pocket-name';
 	import type { PocketFace } from '$lib/core/binder/pocket-face';
 	import { formatProblem, type Problem } from '$lib/core/problem';
+	import { act, enhance } from '$lib/ui/form-actions';
 	import { refreshCopies } from '$lib/ui/refresh';
 	import BinderSpread from '$lib/ui/spread/BinderSpread.svelte';
 	import LayoutForm from '$lib/ui/spread/LayoutForm.svelte';
@@ -28,20 +28,18 @@
 	}
 
 	async function swap(first: PagePocket, second: PagePocket) {
-		const body = new FormData();
-		for (const [field, at] of Object.entries({ first, second })) {
+		const placeOf = (at: PagePocket) => {
 			const page = pages[at.page - 1];
 			const name = page ? pocketName({ ...page, pocket: at.pocket }) : '';
-			body.set(field, asItLies ? name : `${at.page}/${at.pocket}`);
-		}
-		const answer = await fetch(asItLies ? '?/correct' : '?/swap', {
-			method: 'POST',
-			body,
-			headers: { 'x-sveltekit-action': 'true' }
-		});
-		const result = deserialize(await answer.text());
+			return asItLies ? name : `${at.page}/${at.pocket}`;
+		};
+		const fields = { first: placeOf(first), second: placeOf(second) };
+		const result = await act(asItLies ? '?/correct' : '?/swap', fields);
 		const problems = result.type === 'failure' ? (result.data?.problems as Problem[]) : [];
-		problem = problems.map(formatProblem).join(' ');
+		problem =
+			result.type === 'error'
+				? 'It was not kept: reload the page and try again.'
+				: problems.map(formatProblem).join(' ');
 		await refreshCopies();
 	}
 </script>

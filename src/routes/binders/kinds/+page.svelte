@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import { resolve } from '$app/paths';
 	import { BINDER_KINDS } from '$lib/core/binder/binder-kind';
 	import { PAGE_KINDS } from '$lib/core/binder/page-kind';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import { resolve } from '$app/paths';
 	import { nameShelf } from '$lib/core/storage/shelves/shelf';
 	import { countOf, formatCount, formatKg } from '$lib/ui/numerals';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import type { BoxRespacing } from '$lib/server/storage/room/respace-box';
 	import { countOf } from '$lib/ui/numerals';
 

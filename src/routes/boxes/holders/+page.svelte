@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import { resolve } from '$app/paths';
 	import { holderName } from '$lib/ui/all-holders.svelte';
 	import { countOf, formatMoney } from '$lib/ui/numerals';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import { HOLDER_SORTS } from '$lib/core/storage/kinds/holder-kind';
 	import { formatMinor } from '$lib/core/worth/minor-units';
 	import type { HolderRules } from '$lib/server/places/holder-tiers';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import { resolve } from '$app/paths';
 	import { countOf, formatDay } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import { page } from '$app/state';
 	import EmptyCollection from '$lib/ui/EmptyCollection.svelte';
 	import { resolve } from '$app/paths';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import type { StorageView } from '$lib/server/storage/plan/storage-view';
 	import { formatCount } from '$lib/ui/numerals';
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import { BOX_KINDS, LONGEST_SMALL_MM } from '$lib/core/storage/kinds/box-kind';
 	import { nameShelf } from '$lib/core/storage/shelves/shelf';
 	import { formatCount, formatKg } from '$lib/ui/numerals';

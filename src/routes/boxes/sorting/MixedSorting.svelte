@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import type { MixedPlan } from '$lib/core/storage/sorting/plan-mixed-sorting';
 	import { countOf } from '$lib/ui/numerals';
 	import { minutes, WAY_NAMES } from './way-names';

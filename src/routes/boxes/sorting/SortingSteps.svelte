@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
-	import { deserialize } from '$app/forms';
+	import { act } from '$lib/ui/form-actions';
 	import { refreshAll } from '$lib/ui/refresh';
 	import { namePile } from '$lib/core/storage/sorting/deal-passes';
 	import { stepPiles } from '$lib/core/storage/sorting/sorting-steps';
@@ -44,15 +44,10 @@
 
 	async function save(steps: readonly Step[] | null, finished?: number) {
 		const { release, cards, way } = slip;
-		const body = new FormData();
-		body.set('slip', JSON.stringify(steps && { release, cards, way, steps }));
-		if (finished !== undefined) body.set('finished', String(finished));
-		const response = await fetch('?/save', {
-			method: 'POST',
-			body,
-			headers: { 'x-sveltekit-action': 'true' }
+		const result = await act('?/save', {
+			slip: JSON.stringify(steps && { release, cards, way, steps }),
+			...(finished === undefined ? {} : { finished: String(finished) })
 		});
-		const result = deserialize(await response.text());
 		problem = result.type === 'success' ? '' : 'It was not kept: reload the page and try again.';
 		await refreshAll();
 	}

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import { STOCK_SORTS } from '$lib/core/storage/supplies/supply';
 	import Field from '$lib/ui/Field.svelte';
 	import { countOf } from '$lib/ui/numerals';

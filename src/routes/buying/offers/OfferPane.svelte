@@ -2,10 +2,10 @@
 	import { goto } from '$app/navigation';
 	import { resolve } from '$app/paths';
 	import { refreshCopies } from '$lib/ui/refresh';
+	import { createReport } from '$lib/ui/change-report.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import { countOf, formatMoney } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
-	import type { Problem } from '$lib/core/problem';
 	import { send } from '$lib/ui/send';
 	import { createPriceReader } from '../price-reader.svelte';
 	import PriceLine from '../PriceLine.svelte';
@@ -17,8 +17,7 @@
 		ground: NonNullable<PageData['ground']>;
 	}
 	let { data, seller, ground }: Props = $props();
-	let problems = $state.raw<readonly Problem[]>([]);
-	let told = $state('');
+	const report = createReport();
 	const reader = createPriceReader({
 		release: () => ground.release,
 		wants: () => ground.wants,
@@ -28,9 +27,8 @@
 	});
 
 	async function change(method: 'POST' | 'DELETE', body: object, said: string) {
-		const outcome = await send(method, `/api/sellers/${seller.id}/offers`, body);
-		problems = outcome.ok ? [] : outcome.problems;
-		told = outcome.ok ? said : '';
+		const answer = send(method, `/api/sellers/${seller.id}/offers`, body);
+		const outcome = await report.of(answer, { said: () => said });
 		await refreshCopies();
 		return outcome.ok;
 	}
@@ -62,10 +60,10 @@
 	reading={reader.reading}
 	flags={[]}
 	currency={seller.currency}
-	{told}
+	told={report.told}
 	{apply}
 />
-<ProblemAlert {problems} class="mb-3" />
+<ProblemAlert problems={report.problems} class="mb-3" />
 <p class="mb-3 text-sm">
 	<a class="prose-link" href={resolve(`/buying/offers/file?seller=${seller.id}`)}
 		>Take in a list as XLSX or CSV</a

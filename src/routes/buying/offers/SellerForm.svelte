@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import type { Problem } from '$lib/core/problem';
 	import { formatMinor } from '$lib/core/worth/minor-units';
 	import Field from '$lib/ui/Field.svelte';

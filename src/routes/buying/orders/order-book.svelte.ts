@@ -1,7 +1,7 @@
 import type { Arrival } from '$lib/core/buying/orders/check-in';
 import type { OrderState } from '$lib/core/buying/orders/order-state';
 import { parseAmount } from '$lib/core/worth/amount';
-import type { Problem } from '$lib/core/problem';
+import { createReport } from '$lib/ui/change-report.svelte';
 import { refreshCopies } from '$lib/ui/refresh';
 import { send } from '$lib/ui/send';
 
@@ -10,10 +10,7 @@ export const CHECKED_IN = 'Checked in';
 
 /** What is done with orders, bids and pick-ups, and what the server says of it. */
 export function createOrderBook() {
-	let problems = $state.raw<readonly Problem[]>([]);
-	/** Which part of the page the problems are of. */
-	let where = $state('');
-	let told = $state('');
+	const report = createReport();
 
 	async function change(
 		part: string,
@@ -22,10 +19,7 @@ export function createOrderBook() {
 		body: object,
 		said: string
 	): Promise<boolean> {
-		const outcome = await send(method, path, body);
-		problems = outcome.ok ? [] : outcome.problems;
-		where = part;
-		told = outcome.ok ? said : '';
+		const outcome = await report.of(send(method, path, body), { said: () => said, part });
 		await refreshCopies();
 		return outcome.ok;
 	}
@@ -33,10 +27,10 @@ export function createOrderBook() {
 
 	return {
 		/** The problems of a part of the page. */
-		problemsOf: (part: string) => (where === part ? problems : []),
+		problemsOf: report.problemsOf,
 		ofOrder,
 		get told() {
-			return told;
+			return report.told;
 		},
 		move: (id: number, state: OrderState) =>
 			change(ofOrder(id), 'PATCH', `/api/orders/${id}`, { state }, `Now: ${state}`),
@@ -45,9 +39,10 @@ export function createOrderBook() {
 		/** What sending it costs in fact; the seller's rule said it so far. */
 		postage(id: number, text: string, currency: string) {
 			const read = parseAmount(text, currency);
-			where = ofOrder(id);
-			problems = read.ok ? [] : read.problems;
-			if (!read.ok) return Promise.resolve(false);
+			if (!read.ok) {
+				report.refuse(read.problems, ofOrder(id));
+				return Promise.resolve(false);
+			}
 			const body = { postageMinor: read.value.minor };
 			return change(ofOrder(id), 'PATCH', `/api/orders/${id}`, body, 'Kept');
 		},

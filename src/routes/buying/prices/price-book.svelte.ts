@@ -1,7 +1,7 @@
 import { flagPrices } from '$lib/core/buying/prices/price-flags';
 import { middleOf } from '$lib/core/buying/prices/price';
 import { neighbourhoodOf } from '$lib/core/buying/prices/sheet-want';
-import type { Problem } from '$lib/core/problem';
+import { createReport } from '$lib/ui/change-report.svelte';
 import { refreshCopies } from '$lib/ui/refresh';
 import { send } from '$lib/ui/send';
 import { createPriceReader, type PriceReaderOptions } from '../price-reader.svelte';
@@ -13,8 +13,7 @@ interface PriceBookOptions extends PriceReaderOptions {
 /** The line of prices as it is typed: what it would say, what looks wrong, and what was said by now. */
 export function createPriceBook(options: PriceBookOptions) {
 	let source = $state('');
-	let problems = $state.raw<readonly Problem[]>([]);
-	let told = $state('');
+	const report = createReport();
 	const reader = createPriceReader(options);
 	/** What is typed looks wrong beside what is on the sheet. */
 	const flags = $derived.by(() => {
@@ -61,28 +60,29 @@ export function createPriceBook(options: PriceBookOptions) {
 			return flags;
 		},
 		get problems() {
-			return problems;
+			return report.problems;
 		},
 		get told() {
-			return told;
+			return report.told;
 		},
 		async apply() {
 			const taken = reader.line;
 			reader.line = '';
-			const outcome = await send<{ prices: number; lumps: number }>(
-				'POST',
-				`/api/goals/${options.goal()}/prices`,
-				{ release: options.release().key, line: taken, source }
+			const outcome = await report.of(
+				send('POST', `/api/goals/${options.goal()}/prices`, {
+					release: options.release().key,
+					line: taken,
+					source
+				}),
+				{ said: () => `Kept: ${taken}` }
 			);
-			problems = outcome.ok ? [] : outcome.problems;
-			told = outcome.ok ? `Kept: ${taken}` : '';
 			if (!outcome.ok) reader.line = [taken, reader.line].filter(Boolean).join('; ');
 			await refreshCopies();
 		},
 		async forget(what: { readonly version: string } | { readonly lump: number }) {
-			const outcome = await send('DELETE', `/api/goals/${options.goal()}/prices`, what);
-			problems = outcome.ok ? [] : outcome.problems;
-			told = outcome.ok ? 'Forgotten; undo brings it back.' : '';
+			await report.of(send('DELETE', `/api/goals/${options.goal()}/prices`, what), {
+				said: () => 'Forgotten; undo brings it back.'
+			});
 			await refreshCopies();
 		}
 	};

@@ -1,14 +1,14 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import { goto } from '$app/navigation';
 	import { resolve } from '$app/paths';
 	import type { Trade, TradeReason } from '$lib/core/buying/trades/match-trades';
-	import type { Problem } from '$lib/core/problem';
 	import { formQuery } from '$lib/ui/form-query';
 	import Field from '$lib/ui/Field.svelte';
 	import { countOf, formatMoney } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
+	import { createReport } from '$lib/ui/change-report.svelte';
 	import { refreshCopies } from '$lib/ui/refresh';
 	import { send } from '$lib/ui/send';
 	import TradeSide from './TradeSide.svelte';
@@ -22,8 +22,7 @@
 	};
 	/** Which of the trades is looked at; 0 is the best. */
 	let shown = $state(0);
-	let problems = $state.raw<readonly Problem[]>([]);
-	let told = $state('');
+	const report = createReport();
 	const trades = $derived<readonly { readonly why: string; readonly trade: Trade }[]>([
 		...(data.match.best ? [{ why: 'most cards', trade: data.match.best }] : []),
 		...data.match.others.map(({ why, trade }) => ({ why: WHY[why], trade }))
@@ -63,11 +62,9 @@
 				return version ? [{ version, quantity: 1 }] : [];
 			})
 		};
-		const outcome = await send<{ given: number; taken: number }>('POST', '/api/trades', body);
-		problems = outcome.ok ? [] : outcome.problems;
-		told = outcome.ok
-			? `Recorded: ${outcome.value.given} given, ${outcome.value.taken} taken. Undo takes it back.`
-			: '';
+		await report.of(send<{ given: number; taken: number }>('POST', '/api/trades', body), {
+			said: ({ given, taken }) => `Recorded: ${given} given, ${taken} taken. Undo takes it back.`
+		});
 		await refreshCopies();
 	}
 	const href = (text: string, type: string) =>
@@ -77,8 +74,8 @@
 <svelte:head><title>Trades · Jade Binder</title></svelte:head>
 
 <h1 class="mb-2">Trades</h1>
-<ProblemAlert problems={[...data.misread, ...data.problems, ...problems]} class="mb-3" />
-<p role="status" class="min-h-6 text-sm text-primary">{told}</p>
+<ProblemAlert problems={[...data.misread, ...data.problems, ...report.problems]} class="mb-3" />
+<p role="status" class="min-h-6 text-sm text-primary">{report.told}</p>
 <form
 	bind:this={rules}
 	class="mb-3 flex flex-wrap items-end gap-4"

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { groups } from 'd3-array';
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import { resolve } from '$app/paths';
 	import { SEARCH_WORDS } from '$lib/core/buying/wants/search-text';
 	import Field from '$lib/ui/Field.svelte';

@@ -1,7 +1,7 @@
 import type { Priority } from '$lib/core/buying/wants/wants-list';
 import type { Condition } from '$lib/core/copies/condition';
-import type { Problem } from '$lib/core/problem';
 import { parseAmount } from '$lib/core/worth/amount';
+import { createReport } from '$lib/ui/change-report.svelte';
 import { refreshCopies } from '$lib/ui/refresh';
 import { send } from '$lib/ui/send';
 
@@ -16,36 +16,31 @@ export interface SaidOfWant {
 
 /** Marks on wants, sent as they are made. */
 export function createWantBook({ currency }: { readonly currency: () => string }) {
-	let problems = $state.raw<readonly Problem[]>([]);
-	let told = $state('');
+	const report = createReport();
 	return {
 		get problems() {
-			return problems;
+			return report.problems;
 		},
 		get told() {
-			return told;
+			return report.told;
 		},
 		async mark(version: string, { most, ...said }: SaidOfWant) {
 			const limit = most.trim() === '' ? null : parseAmount(most, currency());
 			if (limit && !limit.ok) {
-				problems = limit.problems;
+				report.refuse(limit.problems);
 				return;
 			}
-			const outcome = await send('PUT', '/api/wants', {
-				...said,
-				version,
-				mostMinor: limit ? limit.value.minor : null,
-				currency: currency()
-			});
-			problems = outcome.ok ? [] : outcome.problems;
+			const mostMinor = limit ? limit.value.minor : null;
+			const body = { ...said, version, mostMinor, currency: currency() };
+			await report.of(send('PUT', '/api/wants', body));
 			await refreshCopies();
 		},
 		async copy(text: string) {
 			try {
 				await navigator.clipboard.writeText(text);
-				told = `Copied: ${text}`;
+				report.say(`Copied: ${text}`);
 			} catch {
-				told = `Select and copy it by hand: ${text}`;
+				report.say(`Select and copy it by hand: ${text}`);
 			}
 		}
 	};

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import { resolve } from '$app/paths';
 	import { presetOf } from '$lib/core/goal/preset';
 	import { HARD_RUN } from '$lib/core/goal/obtainable';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import type { Ring } from '$lib/core/goal/next-ring';
 	import type { Problem } from '$lib/core/problem';
 	import { countOf } from '$lib/ui/numerals';

@@ -2,7 +2,7 @@
 	import { goto } from '$app/navigation';
 	import { resolve } from '$app/paths';
 	import type { GoalChoice } from '$lib/core/goal/goal-rules';
-	import type { Problem } from '$lib/core/problem';
+	import { createReport } from '$lib/ui/change-report.svelte';
 	import EmptyCollection from '$lib/ui/EmptyCollection.svelte';
 	import { refreshCopies } from '$lib/ui/refresh';
 	import { send } from '$lib/ui/send';
@@ -11,12 +11,11 @@
 	import Field from '$lib/ui/Field.svelte';
 
 	let { data } = $props();
-	let problems = $state.raw<readonly Problem[]>([]);
+	const report = createReport();
 
 	async function save(name: string, rules: GoalChoice) {
 		const body = { release: data.options?.release.key ?? '', name, rules };
-		const outcome = await send<{ id: number }>('POST', '/api/goals', body);
-		problems = outcome.ok ? [] : outcome.problems;
+		const outcome = await report.of(send<{ id: number }>('POST', '/api/goals', body));
 		if (!outcome.ok) return;
 		await refreshCopies();
 		await goto(resolve('/goals/[goal=id]', { goal: String(outcome.value.id) }));
@@ -37,6 +36,6 @@
 		/>
 	</Field>
 	{#key options.release.key}
-		<RulesForm {options} {problems} {save} saveName="Make the goal" />
+		<RulesForm {options} problems={report.problems} {save} saveName="Make the goal" />
 	{/key}
 {/if}

@@ -5,6 +5,7 @@
 	import { parseAmount } from '$lib/core/worth/amount';
 	import Field from '$lib/ui/Field.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
+	import { sendFile } from '$lib/ui/send';
 	import type { PileBook } from './pile-book.svelte';
 
 	/** What is worth typing in full of the card that was taken last: asked here, so that the pile goes on. */
@@ -39,11 +40,9 @@
 		const photo = form.get('photo');
 		if (photo instanceof File && photo.size > 0) {
 			const path = `/api/copies/${outcome.value.copyId}/photos`;
-			const response = await fetch(path, { method: 'POST', body: photo });
-			if (!response.ok) {
-				problems = [
-					{ message: 'the photo was not taken in', remedy: 'Choose a PNG, JPEG or WebP file.' }
-				];
+			const taken = await sendFile(path, photo);
+			if (!taken.ok) {
+				problems = taken.problems;
 				return;
 			}
 		}

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import { resolve } from '$app/paths';
 	import type { HandTo } from '$lib/core/pile/hand-to';
 	import type { Problem } from '$lib/core/problem';

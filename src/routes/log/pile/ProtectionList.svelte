@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import { holderName } from '$lib/ui/all-holders.svelte';
 	import type { Problem } from '$lib/core/problem';
 	import type { Protection } from '$lib/server/pile/protect-pile';

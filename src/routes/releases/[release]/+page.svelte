@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import { resolve } from '$app/paths';
 	import { chaptersOf } from '$lib/core/checklist/chapters/chapters-of';
 	import { haveBySection } from '$lib/core/checklist/chapters/have-by-section';

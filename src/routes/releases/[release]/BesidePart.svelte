@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import { resolve } from '$app/paths';
 	import { COLLECTIBLE_KINDS } from '$lib/core/checklist/beside-cards';
 	import type { Release } from '$lib/core/checklist/release';

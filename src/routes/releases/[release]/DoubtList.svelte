@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import type { Doubt } from '$lib/core/checklist/chapters/chapter';
 	import type { Release } from '$lib/core/checklist/release';
 	import { formatDay } from '$lib/ui/numerals';

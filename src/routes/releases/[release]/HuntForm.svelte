@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import type { Section } from '$lib/core/checklist/section';
 	import Field from '$lib/ui/Field.svelte';
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import { fillTitles, readTitles } from '$lib/core/checklist/fill-titles';
 	import type { Release } from '$lib/core/checklist/release';
 	import type { Problem } from '$lib/core/problem';

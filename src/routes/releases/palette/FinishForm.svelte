@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import { CARD_SHAPES } from '$lib/core/checklist/card-format';
 	import { formatTells } from '$lib/core/checklist/rule-sheet/tell-cell';
 	import type { PaletteFinish } from '$lib/core/checklist/palette';

@@ -1,12 +1,12 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
 	import { resolve } from '$app/paths';
 	import { PHOTO_SIDES, type PhotoSide } from '$lib/core/copies/photo-side';
-	import type { Problem } from '$lib/core/problem';
 	import { thumbnailOf } from '$lib/ui/card-picture/thumbnail';
+	import { createReport } from '$lib/ui/change-report.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
-	import { send } from '$lib/ui/send';
+	import { refreshAll } from '$lib/ui/refresh';
+	import { send, sendFile } from '$lib/ui/send';
 
 	/** What a thing looks like, front and back, whether it is owned or not. */
 	interface Props {
@@ -23,7 +23,7 @@
 		};
 	}
 	let { of }: Props = $props();
-	let problems = $state.raw<readonly Problem[]>([]);
+	const report = createReport();
 	let isBusy = $state(false);
 
 	async function keep(event: SubmitEvent & { currentTarget: HTMLFormElement }) {
@@ -32,7 +32,9 @@
 		const form = new FormData(page);
 		const photo = form.get('photo');
 		if (!(photo instanceof File) || photo.size === 0) {
-			problems = [{ message: 'no picture is chosen', remedy: 'Choose a PNG, JPEG or WebP file.' }];
+			report.refuse([
+				{ message: 'no picture is chosen', remedy: 'Choose a PNG, JPEG or WebP file.' }
+			]);
 			return;
 		}
 		isBusy = true;
@@ -41,27 +43,18 @@
 			side: String(form.get('side')),
 			source: String(form.get('source'))
 		});
-		const response = await fetch(`/api/reference-pictures?${query}`, {
-			method: 'POST',
-			headers: { 'content-type': 'application/octet-stream' },
-			body: photo
-		});
-		const answer = (await response.json()) as { errors?: Problem[]; detail?: string };
-		problems = response.ok
-			? []
-			: (answer.errors ?? [{ message: answer.detail ?? 'the server refused it' }]);
-		if (response.ok) page.reset();
-		await invalidateAll();
+		const outcome = await report.of(sendFile(`/api/reference-pictures?${query}`, photo));
+		if (outcome.ok) page.reset();
+		await refreshAll();
 		isBusy = false;
 	}
 	async function remove(id: number) {
-		const outcome = await send('DELETE', `/api/reference-pictures/${id}`);
-		problems = outcome.ok ? [] : outcome.problems;
-		await invalidateAll();
+		await report.of(send('DELETE', `/api/reference-pictures/${id}`));
+		await refreshAll();
 	}
 </script>
 
-<ProblemAlert {problems} class="mb-4" />
+<ProblemAlert problems={report.problems} class="mb-4" />
 <section class="mb-8 max-w-3xl" aria-labelledby="reference">
 	<h2 id="reference" class="mb-1">For reference: {of.name}, {of.release}</h2>
 	<p class="mb-2 quiet">What it looks like, whether you own it or not.</p>

@@ -2,7 +2,7 @@
 	import { invalidateAll } from '$app/navigation';
 	import { resolve } from '$app/paths';
 	import { LOOKS } from '$lib/core/checklist/tell';
-	import type { Problem } from '$lib/core/problem';
+	import { createReport } from '$lib/ui/change-report.svelte';
 	import CardPicture from '$lib/ui/card-picture/CardPicture.svelte';
 	import { formatDay } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
@@ -13,7 +13,7 @@
 	let place = $state(0);
 	let chosen = $state<string | null>(null);
 	let right = $state(0);
-	let problems = $state.raw<readonly Problem[]>([]);
+	const report = createReport();
 	const round = $derived(data.rounds[place]);
 	const isRight = $derived(chosen !== null && chosen === round?.answer);
 	const weak = $derived(
@@ -26,8 +26,7 @@
 		if (key === round.answer) right += 1;
 		const [first, second] = round.choices.map((each) => each.key);
 		const body = { first, second, isRight: key === round.answer };
-		const outcome = await send('POST', '/api/trainer', body);
-		problems = outcome.ok ? [] : outcome.problems;
+		await report.of(send('POST', '/api/trainer', body));
 		await refreshJournal();
 	}
 	function next() {
@@ -54,7 +53,7 @@
 <svelte:window {onkeydown} />
 
 <h1 class="mb-2">Trainer</h1>
-<ProblemAlert {problems} class="mb-4" />
+<ProblemAlert problems={report.problems} class="mb-4" />
 {#if round}
 	<p class="mb-3 quiet" aria-live="polite">
 		{place + 1} of {data.rounds.length}{place > 0 ? `, ${right} right so far` : ''}

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import { resolve } from '$app/paths';
 	import type { BinderLayout } from '$lib/core/binder/binder-layout';
 	import { formatCount } from '$lib/ui/numerals';

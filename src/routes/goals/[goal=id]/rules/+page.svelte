@@ -2,18 +2,17 @@
 	import { goto } from '$app/navigation';
 	import { resolve } from '$app/paths';
 	import type { GoalChoice } from '$lib/core/goal/goal-rules';
-	import type { Problem } from '$lib/core/problem';
+	import { createReport } from '$lib/ui/change-report.svelte';
 	import { refreshCopies } from '$lib/ui/refresh';
 	import { send } from '$lib/ui/send';
 	import RulesForm from '../../RulesForm.svelte';
 
 	let { data } = $props();
-	let problems = $state.raw<readonly Problem[]>([]);
+	const report = createReport();
 
 	async function save(name: string, rules: GoalChoice) {
 		const body = { release: data.options.release.key, name, rules };
-		const outcome = await send('PUT', `/api/goals/${data.goal.id}`, body);
-		problems = outcome.ok ? [] : outcome.problems;
+		const outcome = await report.of(send('PUT', `/api/goals/${data.goal.id}`, body));
 		if (!outcome.ok) return;
 		await refreshCopies();
 		await goto(resolve('/goals/[goal=id]', { goal: String(data.goal.id) }));
@@ -23,4 +22,10 @@
 <svelte:head><title>Rules of {data.goal.name} · Jade Binder</title></svelte:head>
 
 <h1 class="mt-4 mb-6">What does complete mean?</h1>
-<RulesForm options={data.options} start={data.goal} {problems} {save} saveName="Save the rules" />
+<RulesForm
+	options={data.options}
+	start={data.goal}
+	problems={report.problems}
+	{save}
+	saveName="Save the rules"
+/>

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import { resolve } from '$app/paths';
 	import { readOutline } from '$lib/core/checklist/outline/read-outline';
 	import { releaseChanges } from '$lib/core/checklist/draft/replace-release';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { enhance } from '$lib/ui/form-actions';
 	import { resolve } from '$app/paths';
 	import type { Finding, Mend } from '$lib/core/checklist/doctor/finding';
 	import type { Problem } from '$lib/core/problem';

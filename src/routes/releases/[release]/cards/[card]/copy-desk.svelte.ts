@@ -1,12 +1,13 @@
 import type { PhotoSide } from '$lib/core/copies/photo-side';
 import type { Problem } from '$lib/core/problem';
 import { refreshCopies } from '$lib/ui/refresh';
-import { send } from '$lib/ui/send';
+import { createReport } from '$lib/ui/change-report.svelte';
+import { send, sendFile } from '$lib/ui/send';
 
 /** Changes to the copies of a card: which is open for editing, and what the server says of it. */
 export function createCopyDesk() {
 	let open = $state<number | null>(null);
-	let problems = $state.raw<readonly Problem[]>([]);
+	const report = createReport();
 	let notes = $state.raw<readonly Problem[]>([]);
 
 	const change = async (
@@ -14,8 +15,9 @@ export function createCopyDesk() {
 		path: string,
 		body?: unknown
 	) => {
-		const outcome = await send<{ id: number; notes?: readonly Problem[] }>(method, path, body);
-		problems = outcome.ok ? [] : outcome.problems;
+		const outcome = await report.of(
+			send<{ id: number; notes?: readonly Problem[] }>(method, path, body)
+		);
 		notes = outcome.ok ? (outcome.value.notes ?? []) : [];
 		await refreshCopies();
 		return outcome;
@@ -26,14 +28,14 @@ export function createCopyDesk() {
 			return open;
 		},
 		get problems() {
-			return problems;
+			return report.problems;
 		},
 		get notes() {
 			return notes;
 		},
 		toggle(id: number) {
 			open = open === id ? null : id;
-			problems = [];
+			report.begin();
 		},
 		async add(version: string) {
 			const outcome = await change('POST', '/api/copies', { version, fields: { quantity: 1 } });
@@ -42,7 +44,7 @@ export function createCopyDesk() {
 		/** Saves a form; with a field that was not understood nothing is sent, and what was typed stays. */
 		async save(id: number, fields: object, misread: readonly Problem[]) {
 			if (misread.length > 0) {
-				problems = misread;
+				report.refuse(misread);
 				notes = [];
 				return;
 			}
@@ -57,15 +59,7 @@ export function createCopyDesk() {
 			await change('DELETE', `/api/copies/${id}`);
 		},
 		async addPhoto(id: number, file: File) {
-			const response = await fetch(`/api/copies/${id}/photos`, {
-				method: 'POST',
-				headers: { 'content-type': 'application/octet-stream' },
-				body: file
-			});
-			const answer = (await response.json()) as { errors?: Problem[]; detail?: string };
-			problems = response.ok
-				? []
-				: (answer.errors ?? [{ message: answer.detail ?? 'the server refused it' }]);
+			await report.of(sendFile(`/api/copies/${id}/photos`, file));
 			await refreshCopies();
 		},
 		/** Says which side of the card a photo shows. */

@@ -1,0 +1,50 @@
+import { deserialize, enhance as enhanceForm } from '$app/forms';
+import type { ActionResult, SubmitFunction } from '@sveltejs/kit';
+import { inTurn, takeTurn } from './send';
+
+/**
+ * Sends a form without leaving the page, as SvelteKit's action of this name does, but in its turn: a form
+ * waits until the changes before it are answered, and those after it wait for its answer.
+ */
+export function enhance(form: HTMLFormElement, submit?: SubmitFunction) {
+	return enhanceForm(form, async (input) => {
+		const turn = takeTurn();
+		let isCancelled = false;
+		const cancel = () => {
+			isCancelled = true;
+			input.cancel();
+		};
+		try {
+			const answered = await submit?.({ ...input, cancel });
+			await turn.isHere;
+			if (isCancelled) {
+				turn.end();
+				return;
+			}
+			return async (result) => {
+				turn.end();
+				await (answered ? answered(result) : result.update());
+			};
+		} catch (error) {
+			turn.end();
+			throw error;
+		}
+	});
+}
+
+/** Calls a page's form action without a form, in its turn; fields are name → text. */
+export const act = (
+	action: `?/${string}`,
+	fields: Readonly<Record<string, string>>
+): Promise<ActionResult> =>
+	inTurn(async () => {
+		const body = new FormData();
+		for (const [name, text] of Object.entries(fields)) body.set(name, text);
+		try {
+			const headers = { 'x-sveltekit-action': 'true' };
+			const answer = await fetch(action, { method: 'POST', body, headers });
+			return deserialize(await answer.text());
+		} catch (error) {
+			return { type: 'error', error };
+		}
+	});
