@@ -44,7 +44,9 @@ test('from unfinished goals over prices and offers to a plan, with keys', async 
 		.first()
 		.getByLabel(/^At most for/)
 		.fill('0.15');
+	const kept = page.waitForResponse(/\/api\/wants$/);
 	await page.keyboard.press('Tab');
+	await kept;
 	await open(page, `${url}/buying/wants`);
 	await expect(
 		page

@@ -69,8 +69,22 @@ export const test = base.extend<Programs, SharedPrograms>({
 });
 export { expect } from '@playwright/test';
 
+const slowed = new WeakSet<Page>();
+
+/** With JADE_SLOW_MS all but the first page of a test comes so much later, in no order: to look for races. */
+async function slowDown(page: Page): Promise<void> {
+	const most = Number(process.env.JADE_SLOW_MS ?? 0);
+	if (most === 0 || slowed.has(page)) return;
+	slowed.add(page);
+	await page.route(/\/api\/|__data\.json|\?\//, async (route) => {
+		await new Promise((resolve) => setTimeout(resolve, most * Math.random()));
+		await route.continue().catch(() => undefined);
+	});
+}
+
 /** Opens a page and waits until it listens; for what it fetches afterwards a test waits by what it sees. */
 export async function open(page: Page, url: string): Promise<void> {
+	await slowDown(page);
 	await page.goto(url);
 	await page.waitForFunction(() => window.jadeEarly === undefined);
 }

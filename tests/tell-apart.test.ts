@@ -118,7 +118,9 @@ test('photos of a number are compared; the trainer asks and keeps the score; pac
 	await open(page, `${url}/tell-apart/trainer`);
 	const round = page.getByTestId('round');
 	await expect(page.getByText(/^1 of \d/)).toBeVisible();
+	const kept = page.waitForResponse(/\/api\/trainer$/);
 	await page.keyboard.press('2');
+	await kept;
 	await expect(round.getByRole('status')).toContainText(/Right\.|No\./);
 	await round.getByRole('button', { name: /Go on/ }).click();
 	await expect(page.getByText(/^2 of \d/)).toBeVisible();

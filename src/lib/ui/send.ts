@@ -46,16 +46,19 @@ export const sendFile = <Value>(path: string, file: File): Promise<Outcome<Value
 		})
 	);
 
+/** Of all that is under way browsers keep alive 64 KiB. */
+const SMALL = 16_000;
+
 /** Asks without waiting for changes under way: for what changes nothing. */
 export const ask = <Value>(
 	method: string,
 	path: string,
 	body?: unknown
 ): Promise<Outcome<Value>> => {
-	const sent = {
-		headers: { 'content-type': 'application/json' },
-		body: JSON.stringify(body ?? {})
-	};
+	const text = JSON.stringify(body ?? {});
+	// A change that is on its way when the page is left goes on; browsers allow that to small bodies.
+	const keepalive = text.length < SMALL;
+	const sent = { headers: { 'content-type': 'application/json' }, body: text, keepalive };
 	return request<Value>(path, { method, ...(method === 'GET' ? {} : sent) });
 };
 
