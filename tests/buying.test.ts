@@ -97,7 +97,16 @@ test('offers typed at a seller’s list change the plan, and a seller out of it 
 	await expect(page.getByTestId('fair-want').first()).toBeVisible({ timeout: 60_000 });
 	await page.getByPlaceholder('number, name or set').fill('Tolling');
 	await expect(page.getByTestId('fair-want').filter({ hasNotText: 'Tolling' })).toHaveCount(0);
-	await expect(page.getByTestId('fair-want').first()).toContainText(/€\d/);
+	const [first, second] = [0, 1].map((n) => page.getByTestId('fair-want').nth(n));
+	await expect(first ?? page.getByRole('main')).toContainText(/€\d/);
+	// A lot of two: worth no less than either of them.
+	const lot = page.getByTestId('fair-lot');
+	await first?.getByRole('checkbox').press('Space');
+	await expect(lot).toContainText(/1 card together, at most\s*€\d/, { timeout: 60_000 });
+	await second?.getByRole('checkbox').check();
+	await expect(lot).toContainText(/2 cards together, at most\s*€\d/, { timeout: 60_000 });
+	await lot.getByRole('button', { name: 'Clear' }).press('Enter');
+	await expect(lot).toHaveCount(0);
 });
 
 test('what is ordered is on its way, at the hub, checked in with a claim, and settled, with keys', async ({

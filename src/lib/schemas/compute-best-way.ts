@@ -13,6 +13,10 @@ export const WalkAwayInput = Type.Object(
 		limitMinor: said(
 			Optional(Minor),
 			'The most to tell where nobody else has a card; left out: 1e9.'
+		),
+		together: said(
+			Optional(list(said(Word, 'Key of a want.'), 1000)),
+			'Wants that are offered together, one of each: a lot at a fair.'
 		)
 	},
 	closed
@@ -33,6 +37,10 @@ export const WalkAwayOutput = Type.Object(
 				)
 			),
 			'The most each card is worth, given the best other way.'
+		),
+		togetherMinor: said(
+			orNull(Minor),
+			'The most that the cards offered together are worth; null: none are named.'
 		)
 	},
 	closed

@@ -9,15 +9,15 @@ import { inTurn, takeTurn } from './send';
 export function enhance(form: HTMLFormElement, submit?: SubmitFunction) {
 	return enhanceForm(form, async (input) => {
 		const turn = takeTurn();
-		let isCancelled = false;
+		const state = { isCancelled: false };
 		const cancel = () => {
-			isCancelled = true;
+			state.isCancelled = true;
 			input.cancel();
 		};
 		try {
 			const answered = await submit?.({ ...input, cancel });
 			await turn.isHere;
-			if (isCancelled) {
+			if (state.isCancelled) {
 				turn.end();
 				return;
 			}

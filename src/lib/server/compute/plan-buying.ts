@@ -9,7 +9,7 @@ import type { SearchState } from '../../core/buying/plan/search-plan.ts';
 import { budgetWeights } from '../../core/buying/plan/budget-weights.ts';
 import type { BuyingModel } from '../../core/buying/plan/model.ts';
 import { searchFor } from '../buying/plan/search-for.ts';
-import { walkAwayPrices } from '../../core/buying/plan/walk-away.ts';
+import { walkAwayPrices, worthTogether } from '../../core/buying/plan/walk-away.ts';
 import { checkPostageRule } from '../../core/buying/offers/postage-rule.ts';
 import type { Priority } from '../../core/buying/wants/wants-list.ts';
 import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
@@ -80,23 +80,45 @@ export const planBuyingComputation = defineComputation({
 export const walkAwayComputation = defineComputation({
 	name: 'walk-away-price',
 	summary:
-		'The most each card is worth elsewhere, given the best other way to get it, its postage with it.',
+		'The most each card is worth elsewhere, or some together, given the best other way to get it, postage with it.',
 	input: WalkAwayInput,
 	output: WalkAwayOutput,
 	run(request: WalkAwayRequest) {
 		const read = readProblem(request);
 		if (!read.ok) return read;
 		const { model, sellerKeys, wantKeys } = compileModel(read.value);
+		const { together = [], limitMinor = 1e9 } = request;
+		const problems = together.flatMap((key, i): readonly Problem[] =>
+			wantKeys.includes(key) && together.indexOf(key) === i
+				? []
+				: [
+						{
+							pointer: `/together/${i}`,
+							message: wantKeys.includes(key)
+								? `"${key}" stands twice`
+								: `there is no want "${key}"`,
+							remedy: 'Name each want once.'
+						}
+					]
+		);
+		if (problems.length > 0) return bad(problems);
 		const state = solve(request, model);
 		const { cards, postage, forwarding } = costOfSelection(model, state.best);
 		return good({
 			totalMinor: cards + postage + forwarding,
-			wants: walkAwayPrices(model, state.best, request.limitMinor ?? 1e9).map(
-				({ want, worthMinor, seller }) => ({
-					...{ want: wantKeys[want] ?? '', worthMinor },
-					seller: sellerKeys[seller] ?? null
-				})
-			)
+			wants: walkAwayPrices(model, state.best, limitMinor).map(({ want, worthMinor, seller }) => ({
+				...{ want: wantKeys[want] ?? '', worthMinor },
+				seller: sellerKeys[seller] ?? null
+			})),
+			togetherMinor:
+				together.length === 0
+					? null
+					: worthTogether(
+							model,
+							state.best,
+							together.map((key) => wantKeys.indexOf(key)),
+							limitMinor
+						)
 		});
 	}
 });

@@ -64,8 +64,9 @@ export const EXAMPLES: Readonly<Record<string, { body: unknown; holds: unknown }
 		}
 	},
 	'walk-away-price': {
-		body: market,
+		body: { ...market, together: ['x', 'y'] },
 		holds: {
+			togetherMinor: 610,
 			totalMinor: 610,
 			wants: [
 				{ want: 'x', worthMinor: 50 },

@@ -22,6 +22,7 @@ const LONGEST_MS: Readonly<Record<TaskName, number>> = {
 	conditionView: 60_000,
 	planBuying: 60_000,
 	fairView: 120_000,
+	fairLot: 60_000,
 	previewLabels: 60_000,
 	printLabels: 60_000,
 	printChecklist: 60_000,

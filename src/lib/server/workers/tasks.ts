@@ -3,7 +3,7 @@ import { printBinder, type BinderSheet, type PrintOptions } from '../binders/pri
 import { readBinder } from '../binders/read-binder.ts';
 import { conditionView, type ConditionAsk } from '../buying/condition/condition-view.ts';
 import { finishView } from '../buying/finish/finish-view.ts';
-import { fairView } from '../buying/plan/fair-view.ts';
+import { fairLot, fairView } from '../buying/plan/fair-view.ts';
 import { planView, type PlanTold } from '../buying/plan/plan-view.ts';
 import type { PlanChoice } from '../buying/plan/read-problem.ts';
 import { tradesView, type TradeChoice } from '../buying/trades/trades-view.ts';
@@ -90,6 +90,9 @@ export const TASKS = {
 	/** What to carry to a fair, as JSON. */
 	fairView: (_: undefined, tell: (told: Progress) => void) =>
 		withReader(readSettings(process.env), async (db) => JSON.stringify(await fairView(db, tell))),
+	/** What some wants are worth together, as JSON. */
+	fairLot: ({ keys }: { readonly keys: readonly string[] }) =>
+		withReader(readSettings(process.env), async (db) => JSON.stringify(await fairLot(db, keys))),
 	conditionView: (ask: ConditionAsk) =>
 		withReader(readSettings(process.env), (db) => conditionView(db, ask)),
 	tradesView: (choice: TradeChoice) =>

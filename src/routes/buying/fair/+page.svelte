@@ -2,9 +2,9 @@
 	import { groups } from 'd3-array';
 	import { onMount } from 'svelte';
 	import { resolve } from '$app/paths';
-	import type { FairView } from '$lib/server/buying/plan/fair-view';
+	import type { FairLot, FairView } from '$lib/server/buying/plan/fair-view';
 	import { followWork } from '$lib/ui/follow-work.svelte';
-	import { formatMoney } from '$lib/ui/numerals';
+	import { countOf, formatMoney } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	const work = followWork<{ readonly done: number; readonly total: number }, FairView>({
@@ -17,6 +17,15 @@
 		void work.run('');
 		return work.cancel;
 	});
+
+	/** Cards that somebody offers together, by the keys of their wants. */
+	let picked = $state.raw<readonly string[]>([]);
+	const lot = followWork<unknown, FairLot>({ path: '/api/buying/fair', stopped: '' });
+	function pick(key: string, isPicked: boolean) {
+		picked = isPicked ? [...picked, key] : picked.filter((each) => each !== key);
+		if (picked.length === 0) lot.cancel();
+		else void lot.run(String(new URLSearchParams(picked.map((each) => ['together', each]))));
+	}
 
 	const WHY = {
 		plan: 'else from',
@@ -38,7 +47,7 @@
 <h1 class="mb-1">At the fair</h1>
 <p class="mb-3 max-w-2xl quiet">
 	The most that each card is worth: what the plan would cost less if you found it here. Above that,
-	walk away.
+	walk away. Tick cards that are offered together: their postage counts once.
 </p>
 <ProblemAlert problems={view?.problems} class="mb-3" />
 {#if work.problem}
@@ -71,10 +80,19 @@
 			<ul>
 				{#each wants as { key, name, title, quantity, leastCondition, worthMinor, by, seller } (key)}
 					<li
-						class="flex min-h-11 items-center justify-between gap-3 border-t border-base-300 py-1"
+						class="flex min-h-11 items-center gap-3 border-t border-base-300 py-1"
 						data-testid="fair-want"
 					>
-						<span class="min-w-0">
+						<label class="-my-1 flex size-11 shrink-0 items-center justify-center"
+							><input
+								type="checkbox"
+								class="checkbox checkbox-sm"
+								aria-label="{name} {of}: in the lot"
+								checked={picked.includes(key)}
+								onchange={({ currentTarget }) => pick(key, currentTarget.checked)}
+							/></label
+						>
+						<span class="min-w-0 flex-1">
 							<strong class="font-serif text-xl font-medium">{name}</strong>
 							{title === name ? '' : title}{quantity > 1 ? ` × ${quantity}` : ''}
 							<span class="block text-xs quiet"
@@ -94,4 +112,24 @@
 	{:else}
 		<p class="text-lg">No want has these words.</p>
 	{/each}
+	{#if picked.length > 0}
+		<p
+			class="sticky bottom-0 flex min-h-14 flex-wrap items-center justify-between gap-x-4 border-t-2 border-primary bg-base-100 py-2 max-lg:bottom-13"
+			role="status"
+			data-testid="fair-lot"
+		>
+			<span>{countOf(picked.length, 'card')} together, at most</span>
+			{#if lot.problem}<span class="text-error">{lot.problem}</span>
+			{:else if lot.isRunning || lot.view === null}<span class="quiet">Working it out</span>
+			{:else}
+				<strong class="font-serif text-2xl font-medium"
+					>{formatMoney(lot.view.worthMinor, currency)}</strong
+				>
+				{#if lot.view.unknown > 0}<span class="basis-full text-sm quiet"
+						>{countOf(lot.view.unknown, 'card')} without a known price counted as nothing</span
+					>{/if}
+			{/if}
+			<button class="btn btn-ghost btn-sm" onclick={() => (picked = [])}>Clear</button>
+		</p>
+	{/if}
 {/if}

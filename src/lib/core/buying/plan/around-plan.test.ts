@@ -10,7 +10,7 @@ import { planWithinBudget } from './plan-within-budget.ts';
 import { quickBound } from './quick-bound.ts';
 import { cheapestCopies, fullestFirst } from './rival-plans.ts';
 import { searchPlan } from './search-plan.ts';
-import { walkAwayPrices } from './walk-away.ts';
+import { walkAwayPrices, worthTogether } from './walk-away.ts';
 import type { BuyingModel } from './model.ts';
 
 const solve = (model: BuyingModel, gap = 0) => {
@@ -96,6 +96,22 @@ describe('around a plan', () => {
 			}
 		}
 	);
+
+	// Oracle: the plan without them, solved with proof.
+	test.each(SEEDS)('seed %i: cards together are worth what the plan saves without them', (seed) => {
+		const { model } = compileModel(drawn(seed));
+		const whole = solve(model);
+		const random = seeded(seed);
+		for (const part of [0.2, 0.5, 1]) {
+			const some = [...model.need.keys()].filter(() => random() < part);
+			const need = model.need.map((count, i) => Math.max(0, count - (some.includes(i) ? 1 : 0)));
+			const without = solve({ ...model, need });
+			const together = worthTogether(model, whole.best, some, 1e9);
+			expect(together).toBeLessThanOrEqual(whole.value - without.value + 1);
+			expect(together).toBeGreaterThanOrEqual(0.9 * (whole.value - without.value) - 1);
+		}
+		expect(worthTogether(model, whole.best, [], 1e9)).toBe(0);
+	});
 
 	// Oracle: every part of the wants that a budget may buy, each solved with proof.
 	test.each(SEEDS.slice(0, 3))(

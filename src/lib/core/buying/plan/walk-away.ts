@@ -58,6 +58,49 @@ export function walkAwayPrices(
 	});
 }
 
+/**
+ * The most that some cards are worth together, one of each want: what the plan costs less without them all. Cards that
+ * alone pay for a postage are worth more together than one by one. What is not in the plan counts what leaving it
+ * out was judged at.
+ *
+ * @param wants places of wants, no two the same
+ * @param limit the most that a card which nobody has may count
+ * @returns minor units, their postage with them
+ */
+export function worthTogether(
+	model: BuyingModel,
+	plan: Selection,
+	wants: readonly number[],
+	limit: number
+): number {
+	const { got } = openLedger(model, plan);
+	const need = model.need.slice();
+	const start = copySelection(plan);
+	const [lessened, shut] = [new Set<number>(), copySelection(plan)];
+	let [unknown, penalties] = [0, 0];
+	for (const want of wants) {
+		if ((need[want] as number) === 0) continue;
+		const isOpen = (got[want] as number) < (need[want] as number);
+		need[want] = (need[want] as number) - 1;
+		if (isOpen) {
+			penalties += model.penalty[want] as number;
+			unknown += Math.min(limit, model.penalty[want] as number);
+			continue;
+		}
+		const arc = (model.arcsOf[want] as Int32Array).find((a) => (start.take[a] as number) > 0);
+		if (arc === undefined) continue;
+		start.take[arc] = (start.take[arc] as number) - 1;
+		lessened.add(model.offerSeller[model.arcOffer[arc] as number] as number);
+	}
+	for (const s of lessened) shut.mode[s] = CLOSED;
+	const search = makeSellerSearch({ ...model, need });
+	const least = Math.min(
+		...[start, shut, plan].map((from) => search.descend(copySelection(from)).value)
+	);
+	const whole = costOfSelection(model, plan).value - penalties;
+	return Math.max(0, Math.round(whole - least + unknown));
+}
+
 /** Why a price is the most: the plan costs so much less without the card; the price sheet says so, where nobody offers it; one's own limit is lower. */
 export type WorthReason = 'plan' | 'sheet' | 'limit';
 

@@ -154,7 +154,11 @@ async function hubPart(
 ): Promise<OrdersView['hub']> {
 	const hub = await readPreference(db, HUB);
 	const byHub = underWay.filter(({ way, state }) => way === 'hub' && state !== 'shipped');
-	const coming = byHub.filter(({ state }) => state !== 'shipment asked for' && state !== 'trouble');
+	// What is paid in another currency shares no parcel: see `askForShipment`.
+	const coming = byHub.filter(
+		({ state, currency }) =>
+			state !== 'shipment asked for' && state !== 'trouble' && currency === hub?.currency
+	);
 	if (!hub || coming.length === 0) return null;
 	const ready = coming.filter(({ state }) => state === 'at the hub');
 	const advice = shipNow(

@@ -1,11 +1,15 @@
+import { sum } from 'd3-array';
 import { compileModel } from '../../../core/buying/plan/compile-model.ts';
 import {
 	mostToPay,
 	walkAwayPrices,
+	worthTogether,
 	type WorthReason
 } from '../../../core/buying/plan/walk-away.ts';
+import { openLedger } from '../../../core/buying/plan/ledger.ts';
 import type { Problem } from '../../../core/problem.ts';
 import type { Reader } from '../../database/open.ts';
+import type { NamedWant } from '../wants/read-wants.ts';
 import { readProblem } from './read-problem.ts';
 import { searchFor } from './search-for.ts';
 
@@ -58,7 +62,7 @@ export async function fairView(
 			const isOffered = found !== undefined && found.seller >= 0;
 			const most = mostToPay({
 				planMinor: isOffered ? found.worthMinor : null,
-				sheetMinor: want.price?.highMinor ?? want.inSum?.eachMinor ?? null,
+				sheetMinor: sheetPriceOf(want),
 				limitMinor: want.mostMinor
 			});
 			return {
@@ -71,4 +75,56 @@ export async function fairView(
 			};
 		})
 	};
+}
+
+const sheetPriceOf = ({ price, inSum }: Pick<NamedWant, 'price' | 'inSum'>): number | null =>
+	price?.highMinor ?? inSum?.eachMinor ?? null;
+
+/** What some cards are worth together: a lot that somebody offers at a fair. */
+export interface FairLot {
+	readonly currency: string;
+	readonly cards: number;
+	/** The most to pay for all of them, in minor units. */
+	readonly worthMinor: number;
+	/** Cards of which nothing is known: they count nothing. */
+	readonly unknown: number;
+}
+
+/**
+ * Works out what wants are worth together, one of each: by the plan what it gets, by the price sheet the rest, and no more
+ * than the limits where all have one.
+ *
+ * @param keys of wants; what is not wanted any more is left out
+ */
+export async function fairLot(db: Reader, keys: readonly string[]): Promise<FairLot> {
+	const { problem, view } = await readProblem(db, {});
+	const { model } = compileModel(problem);
+	const { best } = searchFor(model, SEARCH);
+	const { got } = openLedger(model, best);
+	const picks = [...view.wants.entries()].filter(([, { key }]) => keys.includes(key));
+	const [planned, others] = partition(picks, ([i]) => (got[i] ?? 0) > 0);
+	const told = others.map(([, want]) =>
+		mostToPay({ planMinor: null, sheetMinor: sheetPriceOf(want), limitMinor: want.mostMinor })
+	);
+	const worth =
+		worthTogether(
+			model,
+			best,
+			planned.map(([i]) => i),
+			NO_LIMIT
+		) + sum(told, (most) => most?.minor ?? 0);
+	const limits = picks.map(([, { mostMinor }]) => mostMinor ?? Infinity);
+	return {
+		currency: view.rules.currency,
+		cards: picks.length,
+		worthMinor: Math.min(worth, sum(limits)),
+		unknown: told.filter((most) => most === null).length
+	};
+}
+
+function partition<Thing>(
+	things: readonly Thing[],
+	isFirst: (thing: Thing) => boolean
+): readonly [readonly Thing[], readonly Thing[]] {
+	return [things.filter(isFirst), things.filter((thing) => !isFirst(thing))];
 }

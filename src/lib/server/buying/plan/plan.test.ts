@@ -7,7 +7,7 @@ import { offersView } from '../offers/offers-view.ts';
 import { removeOffer, sayOffers } from '../offers/say-offers.ts';
 import { removeSeller, saveHub, saveSeller } from '../sellers/edit-sellers.ts';
 import { buyingOn, draft } from '../buying.fixture.ts';
-import { fairView } from './fair-view.ts';
+import { fairLot, fairView } from './fair-view.ts';
 import { readPlanChoice } from './read-plan-choice.ts';
 
 const gulls = withGulls();
@@ -40,6 +40,14 @@ test('the plan is the cheapest of what is wanted from what is offered, told as i
 		['2', 10, 'plan', 'Bram'],
 		['3', 800, 'plan', 'Bram']
 	]);
+	// Together the three save the order with its postage; two of them save what they cost.
+	const lot = async (...some: readonly number[]) =>
+		fairLot(
+			gulls.collection.db,
+			some.map((i) => fair.wants[i]?.key ?? '')
+		);
+	expect(await lot(0, 1)).toEqual({ currency: 'EUR', cards: 2, worthMinor: 20, unknown: 0 });
+	expect((await lot(0, 1, 2)).worthMinor).toBe(1320);
 	await removeSeller(gulls.collection, bram);
 	expect((await plan()).view.plan.totalMinor).toBe(1600);
 	await undo(gulls.collection);

@@ -5,6 +5,7 @@ import { spreadCost } from '../../../core/copies/spread-cost.ts';
 import { good, type Outcome, type Problem } from '../../../core/problem.ts';
 import type { CopyId, OrderId } from '../../../core/row-id.ts';
 import type { CopyPick } from '../../copies/change-copies.ts';
+import { outOf } from '../../copies/outings.ts';
 import type { Collection } from '../../database/open.ts';
 import { copies } from '../../database/tables/index.ts';
 import { makeChange, refused } from '../../journal/change.ts';
@@ -44,17 +45,19 @@ export function recordTrade(
 			const key = version.split('/')[0] ?? '';
 			if (!stored.has(key)) stored.set(key, await loadRelease(tx, key));
 		}
-		const problems: Problem[] = [...counts].flatMap(([id, quantity]) =>
-			(held.get(id)?.quantity ?? 0) >= quantity
-				? []
-				: [
-						{
-							pointer: '/give',
-							message: 'a card that is given is not there any more',
-							remedy: 'Reload the page.'
-						}
-					]
-		);
+		const out = await outOf(tx, [...counts.keys()]);
+		const problems = [...counts].flatMap(([id, quantity]): readonly Problem[] => {
+			const row = held.get(id);
+			const message =
+				!row || row.quantity < quantity
+					? 'a card that is given is not there any more'
+					: row.status === 'incoming'
+						? 'a card that is given is still under way'
+						: row.quantity - (out.get(id) ?? 0) < quantity
+							? 'a card that is given is out'
+							: null;
+			return message === null ? [] : [{ pointer: '/give', message, remedy: 'Reload the page.' }];
+		});
 		const bought = take.flatMap(({ version, quantity }, i) => {
 			const release = stored.get(version.split('/')[0] ?? '');
 			if (release && cardFinder(release.release)(version)) {

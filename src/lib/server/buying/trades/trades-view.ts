@@ -1,5 +1,5 @@
 import { group, sum } from 'd3-array';
-import { inArray, isNull } from 'drizzle-orm';
+import { inArray } from 'drizzle-orm';
 import { middleOf } from '../../../core/buying/prices/price.ts';
 import { neighbourPrices } from '../../../core/buying/prices/neighbour-price.ts';
 import { typicalPrice } from '../../../core/buying/prices/typical-price.ts';
@@ -11,8 +11,9 @@ import { resolveRules } from '../../../core/goal/goal-rules.ts';
 import type { Problem } from '../../../core/problem.ts';
 import { rowId, type CopyId } from '../../../core/row-id.ts';
 import { formatCsv } from '../../../formats/csv-cells.ts';
+import { outOf } from '../../copies/outings.ts';
 import type { Reader } from '../../database/open.ts';
-import { goalChoices, outings, releases } from '../../database/tables/index.ts';
+import { goalChoices, releases } from '../../database/tables/index.ts';
 import { workOutGoals, type GoalState } from '../../goals/work-out-goals.ts';
 import { cardsOfFriend, friendLines, listFriends } from '../../pile/friend-lists.ts';
 import { EXCHANGE_RATES } from '../../preferences/exchange-rates.ts';
@@ -153,13 +154,7 @@ async function spareCopies(db: Reader, states: readonly GoalState[]) {
 			placements: filling.placements
 		}))
 	);
-	const out = new Map<CopyId, number>();
-	for (const { copyId, quantity } of await db
-		.select({ copyId: outings.copyId, quantity: outings.quantity })
-		.from(outings)
-		.where(isNull(outings.backOn))) {
-		out.set(copyId, (out.get(copyId) ?? 0) + quantity);
-	}
+	const out = await outOf(db);
 	const rank = { spare: 0, 'to sell': 1, kept: 2, incoming: 3 } as const;
 	return [...copies.values()]
 		.filter((copy) => isAtHand(copy) || copy.status === 'to sell')

@@ -1,4 +1,5 @@
 import { expect, test } from 'vitest';
+import { sendOut } from '../../copies/outings.ts';
 import { copies } from '../../database/tables/index.ts';
 import { withGulls } from '../../gulls.fixture.ts';
 import { undo } from '../../journal/undo.ts';
@@ -88,6 +89,16 @@ test('a card without a price is left out, or counts what is said; what is gone o
 	]) {
 		expect((await recordTrade(collection, { ...trade, ...wrong })).ok).toBe(false);
 	}
+	expect(await gulls.copies()).toEqual(['base-1 3']);
+	// Two are lent: of the other none is spare, and nobody gives what is out.
+	const lent = [{ copyId: give?.[0]?.copyId ?? (0 as never), quantity: 2 }];
+	const said = { kind: 'loan', to: 'Ada', dueOn: null } as const;
+	expect((await sendOut(collection, lent, said)).ok).toBe(true);
+	expect((await view()).give).toEqual([]);
+	const refused = await recordTrade(collection, { ...trade, give: lent, take: take ?? [] });
+	expect(refused.ok ? [] : refused.problems).toMatchObject([
+		{ pointer: '/give', message: 'a card that is given is out' }
+	]);
 	expect(await gulls.copies()).toEqual(['base-1 3']);
 });
 
