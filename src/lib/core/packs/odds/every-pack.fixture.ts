@@ -10,13 +10,58 @@ type State = string;
  * @returns after 0, 1, … packs, by group: copies missing on average and the chance of none; and the chance of none in all
  */
 export function everyPack(profile: PackProfile, packs: number) {
-	const cards = profile.groups.flatMap((group) =>
-		group.classes.flatMap(({ cards: count, weight, lacking }) =>
-			Array.from({ length: count }, () => ({ group, weight, lacking }))
+	const cards = everyCard(profile);
+	const states = everyState(profile, packs, (card) => card.lacking);
+	return states.map((state) => {
+		const groups = profile.groups.map(() => ({ missing: 0, complete: 0 }));
+		let complete = 0;
+		for (const { copies, chance } of state) {
+			const short = profile.groups.map((group) =>
+				cards.reduce(
+					(sum, card, i) => (card.group === group ? sum + card.lacking - (copies[i] ?? 0) : sum),
+					0
+				)
+			);
+			for (const [g, missing] of short.entries()) {
+				const here = groups[g];
+				if (!here) continue;
+				here.missing += chance * missing;
+				if (missing === 0) here.complete += chance;
+			}
+			if (short.every((missing) => missing === 0)) complete += chance;
+		}
+		return { groups, complete };
+	});
+}
+
+interface EachCard {
+	readonly group: PackGroup;
+	readonly weight: number;
+	readonly lacking: number;
+}
+
+/** Every card of a profile, groups and classes one after the other. */
+export const everyCard = (profile: PackProfile): readonly EachCard[] =>
+	profile.groups.flatMap((group) =>
+		group.classes.flatMap(({ cards, weight, lacking }) =>
+			Array.from({ length: cards }, () => ({ group, weight, lacking }))
 		)
 	);
+
+/**
+ * What may be here after 0, 1, … packs, with its chance.
+ *
+ * @param most copies of a card that are told apart from fewer
+ */
+export function everyState(
+	profile: PackProfile,
+	packs: number,
+	most: (card: EachCard) => number
+): readonly (readonly { readonly copies: readonly number[]; readonly chance: number }[])[] {
+	const cards = everyCard(profile);
 	const slots = slotsOf(profile);
 	const placesOf = (group: PackGroup) => [...cards.keys()].filter((i) => cards[i]?.group === group);
+	const limits = cards.map(most);
 	/** States with the packs of the box that had each slot filled. */
 	let now = new Map<State, number>([[JSON.stringify([cards.map(() => 0), slots.map(() => 0)]), 1]]);
 	const told = [tell()];
@@ -28,7 +73,7 @@ export function everyPack(profile: PackProfile, packs: number) {
 			const before = place === 0 ? filled.map(() => 0) : filled;
 			for (const pack of packsAfter(place, before)) {
 				const after = copies.map((count, i) =>
-					Math.min(cards[i]?.lacking ?? 0, count + (pack.copies.get(i) ?? 0))
+					Math.min(limits[i] ?? 0, count + (pack.copies.get(i) ?? 0))
 				);
 				const key = JSON.stringify([after, pack.filled]);
 				next.set(key, (next.get(key) ?? 0) + chance * pack.chance);
@@ -40,22 +85,12 @@ export function everyPack(profile: PackProfile, packs: number) {
 	return told;
 
 	function tell() {
-		const groups = profile.groups.map(() => ({ missing: 0, complete: 0 }));
-		let complete = 0;
+		const sums = new Map<string, number>();
 		for (const [state, chance] of now) {
-			const [copies] = JSON.parse(state) as [number[], number[]];
-			const short = profile.groups.map((group) =>
-				placesOf(group).reduce((sum, i) => sum + (cards[i]?.lacking ?? 0) - (copies[i] ?? 0), 0)
-			);
-			for (const [g, missing] of short.entries()) {
-				const here = groups[g];
-				if (!here) continue;
-				here.missing += chance * missing;
-				if (missing === 0) here.complete += chance;
-			}
-			if (short.every((missing) => missing === 0)) complete += chance;
+			const key = JSON.stringify((JSON.parse(state) as [number[], number[]])[0]);
+			sums.set(key, (sums.get(key) ?? 0) + chance);
 		}
-		return { groups, complete };
+		return [...sums].map(([key, chance]) => ({ copies: JSON.parse(key) as number[], chance }));
 	}
 
 	interface Pack {

@@ -1,0 +1,115 @@
+import type { GroupLaw } from '../odds/group-law.ts';
+
+/** How one card comes in a kind of pack. */
+export interface CardLaw {
+	readonly law: GroupLaw;
+	/** The part of its group's cards that are this one. */
+	readonly part: number;
+	/** Copies a pack, on average. */
+	readonly rate: number;
+	/** Tries a pack: cards of its group that may be it, where they are drawn singly. */
+	readonly tries: number;
+}
+
+/** A card with what it costs in the end. */
+export interface PricedCard {
+	readonly law: CardLaw;
+	readonly lacking: number;
+	readonly singleMinor: number;
+	readonly extraMinor: number;
+}
+
+/**
+ * How much what two cards cost in the end varies together, over so many packs. A card that is lacking once costs a single where
+ * it does not come, and brings what is extra: by the chances that one, the other, both or none comes in a pack. Of cards that
+ * are lacking more than once only the copies that come are followed.
+ */
+export function covarianceOf(a: PricedCard, b: PricedCard, packs: number, isSame: boolean): number {
+	const [p, q] = [a.law.rate, b.law.rate];
+	const both = isSame ? meanSquare(a.law) : together(a.law, b.law);
+	const copies = packs * (both - p * q) * a.extraMinor * b.extraMinor;
+	const [m, n] = [weightOf(a), weightOf(b)];
+	if (m === 0 && n === 0) return copies;
+	const noneA = none(a.law, packs);
+	const noneB = none(b.law, packs);
+	const noneBoth = isSame ? noneA : noneOfBoth(a.law, b.law, both, packs);
+	const missing = m * n * (noneBoth - noneA * noneB);
+	// A card that does not come, with the copies of the other that do.
+	const cross = (first: CardLaw, second: CardLaw, noneFirst: number) => {
+		const rest = isSame ? 0 : packs === 0 ? 0 : comesWithout(first, second, both, packs, noneFirst);
+		return rest - noneFirst * packs * second.rate;
+	};
+	return (
+		copies +
+		missing -
+		m * b.extraMinor * cross(a.law, b.law, noneA) -
+		n * a.extraMinor * cross(b.law, a.law, noneB)
+	);
+}
+
+/** What it costs more if it does not come. */
+const weightOf = ({ lacking, singleMinor, extraMinor }: PricedCard): number =>
+	lacking === 1 ? singleMinor - extraMinor : 0;
+
+const none = ({ rate, tries }: CardLaw, packs: number): number =>
+	Math.exp(packs * tries * Math.log1p(-Math.min(1, rate / tries)));
+
+/** Copies of a card in a pack, squared, on average. */
+const meanSquare = ({ rate, tries }: CardLaw): number =>
+	rate + tries * (tries - 1) * (rate / tries) ** 2;
+
+/** Copies of both cards in a pack, multiplied, on average. */
+function together(a: CardLaw, b: CardLaw): number {
+	if (a.law === b.law) {
+		const { comes, classes } = a.law.group;
+		if (comes.sort === 'odds') return 0;
+		const cards = classes.reduce((sum, part) => sum + part.cards, 0);
+		const pairs = a.law.draws.reduce(
+			(sum, each) => sum + each.chance * each.count * (each.count - 1),
+			0
+		);
+		if (!comes.isAllDifferent) return pairs * a.part * b.part;
+		return cards < 2 ? 0 : pairs / (cards * (cards - 1));
+	}
+	if (a.law.slot && a.law.slot === b.law.slot) return 0;
+	const lessens = (taker: CardLaw, host: CardLaw) =>
+		taker.law.slot?.takesPlaceOf === host.law.group.key;
+	const [taker, host] = lessens(a, b) ? [a, b] : [b, a];
+	if (!lessens(taker, host)) return a.rate * b.rate;
+	// With it in its place a card of the other fewer comes.
+	const chance = taker.law.slot?.chance ?? 0;
+	const less = host.rate - host.part * (1 - chance);
+	return taker.rate * less;
+}
+
+/** Neither comes in a pack. */
+function noPack(a: CardLaw, b: CardLaw, both: number): number {
+	const { tries } = a;
+	// Drawn singly of one group, each try is neither.
+	if (a.law === b.law && tries > 1) return (1 - (a.rate + b.rate) / tries) ** tries;
+	const once = (law: CardLaw) => 1 - (1 - law.rate / law.tries) ** law.tries;
+	const isPlain = tries === 1 && b.tries === 1;
+	return 1 - once(a) - once(b) + (isPlain ? both : once(a) * once(b));
+}
+
+const noneOfBoth = (a: CardLaw, b: CardLaw, both: number, packs: number): number =>
+	Math.max(0, noPack(a, b, both)) ** packs;
+
+/** The first does not come, and copies of the second do, on average. */
+function comesWithout(
+	first: CardLaw,
+	second: CardLaw,
+	both: number,
+	packs: number,
+	noneFirst: number
+): number {
+	const noFirst = (1 - first.rate / first.tries) ** first.tries;
+	if (noFirst <= 0) return 0;
+	const isSingly = first.law === second.law && first.tries > 1;
+	const here = isSingly
+		? second.rate * (1 - first.rate / first.tries) ** (first.tries - 1)
+		: first.tries === 1
+			? second.rate - both
+			: second.rate * noFirst;
+	return (packs * noneFirst * here) / noFirst;
+}

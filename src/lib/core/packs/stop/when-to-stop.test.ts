@@ -1,0 +1,162 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { everyCard, everyState } from '../odds/every-pack.fixture.ts';
+import { each, group, odds, profileOf } from '../profile/packs.fixture.ts';
+import type { PackProfile } from '../profile/pack-profile.ts';
+import { whenToStop, type PackOption, type PricedClass } from './when-to-stop.ts';
+
+const option = (profile: PackProfile, more: Partial<PackOption> = {}): PackOption => ({
+	...{ key: 'hobby', profile, priceMinor: 100, packsTogether: 1, most: 60 },
+	...more
+});
+const priced = (
+	profile: PackProfile,
+	prices: Readonly<Record<string, readonly [single: number, extra: number]>>
+) =>
+	new Map(
+		profile.groups.map(({ key, classes }) => [
+			key,
+			classes.map((part): PricedClass => {
+				const [singleMinor = 0, extraMinor = 0] = prices[key] ?? [];
+				return { ...part, singleMinor, extraMinor };
+			})
+		])
+	);
+
+describe('cost and its spread, against every pack that can be', () => {
+	test.each<[string, PackProfile]>([
+		['different cards a pack', profileOf([group('base', 4, each(2))])],
+		['perhaps the same', profileOf([group('base', 3, each(2, false))])],
+		[
+			'an insert takes a place, two share one',
+			profileOf([
+				group('base', 3, each(2)),
+				group('a', 2, odds(3), { slot: 's', takesPlaceOf: 'base' }),
+				group('b', 1, odds(4), { slot: 's', takesPlaceOf: 'base' })
+			])
+		],
+		[
+			'weights, some here, places of their own',
+			profileOf([
+				group(
+					'base',
+					[
+						{ cards: 2, weight: 2, lacking: 1 },
+						{ cards: 1, weight: 1, lacking: 0 }
+					],
+					each(1)
+				),
+				group('a', 2, odds(2)),
+				group('b', 1, odds(5))
+			])
+		]
+	])('%s', (_, profile) => {
+		const prices = { base: [40, 5], a: [300, 120], b: [900, 0] } as const;
+		const packs = 4;
+		const plan = whenToStop([option(profile, { most: packs })], priced(profile, prices));
+		const cards = everyCard(profile);
+		for (const [m, states] of everyState(profile, packs, () => 99).entries()) {
+			const costs = states.map(({ copies, chance }) => {
+				let cost = 100 * m;
+				for (const [i, card] of cards.entries()) {
+					const [single = 0, extra = 0] = prices[card.group.key as 'a'];
+					const short = Math.max(0, card.lacking - (copies[i] ?? 0));
+					cost += short * single - ((copies[i] ?? 0) - card.lacking + short) * extra;
+				}
+				return { cost, chance };
+			});
+			const mean = costs.reduce((sum, { cost, chance }) => sum + cost * chance, 0);
+			const variance = costs.reduce(
+				(sum, { cost, chance }) => sum + (cost - mean) ** 2 * chance,
+				0
+			);
+			const at = plan.options[0]?.curve.find((point) => point.packs === m);
+			expect(at?.totalMinor, `${m} packs`).toBeCloseTo(mean, 8);
+			const spread = ((at?.highMinor ?? 0) - (at?.lowMinor ?? 0)) / 2 / 1.6448536269514722;
+			expect(spread ** 2, `${m} packs`).toBeCloseTo(variance, 5);
+		}
+	});
+});
+
+test('the best number and the best combination, against trying them all', () => {
+	const kind = fc.record({
+		price: fc.integer({ min: 20, max: 400 }),
+		count: fc.integer({ min: 1, max: 4 }),
+		insert: fc.integer({ min: 2, max: 12 }),
+		packsTogether: fc.constantFrom(1, 1, 3)
+	});
+	fc.assert(
+		fc.property(
+			fc.array(kind, { minLength: 1, maxLength: 2 }),
+			fc.integer({ min: 5, max: 300 }),
+			fc.integer({ min: 5, max: 2000 }),
+			(kinds, single, insertSingle) => {
+				const options = kinds.map(({ price, count, insert, packsTogether }, t) =>
+					option(
+						profileOf([
+							group('base', 12, each(count)),
+							group('insert', 4, odds(insert), { takesPlaceOf: 'base' })
+						]),
+						{ key: `k${t}`, priceMinor: price, packsTogether, most: 36 }
+					)
+				);
+				const [first] = options;
+				if (!first) return;
+				const wanted = priced(first.profile, { base: [single, 1], insert: [insertSingle, 20] });
+				const plan = whenToStop(options, wanted);
+				let least = Infinity;
+				const rates = options.map(({ profile }) => {
+					const [base, insert] = profile.groups;
+					const share = insert?.comes.sort === 'odds' ? 1 / insert.comes.packs : 0;
+					const count = base?.comes.sort === 'count' ? base.comes.count : 0;
+					return { base: (count - share) / 12, insert: share / 4 };
+				});
+				const [alpha, beta] = options;
+				for (let a = 0; a <= 36; a += alpha?.packsTogether ?? 1) {
+					for (let b = 0; b <= (beta ? 36 : 0); b += beta?.packsTogether ?? 1) {
+						const no = (of: 'base' | 'insert') =>
+							(1 - (rates[0]?.[of] ?? 0)) ** a * (1 - (rates[1]?.[of] ?? 0)) ** b;
+						const copies = (of: 'base' | 'insert', n: number) =>
+							n * (a * (rates[0]?.[of] ?? 0) + b * (rates[1]?.[of] ?? 0));
+						const [missing, open] = [12 * no('base'), 4 * no('insert')];
+						const total =
+							a * (alpha?.priceMinor ?? 0) +
+							b * (beta?.priceMinor ?? 0) +
+							missing * single +
+							open * insertSingle -
+							(copies('base', 12) - 12 + missing) -
+							20 * (copies('insert', 4) - 4 + open);
+						least = Math.min(least, total);
+					}
+				}
+				expect(plan.best.totalMinor).toBeCloseTo(least, 6);
+				expect(plan.best.savedMinor).toBeCloseTo(plan.noneMinor - least, 6);
+			}
+		),
+		{ numRuns: 40 }
+	);
+});
+
+// Common practice, no source: ● old sealed packs cost so much that two or three buy the whole set in singles.
+test('old packs: open none, for singles cost less', () => {
+	const profile = profileOf([group('base', 100, each(10))]);
+	const plan = whenToStop(
+		[option(profile, { priceMinor: 1500, packsTogether: 36, most: 360 })],
+		priced(profile, { base: [40, 5] })
+	);
+	expect(plan).toMatchObject({ isNone: true, noneMinor: 4000 });
+	expect(plan.best).toMatchObject({ savedMinor: 0, packs: [{ packs: 0 }] });
+	expect(plan.options[0]?.next.bringsMinor).toBeLessThan(plan.options[0]?.next.costMinor ?? 0);
+});
+
+test('packs that bring more than they cost are worth as many as there are; it says so', () => {
+	const profile = profileOf([group('base', 10, each(5))]);
+	const plan = whenToStop(
+		[option(profile, { priceMinor: 10, most: 30 })],
+		priced(profile, { base: [40, 5] })
+	);
+	expect(plan.options[0]).toMatchObject({ isAtMost: true, best: { packs: 30 } });
+	const none = whenToStop([option(profile, { most: 0 })], priced(profile, { base: [40, 5] }));
+	expect(none).toMatchObject({ isNone: true, options: [{ isAtMost: false, best: { packs: 0 } }] });
+	expect(whenToStop([], new Map())).toMatchObject({ noneMinor: 0, isNone: true });
+});
