@@ -17,6 +17,7 @@ import { benchBinders } from './bench-binders.ts';
 import { benchBuying } from './bench-buying.ts';
 import { benchBoxes } from './bench-boxes.ts';
 import { benchCollection } from './bench-collection.ts';
+import { benchPacks } from './bench-packs.ts';
 import { benchLimits } from './bench-limits.ts';
 import { benchStorage } from './bench-storage.ts';
 import { madeUpRelease } from './made-up-release.ts';
@@ -117,6 +118,7 @@ export async function runBench(): Promise<void> {
 	await benchMatching();
 	await benchLimits();
 	await benchBuying();
+	await benchPacks();
 	await benchBinders();
 	await benchBoxes();
 	await benchCollection();

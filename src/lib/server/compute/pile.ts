@@ -5,7 +5,7 @@ import { checkGoal } from '../../core/goal/check-goal.ts';
 import { resolveRules } from '../../core/goal/goal-rules.ts';
 import { scopeGoals } from '../../core/goal/scope-goal.ts';
 import { stackSlotsOf } from '../../core/goal/stack-slots.ts';
-import { packFinder, packFinishes } from '../../core/packs/pack-finishes.ts';
+import { packFinder, packFinishes } from '../../core/packs/finishes/pack-finishes.ts';
 import { dearest, type KnownWorth } from '../../core/pile/next-pile.ts';
 import { indexPile } from '../../core/pile/pile-index.ts';
 import { judgePileCard, slotsByVersion, type PileChoice } from '../../core/pile/judge-pile-card.ts';

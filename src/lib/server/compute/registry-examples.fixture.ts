@@ -74,6 +74,62 @@ export const EXAMPLES: Readonly<Record<string, { body: unknown; holds: unknown }
 			]
 		}
 	},
+	'pack-odds': {
+		body: {
+			profile: {
+				groups: [
+					{ key: 'base', cards: 2, comes: { sort: 'count', count: 1 } },
+					{ key: 'insert', cards: 1, owned: 1, comes: { sort: 'odds', cards: 1, packs: 6 } }
+				]
+			},
+			packs: 2,
+			points: [0, 1, 2]
+		},
+		holds: {
+			groups: [
+				{ key: 'base', expected: 2, missing: 0.5, chanceComplete: 0.5, packsToComplete: 3 },
+				{}
+			],
+			curves: [{ missing: [2, 1, 0.5] }, { chanceComplete: [1, 1, 1] }],
+			goal: { chances: [0, 0, 0.5], packsToComplete: 3, isExact: true }
+		}
+	},
+	'simulate-packs': {
+		body: {
+			parts: [
+				{ profile: { groups: [{ key: 'base', cards: 4, comes: { sort: 'count', count: 4 } }] } }
+			],
+			runs: 50
+		},
+		holds: {
+			runs: 50,
+			complete: 50,
+			mean: 1,
+			high: 1,
+			formula: { packsToComplete: 1, agrees: true }
+		}
+	},
+	'when-to-stop': {
+		body: {
+			options: [
+				{
+					key: 'old',
+					profile: { groups: [{ key: 'base', cards: 100, comes: { sort: 'count', count: 10 } }] },
+					priceMinor: 1500
+				}
+			],
+			prices: [{ group: 'base', singleMinor: [40], extraMinor: [5] }]
+		},
+		holds: {
+			noneMinor: 4000,
+			isNone: true,
+			options: [{ next: { costMinor: 1500, bringsMinor: 400 } }]
+		}
+	},
+	'odds-fit': {
+		body: { lines: [{ key: 'insert', stated: { cards: 1, packs: 6 }, packs: 100, found: 0 }] },
+		holds: { lines: [{ key: 'insert', low: 10, verdict: 'fewer than stated' }] }
+	},
 	'next-seller': {
 		body: {
 			wants: [

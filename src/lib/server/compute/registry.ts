@@ -41,6 +41,12 @@ import { fillSlotsComputation, wholeSetsComputation } from './fill-slots.ts';
 import { matchHoldingsComputation } from './match-holdings.ts';
 import { pairGroupsComputation } from './pair-groups.ts';
 import { checkInComputation, shipNowComputation } from './orders.ts';
+import {
+	oddsFitComputation,
+	packOddsComputation,
+	simulatePacksComputation,
+	whenToStopComputation
+} from './packs.ts';
 import { planBinderComputation } from './plan-binder.ts';
 import { planMovesComputation } from './plan-moves.ts';
 import { production } from './production.ts';
@@ -93,7 +99,11 @@ export const COMPUTATIONS: readonly Computation[] = [
 	matchTradesComputation,
 	lotCoverageComputation,
 	checkInComputation,
-	shipNowComputation
+	shipNowComputation,
+	packOddsComputation,
+	simulatePacksComputation,
+	whenToStopComputation,
+	oddsFitComputation
 ];
 
 export type Answer =

@@ -1,6 +1,6 @@
 import { wholeSections } from '$lib/core/checklist/edition';
-import { lackingInPacks } from '$lib/core/packs/lacking-in-packs';
-import { packFinder, packFinishes } from '$lib/core/packs/pack-finishes';
+import { lackingInPacks } from '$lib/core/packs/finishes/lacking-in-packs';
+import { packFinder, packFinishes } from '$lib/core/packs/finishes/pack-finishes';
 import { versionNamer } from '$lib/core/copies/name-version';
 import { theCollection } from '$lib/server/collection';
 import { stackSlots } from '$lib/server/goals/stack-slots';

@@ -24,7 +24,7 @@ export interface OddsFit {
 	readonly leastRate: number;
 	readonly mostRate: number;
 	readonly verdict: FitVerdict;
-	/** Packs from which on half the odds would be told from those stated, four times of five; null: the odds are told as they are. */
+	/** Packs from which on half the odds would be told from those stated, four times of five; a million: more than that. */
 	readonly packsToTell: number;
 }
 
@@ -32,7 +32,7 @@ export interface OddsFit {
 const DOUBT = 0.05;
 /** How surely half the odds should be told. */
 const POWER = 0.8;
-const MOST_PACKS = 10_000_000;
+const MOST_PACKS = 1_000_000;
 
 /**
  * Holds what packs held against their stated odds, each group by the exact binomial test; among several groups one that is

@@ -131,7 +131,8 @@ export function checkProfile(profile: PackProfile): readonly Problem[] {
 	for (const slot of slots) {
 		const first = slot.groups[0];
 		const i = first ? groups.indexOf(first) : 0;
-		if (slot.chance > 1 + 1e-12) {
+		const isEachFine = slot.groups.every((group) => chanceOf(group) <= 1);
+		if (slot.perBox === null && isEachFine && slot.chance > 1 + 1e-12) {
 			const message = `together the odds of one place are more than a card a pack`;
 			problems.push(at(`/groups/${i}/comes`, message, 'Rarer odds, or another slot for some.'));
 		}

@@ -49,6 +49,8 @@ export interface SimulationResult {
 
 /** Runs after which it is told how far it is. */
 const STRETCH = 500;
+/** Runs after which it is looked whether it is over. */
+const LOOKS = 16;
 const BARS = 24;
 
 /**
@@ -56,38 +58,45 @@ const BARS = 24;
  * opened without a guarantee or trades, packs that bring nothing new are passed over by the geometric law.
  *
  * @param random a number from 0 to below 1, each time another one
+ * @param isOver asked now and then: it ends with the runs that are done
  * @returns yields runs done, then the result
  */
 export function* simulatePacks(
 	{ parts, runs, most, trades }: Simulation,
-	random: () => number
+	random: () => number,
+	isOver: () => boolean = () => false
 ): Generator<number, SimulationResult> {
 	const game = makeGame(parts, trades, random);
 	const ends: number[] = [];
 	const doubles = game.groups.map(() => 0);
 	let opened = 0;
-	for (let run = 0; run < runs; run++) {
+	let run = 0;
+	for (; run < runs; run++) {
+		if (run % STRETCH === STRETCH - 1) yield run;
+		if (run % LOOKS === LOOKS - 1 && isOver()) break;
 		const openings = game.play(most);
 		if (openings <= most) ends.push(openings);
 		opened += Math.min(openings, most);
 		for (const [g, { whole, missing }] of game.groups.entries()) {
 			doubles[g] = (doubles[g] ?? 0) - (whole - missing);
 		}
-		if (run % STRETCH === STRETCH - 1) yield run + 1;
 	}
 	ends.sort((a, b) => a - b);
 	const mean = ends.length === 0 ? null : sum(ends) / ends.length;
 	const square = mean === null ? 0 : sum(ends, (each) => (each - mean) ** 2);
 	const at = (level: number) => quantileSorted(ends, level) ?? null;
 	return {
-		...{ runs, complete: ends.length, mean },
+		...{ runs: run, complete: ends.length, mean },
 		standardError: ends.length < 2 ? null : Math.sqrt(square / (ends.length - 1) / ends.length),
 		...{ low: at(0.05), median: at(0.5), high: at(0.95) },
 		histogram: histogramOf(ends),
 		// What came, on average for so many openings (Wald 1944), less what filled something.
 		doubles: game.groups.map(({ key }, g) => ({
 			key,
-			copies: Math.max(0, ((doubles[g] ?? 0) + opened * copiesAnOpening(parts, key)) / runs)
+			copies: Math.max(
+				0,
+				((doubles[g] ?? 0) + opened * copiesAnOpening(parts, key)) / Math.max(1, run)
+			)
 		}))
 	};
 }
@@ -229,12 +238,15 @@ function makeGame(parts: readonly PackPart[], trades: TradeRules, random: () => 
 		};
 	});
 	const hasTrades = trades.isWithinGroup || Object.keys(trades.othersFor).length > 0;
-	const [only] = packs;
-	const maySkip =
+	const [first] = packs;
+	/** The only kind of pack, where what brings nothing new may be passed over. */
+	const single =
 		!hasTrades &&
 		packs.length === 1 &&
-		only?.packs === 1 &&
-		only.slots.every(({ slot }) => slot.perBox === null);
+		first?.packs === 1 &&
+		first.slots.every(({ slot }) => slot.perBox === null)
+			? first
+			: undefined;
 	const filled = packs.map(({ slots }) => new Uint8Array(slots.length));
 
 	/** Packs until one has the slot filled, that one counted. */
@@ -262,8 +274,8 @@ function makeGame(parts: readonly PackPart[], trades: TradeRules, random: () => 
 		let openings = 0;
 		while (!isComplete()) {
 			if (openings >= most) return Infinity;
-			if (maySkip && only?.fixed.every(({ group }) => group.missing === 0)) {
-				return openings + finishBySlots(only, most - openings);
+			if (single?.fixed.every(({ group }) => group.missing === 0)) {
+				return openings + finishBySlots(single, most - openings);
 			}
 			openings++;
 			for (const [p, pack] of packs.entries()) {

@@ -1,4 +1,4 @@
-import { parseVersionKey } from '../checklist/versions/version-key.ts';
+import { parseVersionKey } from '../../checklist/versions/version-key.ts';
 import type { FindPacks, LackingSource } from './pack-finishes.ts';
 
 /** A slot that is open, and the packs that may fill it. */

@@ -1,10 +1,10 @@
-import { wholeSections } from '../checklist/edition.ts';
-import type { Odds } from '../checklist/odds.ts';
-import { runRuleFor } from '../checklist/parallel.ts';
-import type { PackType, Release } from '../checklist/release.ts';
-import type { Card } from '../checklist/card.ts';
-import type { Section } from '../checklist/section.ts';
-import { plainName } from '../checklist/slug.ts';
+import { wholeSections } from '../../checklist/edition.ts';
+import type { Odds } from '../../checklist/odds.ts';
+import { runRuleFor } from '../../checklist/parallel.ts';
+import type { PackType, Release } from '../../checklist/release.ts';
+import type { Card } from '../../checklist/card.ts';
+import type { Section } from '../../checklist/section.ts';
+import { plainName } from '../../checklist/slug.ts';
 
 /** A finish of a section as one kind of pack may hold it. */
 export interface PackFinish {

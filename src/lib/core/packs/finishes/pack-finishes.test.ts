@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { resolveRelease } from '../checklist/draft/resolve-release.ts';
-import type { Release } from '../checklist/release.ts';
+import { resolveRelease } from '../../checklist/draft/resolve-release.ts';
+import type { Release } from '../../checklist/release.ts';
 import { packFinder, packFinishes } from './pack-finishes.ts';
 
 const cards = (count: number, prefix = '') =>

@@ -1,0 +1,220 @@
+import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
+import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import { oddsFit } from '../../core/packs/fit/odds-fit.ts';
+import { packOdds } from '../../core/packs/odds/pack-odds.ts';
+import type { PackProfile } from '../../core/packs/profile/pack-profile.ts';
+import { resolveProfile, type RawProfile } from '../../core/packs/profile/resolve-profile.ts';
+import { simulatePacks, type SimulationResult } from '../../core/packs/simulate/simulate-packs.ts';
+import { whenToStop, type PricedClass } from '../../core/packs/stop/when-to-stop.ts';
+import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
+import {
+	OddsFitInput,
+	OddsFitOutput,
+	PackOddsInput,
+	PackOddsOutput,
+	SimulatePacksInput,
+	SimulatePacksOutput,
+	WhenToStopInput,
+	WhenToStopOutput,
+	type OddsFitRequest,
+	type PackOddsRequest,
+	type SimulatePacksRequest,
+	type WhenToStopRequest
+} from '../../schemas/compute-packs.ts';
+import { defineComputation } from './define-computation.ts';
+import { repeated } from './repeated.ts';
+
+/** Reads profiles, each with its place; all their problems at once. */
+function readProfiles(
+	raw: readonly (readonly [pointer: string, profile: RawProfile])[]
+): Outcome<readonly PackProfile[]> {
+	const read = raw.map(([pointer, profile]) => ({ pointer, outcome: resolveProfile(profile) }));
+	const problems = read.flatMap(({ pointer, outcome }): readonly Problem[] =>
+		outcome.ok
+			? []
+			: outcome.problems.map((problem) => ({
+					...problem,
+					pointer: `${pointer}${problem.pointer ?? ''}`
+				}))
+	);
+	if (problems.length > 0) return bad(problems);
+	return good(read.flatMap(({ outcome }) => (outcome.ok ? [outcome.value] : [])));
+}
+
+export const packOddsComputation = defineComputation({
+	name: 'pack-odds',
+	summary:
+		'What packs promise: copies, different and missing cards, doubles, the chance to be complete and the packs that takes.',
+	input: PackOddsInput,
+	output: PackOddsOutput,
+	run({ profile, packs, points = [] }: PackOddsRequest) {
+		const read = readProfiles([['/profile', profile]]);
+		if (!read.ok) return read;
+		return good(packOdds(read.value[0] as PackProfile, packs, points));
+	}
+});
+
+const USUAL = { runs: 10_000, most: 1_000_000, seed: 1, seconds: 8 };
+/** Standard errors within which mean and formula agree. */
+const ERRORS = 4;
+
+export const simulatePacksComputation = defineComputation({
+	name: 'simulate-packs',
+	summary:
+		'Packs opened over and over until nothing is lacking, with guarantees, formats and trades; beside the formula where there is one.',
+	input: SimulatePacksInput,
+	output: SimulatePacksOutput,
+	run(request: SimulatePacksRequest) {
+		const { parts, trades = {}, seconds = USUAL.seconds, most = USUAL.most } = request;
+		const read = readProfiles(
+			parts.map(({ profile }, i) => [`/parts/${i}/profile`, profile] as const)
+		);
+		if (!read.ok) return read;
+		const keys = new Set(read.value.flatMap(({ groups }) => groups.map(({ key }) => key)));
+		const { isWithinGroup = false, othersFor = [] } = trades;
+		const problems = [
+			...repeated('trades/othersFor', 'group', othersFor),
+			...othersFor.flatMap(({ group }, i): readonly Problem[] => {
+				if (keys.has(group)) return [];
+				const message = `there is no group "${group}"`;
+				return [{ pointer: `/trades/othersFor/${i}/group`, message, remedy: 'Name one of them.' }];
+			})
+		];
+		if (problems.length > 0) return bad(problems);
+		const generator = xoroshiro128plus(request.seed ?? USUAL.seed);
+		const profiles = read.value.map((profile, i) => ({ profile, packs: parts[i]?.packs ?? 1 }));
+		const simulation = {
+			...{ parts: profiles, runs: request.runs ?? USUAL.runs, most },
+			trades: {
+				isWithinGroup,
+				othersFor: Object.fromEntries(othersFor.map(({ group, doubles }) => [group, doubles]))
+			}
+		};
+		const end = performance.now() + seconds * 1000;
+		const work = simulatePacks(
+			simulation,
+			() => uniformFloat64(generator),
+			() => performance.now() > end
+		);
+		let step = work.next();
+		while (!step.done) step = work.next();
+		const isPlain = !isWithinGroup && othersFor.length === 0 && profiles.length === 1;
+		const [only] = profiles;
+		const hasFormula = isPlain && only?.packs === 1 && only.profile.guarantees.length === 0;
+		return good({ ...step.value, formula: hasFormula ? beside(step.value, only.profile) : null });
+	}
+});
+
+/** The mean beside the formula. */
+function beside({ runs, complete, mean, standardError }: SimulationResult, profile: PackProfile) {
+	if (complete < runs || mean === null || standardError === null) return null;
+	const { packsToComplete, isExact } = packOdds(profile, 1).goal;
+	if (packsToComplete === null) return null;
+	const off = mean - packsToComplete;
+	const errorsOff = standardError > 0 ? off / standardError : Math.abs(off) < 1e-6 ? 0 : Infinity;
+	const told = Number.isFinite(errorsOff) ? errorsOff : Number.MAX_SAFE_INTEGER;
+	return { packsToComplete, isExact, errorsOff: told, agrees: Math.abs(told) <= ERRORS };
+}
+
+export const whenToStopComputation = defineComputation({
+	name: 'when-to-stop',
+	summary:
+		'How many packs to open before singles cost less: by kind and together, with what one more box is worth now.',
+	input: WhenToStopInput,
+	output: WhenToStopOutput,
+	run({ options, prices }: WhenToStopRequest) {
+		const read = readProfiles(
+			options.map(({ profile }, i) => [`/options/${i}/profile`, profile] as const)
+		);
+		if (!read.ok) return read;
+		const groups = read.value.flatMap((profile, i) =>
+			profile.groups.map((group, g) => ({ ...group, pointer: `/options/${i}/profile/groups/${g}` }))
+		);
+		const first = new Map(groups.toReversed().map((group) => [group.key, group]));
+		const classes = (group: (typeof groups)[number]) =>
+			JSON.stringify(group.classes.map(({ cards, lacking }) => [cards, lacking]));
+		const problems: Problem[] = [
+			...repeated('options', 'key', options),
+			...repeated('prices', 'group', prices)
+		];
+		for (const group of groups) {
+			const known = first.get(group.key);
+			if (!known || classes(known) === classes(group)) continue;
+			const message = `"${group.key}" has other cards than in the first kind that has it`;
+			problems.push({ pointer: group.pointer, message, remedy: 'The same classes everywhere.' });
+		}
+		for (const [i, { group, singleMinor, extraMinor }] of prices.entries()) {
+			const known = first.get(group);
+			if (!known) {
+				const message = `no kind of pack has a group "${group}"`;
+				problems.push({ pointer: `/prices/${i}/group`, message, remedy: 'Name one of them.' });
+			}
+			for (const [field, list] of Object.entries({ singleMinor, extraMinor })) {
+				const count = known?.classes.length ?? 1;
+				if (!known || !list || list.length === 1 || list.length === count) continue;
+				const message = `${list.length} prices for ${count} classes`;
+				const remedy = 'One for all, or one for each class in its order.';
+				problems.push({ pointer: `/prices/${i}/${field}`, message, remedy });
+			}
+		}
+		if (problems.length > 0) return bad(problems);
+		const priced = new Map(
+			[...first.values()].map(({ key, classes: parts }) => {
+				const { singleMinor = [0], extraMinor = [0] } =
+					prices.find(({ group }) => group === key) ?? {};
+				const at = (list: readonly number[], c: number) => list[c] ?? list[0] ?? 0;
+				return [
+					key,
+					parts.map((part, c): PricedClass => ({
+						...part,
+						singleMinor: at(singleMinor, c),
+						extraMinor: at(extraMinor, c)
+					}))
+				];
+			})
+		);
+		return good(
+			whenToStop(
+				options.map(({ key, priceMinor, packsTogether = 1, most = MOST_PACKS }, i) => ({
+					...{ key, priceMinor, packsTogether, most, profile: read.value[i] as PackProfile }
+				})),
+				priced
+			)
+		);
+	}
+});
+
+const MOST_PACKS = 2000;
+
+export const oddsFitComputation = defineComputation({
+	name: 'odds-fit',
+	summary: 'What opened packs say of the stated odds, honest about small numbers.',
+	input: OddsFitInput,
+	output: OddsFitOutput,
+	run({ lines }: OddsFitRequest) {
+		const problems = [
+			...repeated('lines', 'key', lines),
+			...lines.flatMap(({ stated, packs, found }, i): readonly Problem[] => [
+				...(stated.cards <= stated.packs
+					? []
+					: [
+							{
+								pointer: `/lines/${i}/stated`,
+								message: `${stated.cards}:${stated.packs} is more than a card a pack`,
+								remedy: 'Odds are at most a card a pack.'
+							}
+						]),
+				...(found <= packs
+					? []
+					: [
+							{
+								pointer: `/lines/${i}/found`,
+								message: `${found} of ${packs} packs held one`,
+								remedy: 'No more than were opened.'
+							}
+						])
+			])
+		];
+		return problems.length > 0 ? bad(problems) : good({ lines: oddsFit(lines) });
+	}
+});
