@@ -54,6 +54,8 @@ export const VIEWS = [
 	'/boxes/supplies',
 	'/boxes/labels',
 	'/boxes/shelves',
+	'/packs',
+	'/packs?goal=1&packs=72',
 	'/buying',
 	'/buying/prices?goal=1',
 	'/buying/wants',

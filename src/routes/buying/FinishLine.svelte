@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { middleOf } from '$lib/core/buying/prices/price';
 	import { enhance } from '$lib/ui/form-actions';
 	import { resolve } from '$app/paths';
 	import { formatMinor } from '$lib/core/worth/minor-units';
@@ -40,7 +41,7 @@
 			data-testid="finish-cost"
 			>{open === goal.missing && goal.missing > 0
 				? '?'
-				: formatMoney((goal.cost.lowMinor + goal.cost.highMinor) / 2, currency)}</strong
+				: formatMoney(middleOf(goal.cost), currency)}</strong
 		>
 		{#if goal.cost.lowMinor !== goal.cost.highMinor}
 			<span class="block text-sm quiet">{formatPriceRange(goal.cost, currency)}</span>

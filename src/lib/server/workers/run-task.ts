@@ -20,6 +20,7 @@ const LONGEST_MS: Readonly<Record<TaskName, number>> = {
 	readWants: 60_000,
 	tradesView: 60_000,
 	conditionView: 60_000,
+	packsView: 60_000,
 	planBuying: 60_000,
 	fairView: 120_000,
 	fairLot: 60_000,

@@ -1,6 +1,7 @@
 import type { LabelGrid } from '../../core/print/label-grid.ts';
 import { printBinder, type BinderSheet, type PrintOptions } from '../binders/print-sheets.ts';
 import { readBinder } from '../binders/read-binder.ts';
+import { packsView, type PacksAsk } from '../packs/packs-view.ts';
 import { conditionView, type ConditionAsk } from '../buying/condition/condition-view.ts';
 import { finishView } from '../buying/finish/finish-view.ts';
 import { fairLot, fairView } from '../buying/plan/fair-view.ts';
@@ -95,6 +96,7 @@ export const TASKS = {
 		withReader(readSettings(process.env), async (db) => JSON.stringify(await fairLot(db, keys))),
 	conditionView: (ask: ConditionAsk) =>
 		withReader(readSettings(process.env), (db) => conditionView(db, ask)),
+	packsView: (ask: PacksAsk) => withReader(readSettings(process.env), (db) => packsView(db, ask)),
 	tradesView: (choice: TradeChoice) =>
 		withReader(readSettings(process.env), (db) => tradesView(db, choice)),
 	readWants: () => withReader(readSettings(process.env), (db) => readWants(db)),

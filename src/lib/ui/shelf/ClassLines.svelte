@@ -14,6 +14,7 @@
 	import type { ClassRule } from '$lib/core/storage/classes/storage-class';
 	import type { Problem } from '$lib/core/problem';
 	import { refreshJournal } from '$lib/ui/refresh';
+	import LinesField from '$lib/ui/LinesField.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	/** Where cards are kept that do not stay with their set: a line each, the first that holds counts. */
@@ -45,15 +46,14 @@
 			}}
 	>
 		<label class="sr-only" for="class-lines">Storage classes</label>
-		<textarea
+		<LinesField
 			id="class-lines"
-			class="textarea w-full font-mono text-sm"
 			name="lines"
 			rows={Math.max(4, classes.length + 1)}
 			placeholder={EXAMPLE}
 			value={classes.map(formatClassLine).join('\n')}
-			spellcheck="false"
-			aria-describedby="class-words"></textarea>
+			aria-describedby="class-words"
+		/>
 		<p id="class-words" class="mt-1 text-sm quiet">
 			{WORDS}
 		</p>

@@ -46,7 +46,8 @@ test('the menu follows the work, and marks the view that is open', () => {
 		'Tell apart',
 		'Binders',
 		'Boxes',
-		'Buying'
+		'Buying',
+		'Packs'
 	]);
 	const current = (pathname: string) =>
 		MENU.filter(({ path }) => isCurrent(path, pathname)).map(({ name }) => name);

@@ -3,6 +3,7 @@ import BookOpen from '@lucide/svelte/icons/book-open';
 import HandCoins from '@lucide/svelte/icons/hand-coins';
 import LampDesk from '@lucide/svelte/icons/lamp-desk';
 import Library from '@lucide/svelte/icons/library';
+import PackageOpen from '@lucide/svelte/icons/package-open';
 import PencilLine from '@lucide/svelte/icons/pencil-line';
 import ScanSearch from '@lucide/svelte/icons/scan-search';
 import Target from '@lucide/svelte/icons/target';
@@ -19,7 +20,8 @@ export const MENU = [
 	{ path: '/tell-apart', name: 'Tell apart', icon: ScanSearch, isFrequent: false },
 	{ path: '/binders', name: 'Binders', icon: BookOpen, isFrequent: true },
 	{ path: '/boxes', name: 'Boxes', icon: Archive, isFrequent: true },
-	{ path: '/buying', name: 'Buying', icon: HandCoins, isFrequent: false }
+	{ path: '/buying', name: 'Buying', icon: HandCoins, isFrequent: false },
+	{ path: '/packs', name: 'Packs', icon: PackageOpen, isFrequent: false }
 ] as const;
 
 export function isCurrent(path: string, pathname: string): boolean {

@@ -3,6 +3,7 @@
 	import { resolve } from '$app/paths';
 	import { holderName } from '$lib/ui/all-holders.svelte';
 	import { countOf, formatMoney } from '$lib/ui/numerals';
+	import LinesField from '$lib/ui/LinesField.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import { formatRateLine } from '$lib/core/worth/exchange-rates';
 	import SupplyTable from '$lib/ui/supplies/SupplyTable.svelte';
@@ -152,14 +153,14 @@
 					update({ reset: false })}
 		>
 			<label class="sr-only" for="rates-lines">Rates, a line each</label>
-			<textarea
+			<LinesField
 				id="rates-lines"
-				class="textarea w-full max-w-md font-mono text-sm"
+				class="max-w-md"
 				name="rates"
 				rows={Math.max(2, data.rates.length + 1)}
 				placeholder="1 USD = 0.92 EUR"
-				spellcheck="false"
-				value={data.rates.map(formatRateLine).join('\n')}></textarea>
+				value={data.rates.map(formatRateLine).join('\n')}
+			/>
 			<button class="btn mt-2 block btn-sm">Keep these rates</button>
 		</form>
 	</section>

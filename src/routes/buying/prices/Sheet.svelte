@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { middleOf } from '$lib/core/buying/prices/price';
 	import { foldCards } from '$lib/core/checklist/fold-runs';
 	import { cardsOf } from '$lib/core/checklist/release';
 	import { parseVersionKey } from '$lib/core/checklist/versions/version-key';
@@ -87,10 +88,7 @@
 		<p>
 			<strong
 				class={['font-serif text-4xl font-medium', view.sheet.estimatedShare > 0 && 'estimate']}
-				>{formatMoney(
-					(view.sheet.total.lowMinor + view.sheet.total.highMinor) / 2,
-					currency
-				)}</strong
+				>{formatMoney(middleOf(view.sheet.total), currency)}</strong
 			>
 			{#if view.sheet.total.lowMinor !== view.sheet.total.highMinor}
 				<span class="quiet">{formatPriceRange(view.sheet.total, currency)}</span>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { middleOf, type Price } from '$lib/core/buying/prices/price';
 	import { formatMoney } from '$lib/ui/numerals';
 	import { formatPriceRange } from '$lib/ui/money';
 	import type { PageData } from './$types';
@@ -21,8 +22,7 @@
 		neighbours: 'by its neighbours',
 		unknown: ''
 	} as const;
-	const middle = ({ lowMinor, highMinor }: { lowMinor: number; highMinor: number }) =>
-		formatMoney((lowMinor + highMinor) / 2, currency);
+	const middle = (price: Price) => formatMoney(middleOf(price), currency);
 </script>
 
 <table

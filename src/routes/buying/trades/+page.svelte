@@ -7,6 +7,7 @@
 	import { formQuery } from '$lib/ui/form-query';
 	import Field from '$lib/ui/Field.svelte';
 	import { countOf, formatMoney } from '$lib/ui/numerals';
+	import LinesField from '$lib/ui/LinesField.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import { createReport } from '$lib/ui/change-report.svelte';
 	import { refreshCopies } from '$lib/ui/refresh';
@@ -200,22 +201,20 @@
 				/></Field
 			>
 			<Field label="Wants"
-				><textarea
+				><LinesField
 					name="want"
-					class="textarea w-full font-mono text-sm"
-					rows="4"
-					spellcheck="false"
+					rows={4}
 					placeholder="Harbour Lights 1994: 5 12-14, 27 brass"
-					value={data.lists.want}></textarea></Field
+					value={data.lists.want}
+				/></Field
 			>
 			<Field label="Has to give"
-				><textarea
+				><LinesField
 					name="give"
-					class="textarea w-full font-mono text-sm"
-					rows="4"
-					spellcheck="false"
+					rows={4}
 					placeholder="Harbour Lights 1994: 3 9x2"
-					value={data.lists.give}></textarea></Field
+					value={data.lists.give}
+				/></Field
 			>
 			<div><button class="btn btn-sm">Keep these lists</button></div>
 		</form>

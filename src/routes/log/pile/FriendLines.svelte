@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$lib/ui/form-actions';
 	import type { Problem } from '$lib/core/problem';
+	import LinesField from '$lib/ui/LinesField.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	/** What friends want: a line each, so that a spare is laid aside for them. */
@@ -31,14 +32,13 @@
 				update({ reset: false })}
 	>
 		<label class="sr-only" for="friend-lines">What friends want</label>
-		<textarea
+		<LinesField
 			id="friend-lines"
-			class="textarea w-full font-mono text-sm"
 			name="lines"
 			rows={Math.max(3, lines.split('\n').length + 1)}
 			placeholder="Mara: Harbour Lights 1994: 5 12-14, 27 brass"
 			value={lines}
-			spellcheck="false"></textarea>
+		/>
 		<button class="btn mt-2 btn-sm">Keep these wants</button>
 	</form>
 </details>

@@ -47,7 +47,7 @@ export function packFinishes(release: Release): readonly FinishSource[] {
 				{ source: Pick<FinishSource, 'packs' | 'channel'>; cards: number }
 			>();
 			for (const card of section.cards) {
-				const source = sourceOf(release, section, card, parallelKey);
+				const source = finishSource(release, section, card, parallelKey);
 				if (!source) continue;
 				const { packs, channel } = source;
 				const name = JSON.stringify([packs, channel]);
@@ -76,12 +76,12 @@ export type FindPacks = (cardKey: string, parallelKey: string | null) => readonl
 export function packFinder(release: Release): FindPacks {
 	const sections = wholeSections(release);
 	const sourcesIn = (parallelKey: string | null) => {
-		const byCard = new Map<string, Source>();
+		const byCard = new Map<string, FinishOrigin>();
 		// Cards over which the same odds are stated come equally often, as far as anybody knows.
 		const sharing = new Map<object, number>();
 		for (const section of sections) {
 			for (const card of section.cards) {
-				const source = sourceOf(release, section, card, parallelKey);
+				const source = finishSource(release, section, card, parallelKey);
 				if (!source) continue;
 				byCard.set(card.key, source);
 				sharing.set(source.statedFor, (sharing.get(source.statedFor) ?? 0) + 1);
@@ -98,7 +98,11 @@ export function packFinder(release: Release): FindPacks {
 	};
 }
 
-function packsOf(release: Release, { packs }: Source, sharing: number): readonly LackingSource[] {
+function packsOf(
+	release: Release,
+	{ packs }: FinishOrigin,
+	sharing: number
+): readonly LackingSource[] {
 	const byKey = new Map(packs.map((pack) => [pack.pack, pack]));
 	/** Of a format made of others: that some of these holds it; 0 where none can, null where nobody says. */
 	const chanceIn = (key: string, seen: readonly string[]): number | null => {
@@ -122,18 +126,18 @@ function packsOf(release: Release, { packs }: Source, sharing: number): readonly
 		.sort((a, b) => (b.chance ?? -1) - (a.chance ?? -1));
 }
 
-interface Source extends Pick<FinishSource, 'packs' | 'channel'> {
+export interface FinishOrigin extends Pick<FinishSource, 'packs' | 'channel'> {
 	/** The card, section or run rule over whose cards the odds are stated. */
 	readonly statedFor: object;
 }
 
-/** Null where the card was not made in the finish. */
-function sourceOf(
+/** Where a card comes from in a finish, and what its odds are stated of; null where it was not made in it. */
+export function finishSource(
 	release: Release,
 	section: Section,
 	card: Card,
 	parallelKey: string | null
-): Source | null {
+): FinishOrigin | null {
 	const ofCard = card.onlyIn ?? section.onlyIn;
 	if (parallelKey === null) {
 		if (section.noBaseFinish) return null;

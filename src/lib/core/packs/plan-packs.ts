@@ -1,0 +1,180 @@
+import { group, mean, sum } from 'd3-array';
+import type { PackType, Release } from '../checklist/release.ts';
+import { packOdds, type PackOdds } from './odds/pack-odds.ts';
+import type { PackGroup } from './profile/pack-profile.ts';
+import {
+	profileOfRelease,
+	type NamedGroup,
+	type ReleasePack
+} from './profile/profile-of-release.ts';
+import { whenToStop, type PricedClass, type StopPlan } from './stop/when-to-stop.ts';
+
+/** A card that is asked for. */
+export interface PackWant {
+	/** Any one of these versions fills it. */
+	readonly versions: readonly string[];
+	/** How many are lacking; 0: it is here, and its price says what a double brings. */
+	readonly quantity: number;
+	/** What it costs as a single, without postage, in minor units; null: nobody knows. */
+	readonly cardMinor: number | null;
+}
+
+export interface PacksAsked {
+	readonly release: Release;
+	/** A kind that holds cards itself. */
+	readonly pack: PackType;
+	readonly wants: readonly PackWant[];
+	/** Packs that may be opened. */
+	readonly packs: number;
+	/** Of a pack, in the currency of the wants; null: nobody knows, and nothing is said of when to stop. */
+	readonly priceMinor: number | null;
+	/** What postage adds to a single. */
+	readonly postageMinor: number;
+	/** A copy that fills nothing brings this part of what it costs, if it costs so much; else nothing: commons go for next to nothing. */
+	readonly extra: { readonly share: number; readonly fromMinor: number };
+}
+
+/** A group as it is told: its odds, and what is lacking of it. */
+export interface PlannedGroup extends NamedGroup {
+	readonly comes: PackGroup['comes'];
+	readonly lacking: number;
+}
+
+/** What opening packs promises for what is lacking. */
+export interface PacksPlan {
+	readonly groups: readonly PlannedGroup[];
+	readonly odds: PackOdds;
+	/** Groups that such packs may hold and of which something is lacking, but nobody states their odds. */
+	readonly unstated: readonly { readonly name: string; readonly lacking: number }[];
+	/** By single packs and by boxes; null: nobody says what a pack costs. */
+	readonly stop: StopPlan | null;
+	/** Lacking copies that such packs are not known to hold, and those without a price: they are in no sum. */
+	readonly elsewhere: number;
+	readonly unpriced: number;
+}
+
+/** Points of the curves. */
+const POINTS = 60;
+/** Boxes, and packs, up to which it is looked when to stop. */
+const BOXES = 12;
+const LEAST_PACKS = 120;
+const MOST_PACKS = 2000;
+/** Prices of a group that are told apart; their mean is kept. */
+const PRICES = 6;
+
+/**
+ * What packs of a kind promise for what is lacking, and when to stop opening them. A want that several versions may fill
+ * counts for the one that comes most often. Null: the pack holds nothing whose odds are known.
+ */
+export function planPacks(asked: PacksAsked): PacksPlan | null {
+	const { release, pack, wants, priceMinor } = asked;
+	const bare = profileOfRelease(release, pack, () => 0);
+	if (bare.profile.groups.length === 0) return null;
+	const rateOf = new Map(
+		bare.profile.groups.flatMap(({ key, comes }) => {
+			const versions = bare.groups.find((each) => each.key === key)?.versions ?? [];
+			const rate = comes.sort === 'count' ? comes.count : comes.cards / comes.packs;
+			return versions.map((version) => [version, rate / versions.length] as const);
+		})
+	);
+	const lacking = new Map<string, number>();
+	const prices = new Map<string, number>();
+	const open = new Map<string, number>();
+	let [elsewhere, unpriced] = [0, 0];
+	for (const { versions, quantity, cardMinor } of wants) {
+		const [version] = versions
+			.filter((each) => rateOf.has(each))
+			.sort((a, b) => (rateOf.get(b) ?? 0) - (rateOf.get(a) ?? 0));
+		if (version === undefined) {
+			elsewhere += quantity;
+			for (const each of versions) open.set(each, quantity);
+			continue;
+		}
+		if (quantity > 0) lacking.set(version, (lacking.get(version) ?? 0) + quantity);
+		if (cardMinor === null) unpriced += quantity;
+		else prices.set(version, cardMinor);
+	}
+	const { profile, groups, unstated } = profileOfRelease(
+		release,
+		pack,
+		(version) => lacking.get(version) ?? 0
+	);
+	const horizon = Math.min(MOST_PACKS, Math.max(asked.packs, 6 * (pack.packsPerBox ?? 0), 40));
+	const points = Array.from({ length: POINTS + 1 }, (_, i) => Math.round((horizon * i) / POINTS));
+	return {
+		groups: groups.map((each): PlannedGroup => ({
+			...each,
+			comes: profile.groups.find(({ key }) => key === each.key)?.comes ?? {
+				...{ sort: 'count', count: 0, isAllDifferent: true }
+			},
+			lacking: sum(each.versions, (version) => lacking.get(version) ?? 0)
+		})),
+		odds: packOdds(profile, asked.packs, [...new Set(points)]),
+		unstated: unstated
+			.map(({ name, versions }) => ({
+				name,
+				lacking: sum(versions, (version) => open.get(version) ?? 0)
+			}))
+			.filter(({ lacking: count }) => count > 0),
+		...{ elsewhere, unpriced },
+		stop: priceMinor === null ? null : stopFor(asked, profile, groups, lacking, prices, priceMinor)
+	};
+}
+
+function stopFor(
+	{ pack, packs, postageMinor, extra }: PacksAsked,
+	profile: ReleasePack['profile'],
+	groups: readonly NamedGroup[],
+	lacking: ReadonlyMap<string, number>,
+	prices: ReadonlyMap<string, number>,
+	priceMinor: number
+): StopPlan {
+	const priced = new Map(
+		groups.map(({ key, versions }) => [
+			key,
+			pricedClasses(
+				versions.map((version) => ({
+					lacking: lacking.get(version) ?? 0,
+					minor: prices.get(version) ?? null
+				})),
+				postageMinor,
+				extra
+			)
+		])
+	);
+	const detailed = {
+		...profile,
+		groups: profile.groups.map((each) => ({ ...each, classes: priced.get(each.key) ?? [] }))
+	};
+	const perBox = pack.packsPerBox ?? 1;
+	const most = Math.min(MOST_PACKS, Math.max(packs, BOXES * perBox, LEAST_PACKS));
+	const option = { profile: detailed, priceMinor, most };
+	return whenToStop(
+		[
+			{ key: 'pack', packsTogether: 1, ...option },
+			...(perBox > 1 ? [{ key: 'box', packsTogether: perBox, ...option }] : [])
+		],
+		priced
+	);
+}
+
+/** Cards by what is lacking of them and about what they cost; of what has no price a double brings nothing. */
+function pricedClasses(
+	cards: readonly { readonly lacking: number; readonly minor: number | null }[],
+	postageMinor: number,
+	extra: PacksAsked['extra']
+): readonly PricedClass[] {
+	const brings = (minor: number) => (minor >= extra.fromMinor ? minor * extra.share : 0);
+	return [...group(cards, ({ lacking }) => lacking)].flatMap(([lacking, same]) => {
+		const sorted = same.toSorted((a, b) => (a.minor ?? -1) - (b.minor ?? -1));
+		const size = Math.ceil(sorted.length / PRICES);
+		return Array.from({ length: Math.ceil(sorted.length / size) }, (_, i): PricedClass => {
+			const some = sorted.slice(i * size, (i + 1) * size);
+			return {
+				...{ cards: some.length, weight: 1, lacking },
+				singleMinor: mean(some, ({ minor }) => (minor === null ? 0 : minor + postageMinor)) ?? 0,
+				extraMinor: mean(some, ({ minor }) => (minor === null ? 0 : brings(minor))) ?? 0
+			};
+		});
+	});
+}
