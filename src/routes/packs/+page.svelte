@@ -106,7 +106,7 @@
 		</p>
 	{:else}
 		{@const { plan, kind, currency } = data}
-		<StopVerdict {plan} {kind} {currency} />
+		<StopVerdict {plan} {currency} />
 		<PackCurves {plan} {currency} />
 		<PackGroups {plan} packs={kind.packs} />
 		{#if plan.unstated.length > 0 || plan.elsewhere > 0 || plan.unpriced > 0}

@@ -30,7 +30,9 @@
 		return items.filter((_, i) => i === last || (i % step === 0 && last - i >= step / 2));
 	};
 	const percent = (chance: number) =>
-		chance < 0.001 ? 'below 0.1 %' : `${(100 * chance).toFixed(chance < 0.1 ? 1 : 0)} %`;
+		chance > 0 && chance < 0.001
+			? 'below 0.1 %'
+			: `${(100 * chance).toFixed(chance > 0 && chance < 0.1 ? 1 : 0)} %`;
 </script>
 
 <div class="grid gap-x-8 gap-y-5 lg:grid-cols-2">

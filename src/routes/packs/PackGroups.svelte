@@ -19,7 +19,9 @@
 	const amount = (value: number) =>
 		value >= 100 ? formatCount(Math.round(value)) : value.toFixed(1);
 	const percent = (chance: number) =>
-		chance > 0 && chance < 0.001 ? '< 0.1 %' : `${(100 * chance).toFixed(chance < 0.1 ? 1 : 0)} %`;
+		chance > 0 && chance < 0.001
+			? '< 0.1 %'
+			: `${(100 * chance).toFixed(chance > 0 && chance < 0.1 ? 1 : 0)} %`;
 	const packsText = (value: number | null) =>
 		value === null ? 'never' : value === 0 ? 'now' : formatCount(Math.round(value));
 </script>

@@ -4,11 +4,10 @@
 
 	interface Props {
 		plan: PacksPlan;
-		kind: { packName: string; priceMinor: number | null; packsPerBox: number | null };
 		currency: string;
 	}
 	/** When to stop opening, in words and figures. */
-	let { plan, kind, currency }: Props = $props();
+	let { plan, currency }: Props = $props();
 	const money = (minor: number) => formatMoney(Math.round(minor), currency);
 	const single = $derived(plan.stop?.options.find(({ key }) => key === 'pack'));
 	const box = $derived(plan.stop?.options.find(({ key }) => key === 'box'));
