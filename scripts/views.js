@@ -45,7 +45,7 @@ export const VIEWS = [
 		path: '/boxes/43',
 		act: (page) => page.getByRole('list', { name: 'Rows' }).getByRole('button').nth(1).click()
 	},
-	{ name: 'holders', path: '/boxes/holders' },
+	{ name: 'packs', path: '/packs' },
 	{ name: 'buying', path: '/buying' },
 	{
 		name: 'plan',

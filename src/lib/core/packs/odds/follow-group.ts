@@ -1,5 +1,5 @@
 import { sum } from 'd3-array';
-import type { PackProfile, Slot } from '../profile/pack-profile.ts';
+import type { PackClass, PackProfile, Slot } from '../profile/pack-profile.ts';
 import type { Chances } from './binomial.ts';
 import { completeInDraws } from './complete-in-draws.ts';
 import { cardsOf, copiesAfter, copiesOfCard, lackingOf, type GroupLaw } from './group-law.ts';
@@ -17,9 +17,9 @@ export interface Followed {
 }
 
 /** Steps that following a group and the slot that takes its place together may take. */
-const MOST_STEPS = 4e8;
+const MOST_STEPS = 1.2e9;
 /** Cards drawn singly, up to which several copies or different weights are followed. */
-export const MOST_DRAWS = 20_000;
+export const MOST_DRAWS = 6000;
 /** Up to so many packs odds are followed pack by pack, and not over how many cards come. */
 const PACK_BY_PACK = 10_000;
 /** A chance that is nothing beside rounding. */
@@ -40,9 +40,10 @@ export function followGroup(
 	const { slot, takers } = law;
 	if (law.isEven && slot && (slot.perBox !== null || most > PACK_BY_PACK)) {
 		// In its slot cards come singly: their course, over how many come.
-		const counts = packs.map((m) => copiesAfter(law, m, profile.packsPerBox));
-		const course = followMissing(cardsOf(law), lackingOf(law), SINGLY, lastOf(counts));
-		for (const [i, count] of counts.entries()) {
+		const last = lastOf(copiesAfter(law, most, profile.packsPerBox));
+		const course = followMissing(cardsOf(law), lackingOf(law), SINGLY, last);
+		for (const [i, m] of packs.entries()) {
+			const count = copiesAfter(law, m, profile.packsPerBox);
 			missing[i] = over(count, course.missing, 0);
 			complete[i] = over(count, course.complete, 1);
 		}
@@ -61,24 +62,24 @@ export function followGroup(
 	const followed = taker && followWithTaker(profile, law, taker, packs, null);
 	if (followed) return { ...followed, isExact: true };
 	const { comes, classes } = law.group;
-	const counts = packs.map((m) => copiesAfter(law, m, profile.packsPerBox));
-	const inDraws = completeInDraws(classes, Math.min(MOST_DRAWS, lastOf(counts)));
+	const last = lastOf(copiesAfter(law, most, profile.packsPerBox));
+	const inDraws = completeInDraws(classes, Math.min(MOST_DRAWS, last));
+	const isWithin = (count: Chances) => lastOf(count) < inDraws.length;
 	for (const [i, m] of packs.entries()) {
 		missing[i] = missingCopies(profile, law, m);
-		complete[i] = over(counts[i], inDraws, inDraws.at(-1) ?? 1);
+		const count = copiesAfter(law, m, profile.packsPerBox);
+		complete[i] = isWithin(count) ? over(count, inDraws, 1) : completeByCard(profile, law, m);
 	}
 	const isSingly = comes.sort === 'odds' || comes.count === 1 || !comes.isAllDifferent;
-	return { missing, complete, isExact: isSingly && lastOf(counts) <= MOST_DRAWS };
+	return { missing, complete, isExact: isSingly && last <= MOST_DRAWS };
 }
 
 const SINGLY = [{ count: 1, chance: 1 }];
 
-const lastOf = (counts: readonly Chances[]) =>
-	counts.reduce((most, { from, chances }) => Math.max(most, from + chances.length - 1), 0);
+const lastOf = ({ from, chances }: Chances) => from + chances.length - 1;
 
 /** The mean of a course over chances of how far it is; beyond its end it is `end`. */
-function over(at: Chances | undefined, course: ArrayLike<number>, end: number): number {
-	if (!at) return end;
+function over(at: Chances, course: ArrayLike<number>, end: number): number {
 	let all = 0;
 	for (let k = 0; k < at.chances.length; k++) {
 		const place = at.from + k;
@@ -98,6 +99,18 @@ function missingCopies(profile: PackProfile, law: GroupLaw, packs: number): numb
 		}
 		return cards * short;
 	});
+}
+
+/** The chance that nothing is missing, every card by itself: nearly right where much more than is lacking has come. */
+function completeByCard(profile: PackProfile, law: GroupLaw, packs: number): number {
+	const complete = sum(law.group.classes, ({ cards, weight, lacking }) => {
+		if (lacking === 0 || cards === 0) return 0;
+		const { from, chances } = copiesOfCard(law, weight, packs, profile.packsPerBox);
+		let short = 0;
+		for (let k = 0; k < chances.length && from + k < lacking; k++) short += chances[k] as number;
+		return cards * Math.log1p(-short);
+	});
+	return Math.exp(complete);
 }
 
 /** All groups together, at some numbers of packs: what shares no place in the pack is independent. */
@@ -137,17 +150,18 @@ export function followGoal(
 		} else {
 			const course = slotCourse(slot);
 			times(
-				packs.map((m) =>
-					over(filledAfter(slot, m, profile.packsPerBox), course, course.at(-1) ?? 1)
-				)
+				packs.map((m) => {
+					const { from, chances: filled } = filledAfter(slot, m, profile.packsPerBox);
+					return sum(filled, (chance, k) => chance * course(from + k));
+				})
 			);
 		}
 	}
 	return { chances, isExact };
 
-	/** The chance that all of a slot is complete, by the cards in it; what is beyond `MOST_DRAWS` is told as it is there. */
-	function slotCourse(slot: Slot): Float64Array {
-		const draws = lastOf(packs.map((m) => filledAfter(slot, m, profile.packsPerBox)));
+	/** The chance that all of a slot is complete, by the cards in it. */
+	function slotCourse(slot: Slot): (count: number) => number {
+		const draws = lastOf(filledAfter(slot, packs.at(-1) ?? 0, profile.packsPerBox));
 		if (draws > MOST_DRAWS) isExact = false;
 		return completeOfSlot(slot, Math.min(MOST_DRAWS, draws));
 	}
@@ -157,7 +171,7 @@ const isLacking = ({ groups }: Slot) =>
 	groups.some(({ classes }) => classes.some(({ cards, lacking }) => cards > 0 && lacking > 0));
 
 /** The chance that all groups of a slot are complete after 0, 1, … cards in it: one draw of all their cards. */
-function completeOfSlot(slot: Slot, most: number): Float64Array {
+function completeOfSlot(slot: Slot, most: number): (count: number) => number {
 	const classes = slot.groups.flatMap((group) => {
 		const whole = sum(group.classes, ({ cards, weight }) => cards * weight);
 		const odds = group.comes.sort === 'odds' ? group.comes.cards / group.comes.packs : 0;
@@ -166,7 +180,24 @@ function completeOfSlot(slot: Slot, most: number): Float64Array {
 			weight: whole === 0 ? 0 : (part.weight * odds) / whole
 		}));
 	});
-	return completeInDraws(classes, most);
+	const known = completeInDraws(classes, most);
+	const whole = sum(classes, ({ cards, weight }) => cards * weight);
+	return (count) => known[count] ?? completeApart(classes, whole, count);
+}
+
+/** The same, every card by itself: nearly right where much more than is lacking has come. */
+function completeApart(classes: readonly PackClass[], whole: number, count: number): number {
+	const complete = sum(classes, ({ cards, weight, lacking }) => {
+		if (lacking === 0 || cards === 0) return 0;
+		const part = Math.min(1, weight / whole);
+		let [each, short] = [Math.exp(count * Math.log1p(-part)), 0];
+		for (let k = 0; k < lacking; k++) {
+			short += each;
+			each *= ((count - k) / (k + 1)) * (part / (1 - part));
+		}
+		return cards * Math.log1p(-Math.min(1, short));
+	});
+	return Math.exp(complete);
 }
 
 /**
@@ -180,12 +211,12 @@ function followWithTaker(
 	law: GroupLaw,
 	slot: Slot,
 	packs: readonly number[],
-	ofSlot: Float64Array | null
+	ofSlot: ((count: number) => number) | null
 ): Pick<Followed, 'missing' | 'complete'> | null {
 	const { comes } = law.group;
 	if (comes.sort !== 'count' || !law.isEven) return null;
 	const lacking = lackingOf(law);
-	const ofOthers = (count: number) => (ofSlot === null ? 1 : (ofSlot[count] ?? ofSlot.at(-1) ?? 1));
+	const ofOthers = (count: number) => (ofSlot === null ? 1 : ofSlot(count));
 	// Longer than twice what it takes alone it is not open; what is left then is nothing.
 	const alone = expectedPacks(cardsOf(law), lacking, law.draws);
 	const far = Math.min(packs.at(-1) ?? 0, Math.ceil(2 * alone));

@@ -33,14 +33,18 @@ export function fillsNext(
 
 /** A part of some draws: each draw is of it with this chance. */
 export function thinned({ from, chances }: Chances, share: number): Chances {
-	const last = from + chances.length - 1;
-	const found = new Float64Array(last + 1);
+	const partOf = (count: number) => binomial(count, Math.min(1, share));
+	// More draws bring more of it: the fewest bound it below, the most above.
+	const low = partOf(from).from;
+	const most = partOf(from + chances.length - 1);
+	const found = new Float64Array(most.from + most.chances.length - low);
 	for (let i = 0; i < chances.length; i++) {
-		const part = binomial(from + i, Math.min(1, share));
+		const part = partOf(from + i);
 		for (let k = 0; k < part.chances.length; k++) {
-			found[part.from + k] =
-				(found[part.from + k] as number) + (chances[i] as number) * (part.chances[k] as number);
+			const at = part.from + k - low;
+			if (at < 0 || at >= found.length) continue;
+			found[at] = (found[at] as number) + (chances[i] as number) * (part.chances[k] as number);
 		}
 	}
-	return { from: 0, chances: found };
+	return { from: low, chances: found };
 }

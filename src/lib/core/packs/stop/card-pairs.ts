@@ -11,24 +11,25 @@ export interface CardLaw {
 	readonly tries: number;
 }
 
-/** A card with what it costs in the end. */
+/** A card with what it costs in the end; or cards that come alike, with what they cost together. */
 export interface PricedCard {
 	readonly law: CardLaw;
-	readonly lacking: number;
-	readonly singleMinor: number;
+	/** What it costs more where it does not come: a single, less what it would have brought; 0: it is not lacking once. */
+	readonly missMinor: number;
+	/** What each copy brings. */
 	readonly extraMinor: number;
 }
 
 /**
  * How much what two cards cost in the end varies together, over so many packs. A card that is lacking once costs a single where
  * it does not come, and brings what is extra: by the chances that one, the other, both or none comes in a pack. Of cards that
- * are lacking more than once only the copies that come are followed.
+ * are lacking more than once only the copies that come are followed. It is linear in what each of them costs and brings.
  */
 export function covarianceOf(a: PricedCard, b: PricedCard, packs: number, isSame: boolean): number {
 	const [p, q] = [a.law.rate, b.law.rate];
 	const both = isSame ? meanSquare(a.law) : together(a.law, b.law);
 	const copies = packs * (both - p * q) * a.extraMinor * b.extraMinor;
-	const [m, n] = [weightOf(a), weightOf(b)];
+	const [m, n] = [a.missMinor, b.missMinor];
 	if (m === 0 && n === 0) return copies;
 	const noneA = none(a.law, packs);
 	const noneB = none(b.law, packs);
@@ -46,10 +47,6 @@ export function covarianceOf(a: PricedCard, b: PricedCard, packs: number, isSame
 		n * a.extraMinor * cross(b.law, a.law, noneB)
 	);
 }
-
-/** What it costs more if it does not come. */
-const weightOf = ({ lacking, singleMinor, extraMinor }: PricedCard): number =>
-	lacking === 1 ? singleMinor - extraMinor : 0;
 
 const none = ({ rate, tries }: CardLaw, packs: number): number =>
 	Math.exp(packs * tries * Math.log1p(-Math.min(1, rate / tries)));

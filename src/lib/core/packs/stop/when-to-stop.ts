@@ -1,4 +1,4 @@
-import { sum } from 'd3-array';
+import { group, sum } from 'd3-array';
 import { groupLaws, type GroupLaw } from '../odds/group-law.ts';
 import { slotsOf, type PackClass, type PackProfile } from '../profile/pack-profile.ts';
 import { covarianceOf, type CardLaw } from './card-pairs.ts';
@@ -80,7 +80,7 @@ const NINE_IN_TEN = 1.6448536269514722;
 /**
  * When to stop opening: what packs cost, with the singles that will still be missing, less what extra copies bring; for each
  * kind of pack alone, and the best of all kinds together (exact for each card; the best combination by going from the best
- * of one kind to better neighbours until there is none, which is the best there is where every card is lacking once).
+ * of one kind to better neighbours until there is none; tests hold it against trying them all).
  *
  * @param priced by group key: its classes with prices, as the profiles have them
  */
@@ -169,10 +169,10 @@ function cardsOf(
 
 /** How one card of a class comes in a pack. */
 function cardLaw(law: GroupLaw, c: number): CardLaw {
-	const { group, draws } = law;
-	const whole = sum(group.classes, ({ cards, weight }) => cards * weight);
-	const part = whole === 0 ? 0 : (group.classes[c]?.weight ?? 0) / whole;
-	const { comes } = group;
+	const { draws } = law;
+	const { classes, comes } = law.group;
+	const whole = sum(classes, ({ cards, weight }) => cards * weight);
+	const part = whole === 0 ? 0 : (classes[c]?.weight ?? 0) / whole;
 	// Drawn singly a card may come twice in a pack; then each of the pack's cards is a try.
 	const tries = comes.sort === 'count' && !comes.isAllDifferent ? comes.count : 1;
 	const mean = sum(draws, ({ count, chance }) => count * chance);
@@ -236,15 +236,35 @@ function missingCopies(
 function varianceOf(cards: readonly StopCards[], t: number, packs: number): number {
 	const priced = cards.flatMap(({ laws, cards: count, lacking, singleMinor, extraMinor }) => {
 		const law = laws[t];
-		return law ? [{ law, count, lacking, singleMinor, extraMinor }] : [];
+		const missMinor = lacking === 1 ? singleMinor - extraMinor : 0;
+		return law ? [{ law, count, missMinor, extraMinor }] : [];
+	});
+	// Cards that come alike are taken together: what two sums vary together is linear in them.
+	const alike = [
+		...group(
+			priced,
+			({ law }) => law.law,
+			({ law }) => law.part
+		).values()
+	].flatMap((byPart) => [...byPart.values()]);
+	const sums = alike.flatMap((some) => {
+		const [first] = some;
+		if (!first) return [];
+		const missMinor = sum(some, (each) => each.count * each.missMinor);
+		return [
+			{ law: first.law, missMinor, extraMinor: sum(some, (each) => each.count * each.extraMinor) }
+		];
 	});
 	let variance = 0;
-	for (const [i, a] of priced.entries()) {
-		variance += a.count * covarianceOf(a, a, packs, true);
-		variance += a.count * (a.count - 1) * covarianceOf(a, a, packs, false);
-		for (const b of priced.slice(i + 1)) {
-			variance += 2 * a.count * b.count * covarianceOf(a, b, packs, false);
+	for (const [i, a] of sums.entries()) {
+		for (const [j, b] of sums.entries()) {
+			if (j >= i) variance += (j > i ? 2 : 1) * covarianceOf(a, b, packs, false);
 		}
+	}
+	// No card is another one than itself.
+	for (const card of priced) {
+		const alone = covarianceOf(card, card, packs, true) - covarianceOf(card, card, packs, false);
+		variance += card.count * alone;
 	}
 	return Math.max(0, variance);
 }
@@ -275,30 +295,36 @@ function bestCombination(
 	return best;
 }
 
-/** A kind more or less by so many units, and one more for another less. */
+/** A kind more or less by so many units; or one more, and another less by as many packs, or up to three units about that. */
 function neighbours(
 	options: readonly PackOption[],
 	packs: readonly number[],
 	stride: number
 ): readonly (readonly number[])[] {
-	const moved = (changes: readonly (readonly [number, number])[]) => {
-		const next = packs.map((count, t) => {
-			const units = changes.reduce((all, [u, by]) => (u === t ? all + by : all), 0);
-			return count + units * (options[t]?.packsTogether ?? 1);
-		});
+	const moved = (changes: ReadonlyMap<number, number>) => {
+		const next = packs.map(
+			(count, t) => count + (changes.get(t) ?? 0) * (options[t]?.packsTogether ?? 1)
+		);
 		return next.every((count, t) => count >= 0 && count <= (options[t]?.most ?? 0)) ? [next] : [];
 	};
+	const together = (t: number) => options[t]?.packsTogether ?? 1;
 	const kinds = [...options.keys()];
-	return kinds.flatMap((t) => [
-		...moved([[t, stride]]),
-		...moved([[t, -stride]]),
-		...kinds.flatMap((u) =>
-			u === t
-				? []
-				: moved([
-						[t, stride],
-						[u, -stride]
-					])
-		)
-	]);
+	return kinds.flatMap((t) =>
+		[stride, -stride].flatMap((units) => [
+			...moved(new Map([[t, units]])),
+			...kinds.flatMap((u) => {
+				if (u === t) return [];
+				const asMany = Math.round((units * together(t)) / together(u));
+				return ABOUT.flatMap((more) =>
+					moved(
+						new Map([
+							[t, units],
+							[u, more - asMany]
+						])
+					)
+				);
+			})
+		])
+	);
 }
+const ABOUT = [-3, -2, -1, 0, 1, 2, 3];
