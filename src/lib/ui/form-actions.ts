@@ -9,6 +9,8 @@ import { inTurn, takeTurn } from './send';
 export function enhance(form: HTMLFormElement, submit?: SubmitFunction) {
 	return enhanceForm(form, async (input) => {
 		const turn = takeTurn();
+		// A form that is broken off is answered by nobody.
+		input.controller.signal.addEventListener('abort', turn.end);
 		const state = { isCancelled: false };
 		const cancel = () => {
 			state.isCancelled = true;
