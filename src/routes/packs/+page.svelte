@@ -1,9 +1,8 @@
 <script lang="ts">
-	import { goto } from '$app/navigation';
 	import { resolve } from '$app/paths';
 	import { formatMinor } from '$lib/core/worth/minor-units';
+	import AskForm from '$lib/ui/AskForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
-	import { formQuery } from '$lib/ui/form-query';
 	import { countOf } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import PackCurves from './PackCurves.svelte';
@@ -11,10 +10,6 @@
 	import StopVerdict from './StopVerdict.svelte';
 
 	let { data } = $props();
-	let form = $state<HTMLFormElement>();
-	function ask() {
-		if (form) void goto(resolve(`/packs?${formQuery(form)}`), { noScroll: true, keepFocus: true });
-	}
 	const inUnits = (minor: number | null) =>
 		minor === null ? '' : formatMinor(minor, data.currency);
 </script>
@@ -30,15 +25,7 @@
 	</p>
 {:else}
 	<ProblemAlert problems={[...data.misread, ...data.problems]} class="mb-3" />
-	<form
-		bind:this={form}
-		class="mb-5 flex flex-wrap items-end gap-x-4 gap-y-2"
-		onsubmit={(event) => {
-			event.preventDefault();
-			ask();
-		}}
-		onchange={ask}
-	>
+	<AskForm path={resolve('/packs')} class="mb-5">
 		<Field label="Goal">
 			<select name="goal" class="select w-64 max-w-full select-sm" value={data.goal.id}>
 				{#each data.goals as { id, name } (id)}<option value={id}>{name}</option>{/each}
@@ -92,8 +79,7 @@
 				/></Field
 			>
 		{/if}
-		<button class="btn btn-sm">Work it out</button>
-	</form>
+	</AskForm>
 	{#if !data.kind || !data.plan}
 		<p class="max-w-2xl text-lg">
 			{#if data.kind}

@@ -1,7 +1,6 @@
 <script lang="ts">
-	import { goto } from '$app/navigation';
 	import { resolve } from '$app/paths';
-	import { formQuery } from '$lib/ui/form-query';
+	import AskForm from '$lib/ui/AskForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import { countOf, formatMoney } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
@@ -12,12 +11,6 @@
 	const money = (minor: number) => formatMoney(minor, data.currency);
 	const inUnits = (minor: number | undefined) => (minor === undefined ? '' : String(minor / 100));
 	const PERCENTS = ['excellent', 'very good', 'good'] as const;
-	let form = $state<HTMLFormElement>();
-	function ask() {
-		if (!form) return;
-		const query = formQuery(form);
-		void goto(resolve(`/buying/condition?${query}`), { noScroll: true, keepFocus: true });
-	}
 	const halved = $derived.by(() => {
 		if (data.goal === null) return null;
 		const of = (which: string) =>
@@ -39,15 +32,7 @@
 	</p>
 {:else}
 	<ProblemAlert problems={[...data.misread, ...data.problems]} class="mb-3" />
-	<form
-		bind:this={form}
-		class="mb-4 flex flex-wrap items-end gap-x-4 gap-y-2"
-		onsubmit={(event) => {
-			event.preventDefault();
-			ask();
-		}}
-		onchange={ask}
-	>
+	<AskForm path={resolve('/buying/condition')} class="mb-4">
 		<Field label="Goal">
 			<select name="goal" class="select w-64 max-w-full select-sm" value={data.goal.id}>
 				{#each data.goals as { id, name } (id)}<option value={id}>{name}</option>{/each}
@@ -113,8 +98,7 @@
 				{/each}
 			</div>
 		</details>
-		<button class="btn btn-sm">Work it out</button>
-	</form>
+	</AskForm>
 	{#if data.cards === 0}
 		<p class="text-lg">
 			{data.unknown > 0
