@@ -1,7 +1,8 @@
 import { sum } from 'd3-array';
-import type { PackClass, PackProfile, Slot } from '../profile/pack-profile.ts';
+import type { PackProfile, Slot } from '../profile/pack-profile.ts';
 import type { Chances } from './binomial.ts';
 import { completeInDraws } from './complete-in-draws.ts';
+import { completeOfSlot } from './complete-of-slot.ts';
 import { cardsOf, copiesAfter, copiesOfCard, lackingOf, type GroupLaw } from './group-law.ts';
 import { expectedPacks, followMissing, stepsOf } from './missing-chain.ts';
 import { filledAfter, fillsNext } from './slot-law.ts';
@@ -169,36 +170,6 @@ export function followGoal(
 
 const isLacking = ({ groups }: Slot) =>
 	groups.some(({ classes }) => classes.some(({ cards, lacking }) => cards > 0 && lacking > 0));
-
-/** The chance that all groups of a slot are complete after 0, 1, … cards in it: one draw of all their cards. */
-function completeOfSlot(slot: Slot, most: number): (count: number) => number {
-	const classes = slot.groups.flatMap((group) => {
-		const whole = sum(group.classes, ({ cards, weight }) => cards * weight);
-		const odds = group.comes.sort === 'odds' ? group.comes.cards / group.comes.packs : 0;
-		return group.classes.map((part) => ({
-			...part,
-			weight: whole === 0 ? 0 : (part.weight * odds) / whole
-		}));
-	});
-	const known = completeInDraws(classes, most);
-	const whole = sum(classes, ({ cards, weight }) => cards * weight);
-	return (count) => known[count] ?? completeApart(classes, whole, count);
-}
-
-/** The same, every card by itself: nearly right where much more than is lacking has come. */
-function completeApart(classes: readonly PackClass[], whole: number, count: number): number {
-	const complete = sum(classes, ({ cards, weight, lacking }) => {
-		if (lacking === 0 || cards === 0) return 0;
-		const part = Math.min(1, weight / whole);
-		let [each, short] = [Math.exp(count * Math.log1p(-part)), 0];
-		for (let k = 0; k < lacking; k++) {
-			short += each;
-			each *= ((count - k) / (k + 1)) * (part / (1 - part));
-		}
-		return cards * Math.log1p(-Math.min(1, short));
-	});
-	return Math.exp(complete);
-}
 
 /**
  * Follows a group together with the slot that takes its place, for what comes in the slot is a card less of the group: cards

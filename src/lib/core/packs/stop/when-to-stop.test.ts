@@ -160,3 +160,22 @@ test('packs that bring more than they cost are worth as many as there are; it sa
 	expect(none).toMatchObject({ isNone: true, options: [{ isAtMost: false, best: { packs: 0 } }] });
 	expect(whenToStop([], new Map())).toMatchObject({ noneMinor: 0, isNone: true });
 });
+
+test('a card that is in every pack of one kind is here for certain, whatever another kind brings', () => {
+	const rare = profileOf([group('base', [{ cards: 1, weight: 1, lacking: 2 }], odds(2))]);
+	const sure = profileOf([group('base', [{ cards: 1, weight: 1, lacking: 2 }], each(1))]);
+	const options = [
+		option(rare, { key: 'rare', priceMinor: 10, most: 8 }),
+		option(sure, { key: 'sure', priceMinor: 30, most: 8 })
+	];
+	const plan = whenToStop(options, priced(rare, { base: [1000, 0] }));
+	let least = Infinity;
+	for (let a = 0; a <= 8; a++) {
+		for (let b = 0; b <= 8; b++) {
+			const [none, once] = [0.5 ** a, a * 0.5 ** a];
+			const missing = b === 0 ? 2 * none + once : b === 1 ? none : 0;
+			least = Math.min(least, 10 * a + 30 * b + 1000 * missing);
+		}
+	}
+	expect(plan.best.totalMinor).toBeCloseTo(least, 9);
+});

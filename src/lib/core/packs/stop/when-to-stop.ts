@@ -1,7 +1,9 @@
 import { group, sum } from 'd3-array';
+import { bestCombination } from './best-combination.ts';
 import { groupLaws, type GroupLaw } from '../odds/group-law.ts';
 import { slotsOf, type PackClass, type PackProfile } from '../profile/pack-profile.ts';
 import { covarianceOf, type CardLaw } from './card-pairs.ts';
+import { missingCopies } from './missing-copies.ts';
 
 /** Cards of a group with what they cost singly and what one too many brings. */
 export interface PricedClass extends PackClass {
@@ -79,7 +81,8 @@ const NINE_IN_TEN = 1.6448536269514722;
 
 /**
  * When to stop opening: what packs cost, with the singles that will still be missing, less what extra copies bring; for each
- * kind of pack alone, and the best of all kinds together (exact for each card; the best combination by going from the best
+ * kind of pack alone, and the best of all kinds together (exact for each card, but for what a box guarantees, which is
+ * reckoned as odds, and different cards a pack of unequal weights; the best combination by going from the best
  * of one kind to better neighbours until there is none; tests hold it against trying them all).
  *
  * @param priced by group key: its classes with prices, as the profiles have them
@@ -130,7 +133,11 @@ export function whenToStop(
 			isAtMost: units > 0 && best === units
 		};
 	});
-	const combined = bestCombination(options, costOf, curves);
+	const combined = bestCombination(
+		options,
+		costOf,
+		curves.map(({ best }) => best.packs)
+	);
 	return {
 		noneMinor: none.total,
 		options: curves,
@@ -204,34 +211,6 @@ function averageCost(
 	return { paid, singles, brought, missing, total: paid + singles - brought };
 }
 
-/** Copies of a card that are missing of those lacking, on average. */
-function missingCopies(
-	laws: readonly (CardLaw | null)[],
-	packs: readonly number[],
-	lacking: number
-): number {
-	if (lacking === 0) return 0;
-	/** The chance of 0, 1, … copies, below what is lacking. */
-	let few = [1, ...Array<number>(lacking - 1).fill(0)];
-	for (const [t, law] of laws.entries()) {
-		const opened = packs[t] ?? 0;
-		if (!law || opened === 0) continue;
-		const n = opened * law.tries;
-		const rate = Math.min(1, law.rate / law.tries);
-		if (rate >= 1) return Math.max(0, lacking - n);
-		const chances = few.map(() => 0);
-		let each = Math.exp(n * Math.log1p(-rate));
-		for (let k = 0; k < lacking && k <= n; k++) {
-			for (let i = 0; i + k < lacking; i++) {
-				chances[i + k] = (chances[i + k] as number) + (few[i] as number) * each;
-			}
-			each *= ((n - k) / (k + 1)) * (rate / (1 - rate));
-		}
-		few = chances;
-	}
-	return few.reduce((all, chance, k) => all + chance * (lacking - k), 0);
-}
-
 /** How far the cost of one kind of pack alone varies: of every two cards, whether both come. */
 function varianceOf(cards: readonly StopCards[], t: number, packs: number): number {
 	const priced = cards.flatMap(({ laws, cards: count, lacking, singleMinor, extraMinor }) => {
@@ -268,63 +247,3 @@ function varianceOf(cards: readonly StopCards[], t: number, packs: number): numb
 	}
 	return Math.max(0, variance);
 }
-
-/** From the best of one kind, more or fewer of any, or one kind for another, as long as that costs less. */
-function bestCombination(
-	options: readonly PackOption[],
-	costOf: (packs: readonly number[]) => AverageCost,
-	curves: readonly OptionCurve[]
-): { readonly packs: readonly number[]; readonly total: number } {
-	const none = options.map(() => 0);
-	const starts = [
-		none,
-		...curves.map(({ best }, t) => none.map((_, u) => (u === t ? best.packs : 0)))
-	];
-	let best = { packs: none as readonly number[], total: costOf(none).total };
-	for (const start of starts) {
-		let here = { packs: start as readonly number[], total: costOf(start).total };
-		for (let stride = 64; stride >= 1;) {
-			const found = neighbours(options, here.packs, stride)
-				.map((packs) => ({ packs, total: costOf(packs).total }))
-				.reduce((least, each) => (each.total < least.total - 1e-9 ? each : least), here);
-			if (found === here) stride = Math.floor(stride / 2);
-			else here = found;
-		}
-		if (here.total < best.total - 1e-9) best = here;
-	}
-	return best;
-}
-
-/** A kind more or less by so many units; or one more, and another less by as many packs, or up to three units about that. */
-function neighbours(
-	options: readonly PackOption[],
-	packs: readonly number[],
-	stride: number
-): readonly (readonly number[])[] {
-	const moved = (changes: ReadonlyMap<number, number>) => {
-		const next = packs.map(
-			(count, t) => count + (changes.get(t) ?? 0) * (options[t]?.packsTogether ?? 1)
-		);
-		return next.every((count, t) => count >= 0 && count <= (options[t]?.most ?? 0)) ? [next] : [];
-	};
-	const together = (t: number) => options[t]?.packsTogether ?? 1;
-	const kinds = [...options.keys()];
-	return kinds.flatMap((t) =>
-		[stride, -stride].flatMap((units) => [
-			...moved(new Map([[t, units]])),
-			...kinds.flatMap((u) => {
-				if (u === t) return [];
-				const asMany = Math.round((units * together(t)) / together(u));
-				return ABOUT.flatMap((more) =>
-					moved(
-						new Map([
-							[t, units],
-							[u, more - asMany]
-						])
-					)
-				);
-			})
-		])
-	);
-}
-const ABOUT = [-3, -2, -1, 0, 1, 2, 3];
