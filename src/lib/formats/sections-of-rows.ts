@@ -7,7 +7,7 @@ import type { Problem } from '../core/problem.ts';
 import { parseListCell } from '../core/checklist/list-cell.ts';
 import { readCardRecord } from '../core/checklist/rule-sheet/card-columns.ts';
 import { NO_NAMES, type SheetNames } from '../core/checklist/rule-sheet/column.ts';
-import { formatOdds } from '../core/checklist/odds.ts';
+import { formatOdds, PACK_AND_ODDS, parseOdds } from '../core/checklist/odds.ts';
 import { RECORD_COLUMNS, type CsvColumn, type CsvRow } from './checklist-csv-columns.ts';
 import { parallelsOfRows, type RowsOfSection } from './parallels-of-rows.ts';
 
@@ -144,7 +144,7 @@ function recordOf(row: CsvRow, problems: Problem[]) {
 function packsNamedIn(row: CsvRow): SheetNames {
 	const named = [
 		...parseListCell(row.cell('only in')),
-		...parseListCell(row.cell('card odds')).map((entry) => entry.replace(/\s*\d+:\d+$/, ''))
+		...parseListCell(row.cell('card odds')).map((entry) => PACK_AND_ODDS.exec(entry)?.[1] ?? entry)
 	];
 	return { ...NO_NAMES, packTypes: named.map((name) => ({ key: slug(name), name })) };
 }
@@ -192,8 +192,9 @@ function seriesOfRows(owner: string, groups: readonly Group[]) {
 }
 
 function oddsEntry(entry: string, row: CsvRow, problems: Problem[]): [string, string] {
-	const match = /^(\S+)\s+(\d+:\d+)$/.exec(entry);
-	if (!match?.[1] || !match[2]) {
+	const [, pack, ratio = ''] = PACK_AND_ODDS.exec(entry) ?? [];
+	const odds = parseOdds(ratio);
+	if (!pack || /\s/.test(pack) || !odds) {
 		problems.push({
 			line: row.line,
 			field: 'odds',
@@ -202,7 +203,7 @@ function oddsEntry(entry: string, row: CsvRow, problems: Problem[]): [string, st
 		});
 		return ['unknown', '1:1'];
 	}
-	return [match[1].toLowerCase(), match[2]];
+	return [pack.toLowerCase(), formatOdds(odds)];
 }
 
 function wholeNumber(row: CsvRow, column: CsvColumn, problems: Problem[]): number | undefined {

@@ -136,6 +136,10 @@ export const SectionSchema = Type.Object(
 		),
 		difficulty: said(Type.Optional(DifficultySchema), 'By experience.'),
 		onlyIn: said(Type.Optional(PackTypeKeys), 'Keys of the pack types in which alone it comes.'),
+		takesPlaceOf: said(
+			Type.Optional(Type.Union([Type.String({ minLength: 1, maxLength: 100 }), Type.Null()])),
+			'Key of the section whose card it takes the place of in a pack; null: it comes on top; left out: of a usual card of the pack.'
+		),
 		swatch: said(
 			Type.Optional(Type.Enum([...SWATCHES])),
 			'Whether its base finish holds a swatch; left out: none is in question.'

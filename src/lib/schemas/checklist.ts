@@ -6,6 +6,19 @@ import { SectionSchema } from './checklist-section.ts';
 import { KeySchema, line, Note } from './checklist-words.ts';
 import { closed, said } from './vocabulary.ts';
 
+const GuaranteedKeys = Type.Optional(
+	Type.Array(Type.String({ minLength: 1, maxLength: 100 }), { minItems: 1, maxItems: 50 })
+);
+
+const GuaranteeSchema = Type.Object(
+	{
+		count: said(Type.Integer({ minimum: 1, maximum: 10_000 }), 'So many in every box.'),
+		sections: said(GuaranteedKeys, 'Keys of the sections; a card of any, in its base finish.'),
+		parallels: said(GuaranteedKeys, 'Keys of the parallels; a card in any of these finishes.')
+	},
+	closed
+);
+
 const PackTypeSchema = Type.Object(
 	{
 		key: said(Type.Optional(KeySchema), 'Names it in odds; left out: made of its name.'),
@@ -13,6 +26,10 @@ const PackTypeSchema = Type.Object(
 		packsPerBox: said(
 			Type.Optional(Type.Integer({ minimum: 1, maximum: 10_000 })),
 			'Packs in a box.'
+		),
+		boxesPerCase: said(
+			Type.Optional(Type.Integer({ minimum: 1, maximum: 10_000 })),
+			'Boxes in a case.'
 		),
 		cardsPerPack: said(
 			Type.Optional(Type.Integer({ minimum: 1, maximum: 10_000 })),
@@ -33,6 +50,10 @@ const PackTypeSchema = Type.Object(
 				)
 			),
 			'A format made of packs of other kinds: two ordinary and a bonus pack.'
+		),
+		guarantees: said(
+			Type.Optional(Type.Array(GuaranteeSchema, { minItems: 1, maxItems: 20 })),
+			'What every box holds for certain: two inserts, a signed card.'
 		),
 		priceMinor: said(
 			Type.Optional(Type.Integer({ minimum: 0, maximum: 1e12 })),

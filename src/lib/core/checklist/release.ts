@@ -12,16 +12,27 @@ export interface PackCount {
 	readonly count: number;
 }
 
+/** So many cards of some sections (in their base finish) and parallels in every box, each in another pack. */
+export interface PackGuarantee {
+	readonly count: number;
+	/** Keys; any of these, or of the parallels. */
+	readonly sections?: readonly string[];
+	readonly parallels?: readonly string[];
+}
+
 /** A kind of pack: what a box and a pack hold. The price is of one pack, in minor units of its currency. */
 export interface PackType {
 	readonly key: string;
 	readonly name: string;
 	readonly packsPerBox?: number;
+	readonly boxesPerCase?: number;
 	readonly cardsPerPack?: number;
 	/** What it is: wrapper, blister, tin. */
 	readonly form?: string;
 	/** A format made of packs of other kinds: two ordinary and a bonus pack. */
 	readonly packs?: readonly PackCount[];
+	/** What every box holds for certain: two inserts, a signed card. */
+	readonly guarantees?: readonly PackGuarantee[];
 	readonly priceMinor?: number;
 	/** ISO 4217 */
 	readonly currency?: string;

@@ -32,6 +32,8 @@ export interface SectionDetails extends Evidence {
 	readonly difficulty?: Difficulty;
 	/** Keys of the pack types in which alone it comes. */
 	readonly onlyIn?: readonly string[];
+	/** Key of the section whose card one of this takes the place of in a pack; null: it comes on top; left out: of a usual card of the pack. */
+	readonly takesPlaceOf?: string | null;
 	/** Whether its base finish holds a swatch; left out: none is in question. */
 	readonly swatch?: Swatch;
 	/** There is no plain version: its cards exist in their parallels only. */
@@ -49,6 +51,7 @@ export const SECTION_DETAILS = [
 	'howToTell',
 	'difficulty',
 	'onlyIn',
+	'takesPlaceOf',
 	'swatch',
 	'noBaseFinish',
 	'baseLook',

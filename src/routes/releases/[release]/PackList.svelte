@@ -1,17 +1,28 @@
 <script lang="ts">
-	import { formatMoney } from '$lib/ui/numerals';
+	import { countOf, formatMoney } from '$lib/ui/numerals';
+	import { formatGuarantee } from '$lib/core/checklist/rule-sheet/guarantees-column';
 	import type { PackType, Release } from '$lib/core/checklist/release';
-	import { countOf } from '$lib/ui/numerals';
 
 	/** How a release was sold. */
 	let { release }: { release: Release } = $props();
 	const nameOf = (key: string) => release.packTypes.find((known) => known.key === key)?.name ?? key;
-	const tell = ({ form, cardsPerPack, packsPerBox, priceMinor, currency, packs = [] }: PackType) =>
+	const tell = ({
+		form,
+		cardsPerPack,
+		packsPerBox,
+		priceMinor,
+		currency,
+		packs = [],
+		boxesPerCase,
+		guarantees = []
+	}: PackType) =>
 		[
 			form,
 			packs.map(({ count, packType }) => `${count} × ${nameOf(packType)}`).join(' and '),
 			cardsPerPack && `${countOf(cardsPerPack, 'card')} a pack`,
 			packsPerBox && `${countOf(packsPerBox, 'pack')} a box`,
+			boxesPerCase && `${countOf(boxesPerCase, 'box', 'boxes')} a case`,
+			...guarantees.map((guarantee) => `in every box ${formatGuarantee(guarantee, release)}`),
 			priceMinor !== undefined && currency && `${formatMoney(priceMinor, currency)} a pack`
 		]
 			.filter(Boolean)

@@ -67,6 +67,38 @@ describe('each contradiction is named at its place', () => {
 			['/variants/0/believed']
 		],
 		[
+			'a place that it takes of itself',
+			section({ takesPlaceOf: 'base' }),
+			['/sections/0/takesPlaceOf']
+		],
+		['a place of nobody', section({ takesPlaceOf: 'log' }), ['/sections/0/takesPlaceOf']],
+		[
+			'guarantees of nothing, of what is not there, twice, and more than packs',
+			{
+				...draft,
+				packTypes: [
+					{
+						...{ key: 'hobby', name: 'Hobby', packsPerBox: 3 },
+						guarantees: [
+							{ count: 1 },
+							{ count: 1, sections: ['log'], parallels: ['teal'] },
+							{ count: 4, sections: ['base'] },
+							{ count: 1, parallels: ['brass'], sections: ['base'] }
+						]
+					},
+					{ key: 'loose', name: 'Loose', guarantees: [{ count: 1, sections: ['base'] }] }
+				]
+			},
+			[
+				'/packTypes/0/guarantees/0',
+				'/packTypes/0/guarantees/1/sections',
+				'/packTypes/0/guarantees/1/parallels',
+				'/packTypes/0/guarantees/2/count',
+				'/packTypes/0/guarantees/3/sections',
+				'/packTypes/1/guarantees/0'
+			]
+		],
+		[
 			'a format made of itself, and of nothing',
 			{
 				...draft,

@@ -2,6 +2,7 @@ import type { Problem } from '../../problem.ts';
 import { parseCardNumber } from '../numbers/card-number.ts';
 import type { Evidence } from '../confidence.ts';
 import type { Release } from '../release.ts';
+import type { Section } from '../section.ts';
 import { repeatedKeys } from './repeated-keys.ts';
 
 /** What details of a release name wrongly, or contradict in themselves. */
@@ -11,6 +12,7 @@ export function checkDetails(release: Release): readonly Problem[] {
 			const pointer = `/sections/${s}`;
 			return [
 				...checkPacks(release, section.onlyIn, `${pointer}/onlyIn`),
+				...checkPlace(release, section, pointer),
 				...checkEvidence(section, pointer),
 				...checkCount(section.edition?.from, `${pointer}/edition/from`),
 				...section.cards.flatMap((card, c) => [
@@ -29,6 +31,7 @@ export function checkDetails(release: Release): readonly Problem[] {
 		...repeatedKeys('collectibles', release.collectibles ?? []),
 		...repeatedKeys('hunts', release.hunts ?? []),
 		...checkMixedPacks(release),
+		...checkGuarantees(release),
 		...checkHunts(release)
 	];
 }
@@ -115,6 +118,76 @@ function checkMixedPacks({ packTypes }: Release): Problem[] {
 			];
 		})
 	);
+}
+
+/** What every box holds is named, once, and fits into the box. */
+function checkGuarantees({ packTypes, sections, parallels }: Release): Problem[] {
+	return packTypes.flatMap(({ name, packsPerBox, packs, guarantees = [] }, t) => {
+		const seen = new Set<string>();
+		return guarantees.flatMap((guarantee, g): Problem[] => {
+			const pointer = `/packTypes/${t}/guarantees/${g}`;
+			const tell = (at: string, message: string, remedy: string) => ({
+				...{ pointer: `${pointer}${at}`, field: 'guarantees', message, remedy }
+			});
+			const named = [
+				...(guarantee.sections ?? []).map((key) => ['sections', key, sections] as const),
+				...(guarantee.parallels ?? []).map((key) => ['parallels', key, parallels] as const)
+			];
+			const twice = named.filter(([list, key]) => {
+				const isTwice = seen.has(`${list}/${key}`);
+				seen.add(`${list}/${key}`);
+				return isTwice;
+			});
+			return [
+				...(named.length === 0
+					? [tell('', 'it is not said of what a box holds so many', 'Name sections or parallels.')]
+					: []),
+				...named.flatMap(([list, key, things]) =>
+					things.some((thing) => thing.key === key)
+						? []
+						: [
+								tell(
+									`/${list}`,
+									`no ${list === 'sections' ? 'section' : 'parallel'} has the key "${key}"`,
+									`Use one of: ${things.map((thing) => thing.key).join(', ')}.`
+								)
+							]
+				),
+				...twice.map(([list, key]) =>
+					tell(`/${list}`, `"${key}" is guaranteed twice in ${name}`, 'Name it once.')
+				),
+				...(packs === undefined && packsPerBox === undefined
+					? [tell('', `it is not said how many packs a box of ${name} has`, 'Say it.')]
+					: []),
+				...(packsPerBox !== undefined && guarantee.count > packsPerBox
+					? [
+							tell(
+								'/count',
+								`${guarantee.count} cards cannot come in ${packsPerBox} packs, one each`,
+								'State so many a pack instead: Hobby 2 a pack.'
+							)
+						]
+					: []),
+				...(packs === undefined
+					? []
+					: [tell('', `${name} is made of other packs`, 'Say it of these.')])
+			];
+		});
+	});
+}
+
+/** A card takes the place of one of another section. */
+function checkPlace({ sections }: Release, section: Section, pointer: string): Problem[] {
+	const { takesPlaceOf } = section;
+	if (takesPlaceOf === undefined || takesPlaceOf === null) return [];
+	const others = sections.filter(({ key }) => key !== section.key);
+	if (others.some(({ key }) => key === takesPlaceOf)) return [];
+	const message =
+		takesPlaceOf === section.key
+			? 'it cannot take its own place in a pack'
+			: `no section has the key "${takesPlaceOf}"`;
+	const remedy = `Use one of: ${others.map(({ key }) => key).join(', ')}.`;
+	return [{ pointer: `${pointer}/takesPlaceOf`, field: 'takesPlaceOf', message, remedy }];
 }
 
 function checkHunts({ hunts = [], sections }: Release): Problem[] {

@@ -9,7 +9,7 @@ import type { CardFormat } from '../card-format.ts';
 import type { Variant, VariantFinish, VariantKindName } from '../variant.ts';
 import type { Collectible, Hunt } from '../beside-cards.ts';
 import type { CardDetails } from '../card-details.ts';
-import type { PackCount } from '../release.ts';
+import type { PackCount, PackGuarantee } from '../release.ts';
 
 /** A thing whose key may be left out. */
 type Keyless<Thing extends { readonly key: string }> = Omit<Thing, 'key'> & {
@@ -42,9 +42,11 @@ export interface PackTypeDraft {
 	readonly key?: string;
 	readonly name: string;
 	readonly packsPerBox?: number;
+	readonly boxesPerCase?: number;
 	readonly cardsPerPack?: number;
 	readonly form?: string;
 	readonly packs?: readonly PackCount[];
+	readonly guarantees?: readonly PackGuarantee[];
 	readonly priceMinor?: number;
 	readonly currency?: string;
 }

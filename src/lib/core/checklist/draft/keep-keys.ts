@@ -21,13 +21,27 @@ export function keepKeys(before: Release, after: Release): Release {
 	const old = new Map(before.sections.map((section) => [section.key, section]));
 	return {
 		...after,
+		packTypes: after.packTypes.map(({ guarantees, ...pack }) => ({
+			...pack,
+			...(guarantees
+				? {
+						guarantees: guarantees.map((guarantee) => ({
+							...rule(guarantee),
+							...(guarantee.parallels
+								? { parallels: guarantee.parallels.map((key) => of(parallels, key)) }
+								: {})
+						}))
+					}
+				: {})
+		})),
 		sections: after.sections.map((section): Section => {
-			const { numberedIn, edition } = section;
+			const { numberedIn, edition, takesPlaceOf } = section;
 			const key = of(sections, section.key);
 			const cards = renames(old.get(key)?.cards ?? [], section.cards, nameOfCard);
 			return {
 				...section,
 				key,
+				...(takesPlaceOf ? { takesPlaceOf: of(sections, takesPlaceOf) } : {}),
 				...(numberedIn ? { numberedIn: of(sections, numberedIn) } : {}),
 				...(edition
 					? { edition: { ...edition, of: edition.of.map((other) => of(sections, other)) } }

@@ -171,6 +171,7 @@ const sectionDetails = fc.record(
 		howToTell: textLine,
 		difficulty,
 		onlyIn: fc.constant(['hobby']),
+		takesPlaceOf: fc.constant(null),
 		swatch: fc.constantFrom(...SWATCHES),
 		noBaseFinish: fc.constant(true as const),
 		baseLook: textLine,
@@ -233,15 +234,25 @@ export const recordedReleaseDraft: fc.Arbitrary<ReleaseDraft> = fc
 		sections: fc.array(sectionDetails, { minLength: 3, maxLength: 3 }),
 		evidence,
 		finishTells: tells,
+		boxed: fc.boolean(),
 		title: textLine
 	})
-	.chain(({ cards, sections, evidence: counts, finishTells, title }) =>
+	.chain(({ cards, sections, evidence: counts, finishTells, boxed, title }) =>
 		oddReleaseDraft.map((draft): ReleaseDraft => {
 			const parallel = draft.parallels?.[0];
+			const hobby = boxed
+				? {
+						...{ packsPerBox: 36, boxesPerCase: 12 },
+						guarantees: [
+							{ count: 2, sections: [draft.sections[0]?.key ?? 'base'] },
+							...(parallel?.key ? [{ count: 1, parallels: [parallel.key] }] : [])
+						]
+					}
+				: {};
 			return {
 				...draft,
 				packTypes: [
-					{ key: 'hobby', name: 'Hobby', form: 'wrapper', cardsPerPack: 10 },
+					{ key: 'hobby', name: 'Hobby', form: 'wrapper', cardsPerPack: 10, ...hobby },
 					{ key: 'tin', name: 'Tin', packs: [{ packType: 'hobby', count: 2 }] }
 				],
 				collectibles: [{ kind: 'poster', name: title, note: title }],

@@ -85,21 +85,28 @@ export function draftOfOutline(
 	}));
 	const whole = panels.reduce((sections, made) => joinSections(sections, [made], problems), joined);
 	const sections = withMarks(whole, lines, keyOf, problems);
+	const parallels = joinParallels(
+		before?.parallels ?? [],
+		lines.flatMap((line) =>
+			line.kind === 'parallel' ? [parallelOfLine(line, sections, lines, keyOf)] : []
+		)
+	);
+	const names = {
+		sections,
+		parallels: parallels.map(({ name, key = slug(name) }) => ({ key, name }))
+	};
 	return {
 		draft: {
 			...before,
 			release,
 			packTypes: joinPacks(
 				before?.packTypes ?? [],
-				lines.flatMap((line) => (line.kind === 'pack' ? [packOfLine(line, before)] : []))
-			),
-			sections,
-			parallels: joinParallels(
-				before?.parallels ?? [],
 				lines.flatMap((line) =>
-					line.kind === 'parallel' ? [parallelOfLine(line, sections, lines, keyOf)] : []
+					line.kind === 'pack' ? [packOfLine(line, before, names, problems)] : []
 				)
 			),
+			sections,
+			parallels,
 			variants: [
 				...(before?.variants ?? []),
 				...lines.flatMap((line) =>

@@ -18,6 +18,8 @@ function formatLine(line: OutlineLine): string {
 			return withTail(`pack ${line.name}`, [
 				line.cards ? `${line.cards} cards` : '',
 				line.packs ? `${line.packs} packs` : '',
+				line.boxes ? `${line.boxes} boxes` : '',
+				...(line.guarantees ?? []).map((guarantee) => `${guarantee} a box`),
 				line.price ? formatAmount(line.price) : '',
 				line.form ? `form ${line.form}` : '',
 				line.madeOf
@@ -57,6 +59,8 @@ function formatSection(line: OutlineLine & { readonly kind: 'section' }): string
 		line.grid ? `grid ${line.grid.columns}x${line.grid.rows}` : '',
 		line.strip ? `strip ${line.strip}` : '',
 		line.noBaseFinish ? 'no base finish' : '',
+		line.takesPlaceOf ? `instead of ${line.takesPlaceOf}` : '',
+		line.takesPlaceOf === null ? 'on top' : '',
 		...formatMake(line.format),
 		line.from ? `from ${line.from}` : '',
 		...line.without.map((run) => `without ${formatRun(run)}`)

@@ -19,8 +19,10 @@ function told(release: Release) {
 	);
 	const versions = expand(release).filter(({ variantKey }) => variantKey === null);
 	return {
-		packs: release.packTypes.map(({ name, cardsPerPack }) => [name, cardsPerPack]),
-		sections: release.sections.map(({ name, kind, odds }) => [name, kind, odds.length]),
+		packs: release.packTypes.map(({ key: _, ...pack }) => pack),
+		sections: release.sections.map(({ name, kind, odds, takesPlaceOf }) => [
+			...[name, kind, odds.length, takesPlaceOf]
+		]),
 		versions: versions
 			.map(({ cardKey, sectionKey, parallelKey, printRun }) =>
 				[

@@ -5,6 +5,7 @@ import { parseCardNumber } from '../numbers/card-number.ts';
 import { formatOdds, type Odds } from '../odds.ts';
 import type { Parallel } from '../parallel.ts';
 import type { PackType, Release } from '../release.ts';
+import { formatGuarantee } from '../rule-sheet/guarantees-column.ts';
 import type { Section } from '../section.ts';
 import type { NumberRun, OutlineLine, RunTarget } from './outline.ts';
 
@@ -16,7 +17,7 @@ export function linesOfRelease(release: Release): readonly OutlineLine[] {
 	const { name, maker, year, packTypes, sections, parallels } = release;
 	return [
 		{ kind: 'release', name: said(name), maker: said(maker), year },
-		...packTypes.map((pack) => packLine(pack, packTypes)),
+		...packTypes.map((pack) => packLine(pack, release)),
 		...sections.flatMap((section) => sectionLines(section, release)),
 		...parallels.flatMap((parallel) => parallelLines(parallel, sections))
 	];
@@ -51,20 +52,29 @@ const said = (name: string) =>
 		.replace(/\s+/g, ' ')
 		.trim();
 
-function packLine(pack: PackType, all: readonly PackType[]): OutlineLine {
-	const { name, cardsPerPack, packsPerBox, priceMinor, currency, form, packs = [] } = pack;
+function packLine(pack: PackType, release: Release): OutlineLine {
+	const { name, cardsPerPack, packsPerBox, boxesPerCase, priceMinor, currency, form } = pack;
+	const { packs = [], guarantees = [] } = pack;
+	const names = {
+		sections: release.sections.map(({ key, name: called }) => ({ key, name: said(called) })),
+		parallels: release.parallels.map(({ key, name: called }) => ({ key, name: said(called) }))
+	};
 	return {
 		kind: 'pack',
 		name: said(name),
 		...(cardsPerPack ? { cards: cardsPerPack } : {}),
 		...(packsPerBox ? { packs: packsPerBox } : {}),
+		...(boxesPerCase ? { boxes: boxesPerCase } : {}),
+		...(guarantees.length > 0
+			? { guarantees: guarantees.map((guarantee) => formatGuarantee(guarantee, names)) }
+			: {}),
 		...(priceMinor !== undefined && currency ? { price: { minor: priceMinor, currency } } : {}),
 		...(form ? { form: said(form) } : {}),
 		...(packs.length > 0
 			? {
 					madeOf: packs.map(({ packType, count }) => ({
 						count,
-						pack: said(all.find(({ key }) => key === packType)?.name ?? packType)
+						pack: said(release.packTypes.find(({ key }) => key === packType)?.name ?? packType)
 					}))
 				}
 			: {})
@@ -98,6 +108,9 @@ function sectionLines(section: Section, release: Release): readonly OutlineLine[
 				? { grid: { columns: arrangement.columns, rows: arrangement.rows } }
 				: {}),
 			...(arrangement?.kind === 'strip' ? { strip: arrangement.columns } : {}),
+			...(section.takesPlaceOf === undefined
+				? {}
+				: { takesPlaceOf: section.takesPlaceOf && nameOf(section.takesPlaceOf) }),
 			...(section.noBaseFinish ? { noBaseFinish: true as const } : {}),
 			...(section.format ? { format: section.format } : {}),
 			without: (edition?.without ?? []).flatMap((number) =>

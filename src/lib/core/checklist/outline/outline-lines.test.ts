@@ -49,17 +49,18 @@ describe('lines of an outline', () => {
 		const release = made(
 			[
 				'note: printed twice',
-				'pack Hobby: 10 cards, 36 packs, 1.50 EUR, form wrapper',
+				'pack Hobby: 10 cards, 36 packs, 12 boxes, 2 Foils or parallel Red a box, 1.50 EUR, form wrapper',
 				'pack Shop box: made of 2 Hobby + 1 Bonus, 500 JPY',
 				'pack Bonus: 3 cards',
 				'base B: 1-3, size 2 1/2 x 3 1/2 in, 24 pt, round',
 				'note: the first, of two: read the back',
 				'tell: dull',
 				'tell: no line',
-				'extra Foils: T1-T2, no base finish',
+				'extra Foils: T1-T2, no base finish, Hobby 2 a pack, on top',
 				'parallel Red: Foils /50',
 				'tell: red in the light',
 				'extra Abroad of B: from 89',
+				'insert Log: L1-L2, hobby 1:6, instead of B',
 				'error 2: wrong back',
 				'tell: the keeper of 3',
 				'tag role = keeper: 1, 3',
@@ -73,6 +74,8 @@ describe('lines of an outline', () => {
 				name: 'Hobby',
 				cardsPerPack: 10,
 				packsPerBox: 36,
+				boxesPerCase: 12,
+				guarantees: [{ count: 2, sections: ['foils'], parallels: ['red'] }],
 				priceMinor: 150,
 				currency: 'EUR',
 				form: 'wrapper'
@@ -89,13 +92,15 @@ describe('lines of an outline', () => {
 			},
 			{ key: 'bonus', name: 'Bonus', cardsPerPack: 3 }
 		]);
-		const [base, foils, abroad] = release.sections;
+		const [base, foils, abroad, log] = release.sections;
 		expect(base).toMatchObject({
 			format: { widthMm: 63.5, heightMm: 88.9, stockPt: 24, shape: 'round' },
 			note: 'the first, of two: read the back',
 			howToTell: 'dull\nno line'
 		});
 		expect(foils?.noBaseFinish).toBe(true);
+		expect(foils?.odds).toEqual([{ packType: 'hobby', cards: 2, packs: 1 }]);
+		expect([foils?.takesPlaceOf, log?.takesPlaceOf]).toEqual([null, 'b']);
 		expect(release.parallels[0]?.howToTell).toBe('red in the light');
 		expect(abroad?.edition?.from).toBe('89');
 		expect(release.variants[0]?.howToTell).toBe('the keeper of 3');
@@ -138,6 +143,8 @@ describe('lines of an outline', () => {
 		['a note below a pack', 'pack H: 3 cards\nnote: x\nbase B: 1', 3, /note has no meaning here/],
 		['a tell below the release', 'tell: x\nbase B: 1', 2, /tell has no meaning here/],
 		['from without an edition', 'base B: 1-3, from 89', 2, /repeats no other section/],
+		['a guarantee of nothing', 'pack H: 2 Nix a box\nbase B: 1', 2, /there is no "Nix"/],
+		['a place of nobody', 'base B: 1\ninsert L: L1, instead of Nix', 3, /no section "Nix"/],
 		['a pack of packs that are not there', 'pack H: made of 2 Nix\nbase B: 1', 2, /nix/i],
 		['a price without a currency', 'pack H: 1.50\nbase B: 1', 2, /not understood of a pack/],
 		['a size that is none', 'base B: 1, size big', 2, /not understood of a section/],

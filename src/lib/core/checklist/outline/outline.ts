@@ -24,6 +24,8 @@ export interface SectionOptions {
 	readonly strip?: number;
 	/** There is no plain version: its cards exist in parallels only. */
 	readonly noBaseFinish?: true;
+	/** The section whose card it takes the place of in a pack, by name; null: it comes on top. */
+	readonly takesPlaceOf?: string | null;
 	/** What its cards are made like, where not like most. */
 	readonly format?: CardFormat;
 	/** Of an edition: numbers it leaves out. */
@@ -66,6 +68,9 @@ export type OutlineLine =
 			readonly name: string;
 			readonly cards?: number;
 			readonly packs?: number;
+			readonly boxes?: number;
+			/** What every box holds for certain: "2 Fresnel or Storm Log". */
+			readonly guarantees?: readonly string[];
 			/** What a pack costs. */
 			readonly price?: Amount;
 			/** What it is: tin, blister. */

@@ -1,4 +1,7 @@
 import type { PackTypeDraft, ReleaseDraft } from '../draft/draft.ts';
+import type { Problem } from '../../problem.ts';
+import type { NamedKey } from '../rule-sheet/column.ts';
+import { readGuarantee } from '../rule-sheet/guarantees-column.ts';
 import { slug } from '../slug.ts';
 import type { PlacedLine } from './parse-outline.ts';
 
@@ -6,9 +9,16 @@ type PackLine = PlacedLine & { readonly kind: 'pack' };
 
 /** The pack type that a line of an outline says. */
 export function packOfLine(
-	{ name, cards, packs, price, form, madeOf }: PackLine,
-	before: ReleaseDraft | null
+	{ line, name, cards, packs, boxes, guarantees = [], price, form, madeOf }: PackLine,
+	before: ReleaseDraft | null,
+	names: { readonly sections: readonly NamedKey[]; readonly parallels: readonly NamedKey[] },
+	problems: Problem[]
 ): PackTypeDraft {
+	const guaranteed = guarantees.flatMap((entry) => {
+		const read = readGuarantee(entry, names);
+		if (!read.ok) problems.push(...read.problems.map((problem) => ({ ...problem, line })));
+		return read.ok ? read.value : [];
+	});
 	const keyOfPack = (wanted: string) =>
 		before?.packTypes?.find((pack) => slug(pack.name) === slug(wanted))?.key ?? slug(wanted);
 	return {
@@ -16,6 +26,8 @@ export function packOfLine(
 		name,
 		...(cards ? { cardsPerPack: cards } : {}),
 		...(packs ? { packsPerBox: packs } : {}),
+		...(boxes ? { boxesPerCase: boxes } : {}),
+		...(guaranteed.length > 0 ? { guarantees: guaranteed } : {}),
 		...(price ? { priceMinor: price.minor, currency: price.currency } : {}),
 		...(form ? { form } : {}),
 		...(madeOf

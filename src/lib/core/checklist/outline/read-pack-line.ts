@@ -4,7 +4,13 @@ import type { OutlineLine } from './outline.ts';
 import { partsOf } from './read-runs.ts';
 
 type PackLine = OutlineLine & { readonly kind: 'pack' };
-const EXAMPLE = 'Write: pack Hobby: 10 cards, 36 packs, 1.50 EUR, form wrapper';
+const EXAMPLE =
+	'Write: pack Hobby: 10 cards, 36 packs, 12 boxes, 2 Fresnel or Storm Log a box, 1.50 EUR, form wrapper';
+const COUNTED = [
+	['card', 'cards'],
+	['pack', 'packs'],
+	['box', 'boxes']
+] as const;
 
 /** A kind of pack: what it holds, costs and is, or the packs that it is made of. */
 export function readPack(name: string, tail: string, reader: Reader): PackLine | null {
@@ -12,17 +18,22 @@ export function readPack(name: string, tail: string, reader: Reader): PackLine |
 	const said: {
 		cards?: number;
 		packs?: number;
+		boxes?: number;
+		guarantees?: string[];
 		price?: Amount;
 		form?: string;
 		madeOf?: readonly { count: number; pack: string }[];
 	} = {};
 	for (const part of partsOf(tail)) {
-		const [, count, what = ''] = /^([1-9]\d{0,3})\s*(cards?|packs?)$/i.exec(part) ?? [];
+		const [, count, what = ''] = /^([1-9]\d{0,3})\s*(card|pack|box)e?s?$/i.exec(part) ?? [];
+		const [, guarantee] = /^([1-9]\d{0,3}\s.+) a box$/i.exec(part) ?? [];
 		const [, form] = /^form (.+)$/i.exec(part) ?? [];
 		const [, packs] = /^made of (.+)$/i.exec(part) ?? [];
 		const madeOf = packs ? readPacks(packs) : null;
 		const price = parseAmount(part, null);
-		if (count) said[/^c/i.test(what) ? 'cards' : 'packs'] = Number(count);
+		const counted = COUNTED.find(([word]) => word === what.toLowerCase());
+		if (counted) said[counted[1]] = Number(count);
+		else if (guarantee) said.guarantees = [...(said.guarantees ?? []), guarantee];
 		else if (form) said.form = form;
 		else if (madeOf) said.madeOf = madeOf;
 		else if (price.ok) said.price = price.value;

@@ -1,5 +1,5 @@
 import type { SectionKind } from '../section.ts';
-import { parseOdds } from '../odds.ts';
+import { formatOdds, PACK_AND_ODDS, parseOdds } from '../odds.ts';
 import { CARD_SHAPES, type CardFormat } from '../card-format.ts';
 import { parseCardSize } from '../parse-card-size.ts';
 import { isNumberOfSeries } from './is-card-number.ts';
@@ -38,6 +38,7 @@ function readOptions(tail: string, reader: Reader): SectionOptions | null {
 		grid?: { columns: number; rows: number };
 		strip?: number;
 		noBaseFinish?: true;
+		takesPlaceOf?: string | null;
 		from?: string;
 		format?: CardFormat;
 	} = {};
@@ -48,8 +49,10 @@ function readOptions(tail: string, reader: Reader): SectionOptions | null {
 		const [, columns, rows] = /^grid ([1-9]\d?)\s*x\s*([1-9]\d?)$/i.exec(part) ?? [];
 		const [, strip] = /^strip ([1-9]\d?)$/i.exec(part) ?? [];
 		const [, left] = /^without (.+)$/i.exec(part) ?? [];
-		const [, pack, ratio] = /^(.+?)\s+(\d+:\d+)$/.exec(part) ?? [];
+		const [, pack, ratio] = PACK_AND_ODDS.exec(part) ?? [];
 		const [, first] = /^from (\S+)$/i.exec(part) ?? [];
+		const [, instead] = /^instead of (.+)$/i.exec(part) ?? [];
+		const onTop = /^on top$/i.test(part);
 		const [, stock] = /^([\d.]+) pt$/i.exec(part) ?? [];
 		const [, measures] = /^size (.+)$/i.exec(part) ?? [];
 		const size = measures ? parseCardSize(measures) : null;
@@ -70,14 +73,17 @@ function readOptions(tail: string, reader: Reader): SectionOptions | null {
 		else if (stock && Number(stock) > 0 && Number(stock) <= 1000) {
 			rest.format = { ...rest.format, stockPt: Number(stock) };
 		} else if (shape) rest.format = { ...rest.format, shape };
+		else if (onTop) rest.takesPlaceOf = null;
+		else if (instead) rest.takesPlaceOf = instead;
 		else if (leftRun) without.push(leftRun);
-		else if (pack && ratio && parseOdds(ratio)) odds.push({ pack, odds: ratio });
-		else if (run) runs.push(run);
+		else if (pack && ratio && parseOdds(ratio)) {
+			odds.push({ pack, odds: formatOdds(parseOdds(ratio) ?? { cards: 1, packs: 1 }) });
+		} else if (run) runs.push(run);
 		else {
 			reader.wrong(
 				part,
 				'this is not understood of a section',
-				'Write numbers (1-160, F1-F15, 2-1 to 2-18), "10 cards", "hobby 1:6", "/500", "stated 120", "unlisted", "grid 3x3", "strip 10", "no base finish", "size 2.5 x 3.5 in", "20 pt"; of an edition "without 4", "from 89".'
+				'Write numbers (1-160, F1-F15, 2-1 to 2-18), "10 cards", "hobby 1:6", "hobby 9 a pack", "instead of Base", "on top", "/500", "stated 120", "unlisted", "grid 3x3", "strip 10", "no base finish", "size 2.5 x 3.5 in", "20 pt"; of an edition "without 4", "from 89".'
 			);
 		}
 	}

@@ -4,6 +4,7 @@ import type { CardDraft, SectionDraft } from '../draft/draft.ts';
 import { slug } from '../slug.ts';
 import { numbersOfRuns } from './numbers-of-runs.ts';
 import type { OutlineLine } from './outline.ts';
+import { pickDetails } from '../card-details.ts';
 import type { PlacedLine } from './parse-outline.ts';
 import { textsUnder } from './texts-of-lines.ts';
 
@@ -70,6 +71,9 @@ export function sectionOfLine(
 			? { arrangement: { kind: 'strip' as const, columns: line.strip, rows: 1 } }
 			: {}),
 		...(line.noBaseFinish ? { noBaseFinish: true as const } : {}),
+		...(line.takesPlaceOf
+			? { takesPlaceOf: keyOf(line.takesPlaceOf, line.line) }
+			: pickDetails(line, ['takesPlaceOf'])),
 		...(line.format ? { format: line.format } : {}),
 		...(line.editionOf
 			? {

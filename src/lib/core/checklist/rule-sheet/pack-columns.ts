@@ -2,6 +2,7 @@ import { bad, good } from '../../problem.ts';
 import { formatAmount, parseAmount } from '../../worth/amount.ts';
 import { formatListCell, parseListCell } from '../list-cell.ts';
 import type { PackCount, PackType } from '../release.ts';
+import { guaranteesColumn } from './guarantees-column.ts';
 import { countColumn, nameOf, readNames, textColumn, type Column } from './column.ts';
 
 export const PACK_COLUMNS: readonly Column<PackType>[] = [
@@ -25,6 +26,12 @@ export const PACK_COLUMNS: readonly Column<PackType>[] = [
 		({ packsPerBox }) => packsPerBox,
 		(packsPerBox) => ({ packsPerBox })
 	),
+	countColumn(
+		{ key: 'boxesPerCase', name: 'Boxes a case', hint: 'not known', width: 8 },
+		({ boxesPerCase }) => boxesPerCase,
+		(boxesPerCase) => ({ boxesPerCase })
+	),
+	guaranteesColumn,
 	{
 		key: 'price',
 		name: 'Price of a pack',

@@ -136,6 +136,30 @@ const editionColumn: Column<SectionRules> = {
 	}
 };
 
+/** Whose place in a pack its cards take: a section, or nobody's. */
+const takesPlaceColumn: Column<SectionRules> = {
+	key: 'takesPlaceOf',
+	name: 'In a pack instead of',
+	hint: 'a usual card; Base; or on top',
+	width: 10,
+	write: ({ takesPlaceOf }, { sections }) =>
+		takesPlaceOf === undefined
+			? ''
+			: takesPlaceOf === null
+				? 'on top'
+				: formatListCell([nameOf(sections, takesPlaceOf)]),
+	read: (text, { sections }) => {
+		if (text === '') return good({});
+		const named = readNames(text, sections);
+		const [takesPlaceOf, more] = named.ok ? named.value : [];
+		if (takesPlaceOf !== undefined && more === undefined) return good({ takesPlaceOf });
+		if (/^on top$/i.test(text)) return good({ takesPlaceOf: null });
+		return named.ok
+			? bad([{ message: `"${text}" are several`, remedy: 'Name one section, or write on top.' }])
+			: named;
+	}
+};
+
 export const SECTION_COLUMNS: readonly Column<SectionRules>[] = [
 	textColumn(
 		{ key: 'name', name: 'Name', hint: 'Storm Watch', width: 12 },
@@ -168,6 +192,7 @@ export const SECTION_COLUMNS: readonly Column<SectionRules>[] = [
 	),
 	oddsColumn,
 	onlyInColumn,
+	takesPlaceColumn,
 	choiceColumn(
 		{ key: 'listed', name: 'On the list', hint: 'yes', width: 5 },
 		['yes', 'no'],

@@ -5,21 +5,21 @@ import type { CardSelector } from '../card-selector.ts';
 import { CONFIDENCES, type Evidence } from '../confidence.ts';
 import { DIFFICULTY_LEVELS, type Difficulty } from '../difficulty.ts';
 import { formatListCell, parseListCell } from '../list-cell.ts';
-import { formatOdds, parseOdds, type Odds } from '../odds.ts';
+import { formatOdds, PACK_AND_ODDS, parseOdds, type Odds } from '../odds.ts';
 import { choiceColumn, nameOf, namesColumn, readNames, textColumn, type Column } from './column.ts';
 
 /** Odds by pack type: "Hobby 1:6; Retail 1:12". */
 export const oddsColumn: Column<{ readonly odds?: readonly Odds[] }> = {
 	key: 'odds',
 	name: 'Odds',
-	hint: 'Hobby 1:6; Retail 1:12',
+	hint: 'Hobby 1:6; Retail 2 a pack',
 	width: 12,
 	write: ({ odds = [] }, { packTypes }) =>
 		formatListCell(odds.map((each) => `${nameOf(packTypes, each.packType)} ${formatOdds(each)}`)),
 	read: (text, { packTypes }) => {
 		const odds: Odds[] = [];
 		for (const entry of parseListCell(text)) {
-			const [, pack = '', ratio = ''] = /^(.*?)\s*(\d+:\d+)$/.exec(entry) ?? [];
+			const [, pack = '', ratio = ''] = PACK_AND_ODDS.exec(entry) ?? [];
 			const stated = parseOdds(ratio);
 			if (!stated) {
 				const remedy = 'Write the pack and its odds, for example Hobby 1:6.';

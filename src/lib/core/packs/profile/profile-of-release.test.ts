@@ -1,4 +1,6 @@
 import { describe, expect, test } from 'vitest';
+import { at } from '../../at.ts';
+import type { PackTypeDraft, ParallelDraft, SectionDraft } from '../../checklist/draft/draft.ts';
 import { resolveRelease } from '../../checklist/draft/resolve-release.ts';
 import { checkProfile, slotsOf } from './pack-profile.ts';
 import { profileOfRelease } from './profile-of-release.ts';
@@ -100,5 +102,100 @@ describe('the profile of a pack', () => {
 		const { profile, unstated } = packOf('tin');
 		expect(profile.groups).toEqual([]);
 		expect(unstated.map(({ name }) => name)).toContain('Base and Storm Watch');
+	});
+});
+
+describe('what a release says of its packs', () => {
+	const told = (
+		pack: Partial<PackTypeDraft>,
+		sections: Readonly<Record<string, Partial<SectionDraft>>>,
+		parallels: readonly ParallelDraft[] = []
+	) => {
+		const outcome = resolveRelease({
+			release: { key: 'r', name: 'R', maker: 'M', year: '1994' },
+			packTypes: [{ key: 'hobby', name: 'Hobby', ...pack }],
+			sections: Object.entries(sections).map(([name, more]) => ({
+				...{ name, kind: name === 'Base' ? ('base' as const) : ('insert' as const) },
+				...{ cards: cards(10, name === 'Base' ? '' : name), ...more }
+			})),
+			parallels
+		});
+		if (!outcome.ok) throw new RangeError(JSON.stringify(outcome.problems));
+		const { profile } = profileOfRelease(outcome.value, at(outcome.value.packTypes, 0), () => 1);
+		expect(checkProfile(profile)).toEqual([]);
+		return {
+			groups: profile.groups.map(({ key, comes, slot, takesPlaceOf }) =>
+				[
+					key,
+					comes.sort === 'count' ? `${comes.count} a pack` : `${comes.cards}:${comes.packs}`,
+					...(slot ? [slot] : []),
+					...(takesPlaceOf ? [`for ${takesPlaceOf}`] : [])
+				].join(', ')
+			),
+			guarantees: profile.guarantees
+		};
+	};
+
+	test.each([
+		// Common practice, no source: two base cards and sometimes an insert; nine base cards and an insert.
+		[2, '2:1', '1:3', ['Base, 2 a pack', 'F, 1:3, place 1, for Base']],
+		[3, '2:1', '1:3', ['Base, 2 a pack', 'F, 1:3, place 1']],
+		[10, '9:1', '1:1', ['Base, 9 a pack', 'F, 1 a pack']],
+		[undefined, '2:1', '1:3', ['Base, 2 a pack', 'F, 1:3, place 1']]
+	])('%s cards a pack, base %s, insert %s', (cardsPerPack, base, insert, groups) => {
+		const pack = cardsPerPack === undefined ? {} : { cardsPerPack };
+		const sections = { Base: { odds: { hobby: base } }, F: { odds: { hobby: insert } } };
+		expect(told(pack, sections).groups).toEqual(groups);
+	});
+
+	test('a section says whose place it takes, or that it comes on top', () => {
+		const sections = {
+			Base: {},
+			F: { odds: { hobby: '2:1' } },
+			G: { odds: { hobby: '1:6' }, takesPlaceOf: 'f' },
+			S: { odds: { hobby: '1:2' }, takesPlaceOf: null },
+			T: { odds: { hobby: '1:4' } }
+		};
+		expect(told({ cardsPerPack: 8 }, sections).groups).toEqual([
+			'Base, 6 a pack',
+			'F, 2 a pack',
+			'G, 1:6, place 3, for F',
+			'S, 1:2, place 1',
+			'T, 1:4, place 2, for Base'
+		]);
+	});
+
+	test('what every box holds for certain has a place of its own; odds that nobody states follow from it', () => {
+		const sections = {
+			Base: {},
+			F: {},
+			G: { cards: cards(5, 'G') },
+			K: { odds: { hobby: '1:12' } }
+		};
+		const brass = [{ name: 'Brass', runs: [{ sections: ['base'] }] }];
+		const guarantees = [
+			{ count: 3, sections: ['f', 'g'] },
+			{ count: 1, parallels: ['brass'] }
+		];
+		const pack = { cardsPerPack: 8, packsPerBox: 36, guarantees };
+		expect(told(pack, sections, brass)).toEqual({
+			groups: [
+				'Base, 8 a pack',
+				'Base, Brass, 10:360, place 3, for Base',
+				'F, 30:540, place 2, for Base',
+				'G, 15:540, place 2, for Base',
+				'K, 1:12, place 1, for Base'
+			],
+			guarantees: [
+				{ slot: 'place 2', count: 3 },
+				{ slot: 'place 3', count: 1 }
+			]
+		});
+		// Of a guarantee the stated odds leave the rest to what has none.
+		const some = { ...sections, G: { odds: { hobby: '1:18' } } };
+		expect(told(pack, some, brass).groups.slice(2, 4)).toEqual([
+			'F, 10:360, place 2, for Base',
+			'G, 1:18, place 2, for Base'
+		]);
 	});
 });

@@ -1,10 +1,8 @@
 import { sum } from 'd3-array';
-import { wholeSections } from '../../checklist/edition.ts';
 import type { PackType, Release } from '../../checklist/release.ts';
-import { addedVariants, variantFinder } from '../../checklist/variant.ts';
-import { formatVersionKey } from '../../checklist/versions/version-key.ts';
-import { finishSource } from '../finishes/pack-finishes.ts';
 import type { PackClass, PackGroup, PackProfile, PackWay } from './pack-profile.ts';
+import { guaranteesOf, placesOf } from './shared-places.ts';
+import { statedOdds, type Stated } from './stated-odds.ts';
 
 /** What a kind of pack of a release holds, as far as odds are stated, with the versions behind each group. */
 export interface ReleasePack {
@@ -23,22 +21,11 @@ export interface NamedGroup {
 	readonly versions: readonly string[];
 }
 
-/** What stated odds are of: cards that share them. */
-interface Stated {
-	readonly sections: Set<string>;
-	readonly parallel: string | null;
-	readonly what: string;
-	readonly versions: string[];
-	readonly odds: { readonly cards: number; readonly packs: number } | null;
-	readonly isFill: boolean;
-}
-
-const FILL = 'fill';
-
 /**
  * Makes the profile of a kind of pack. Base cards and subsets without odds of their own fill the pack, each as likely as the
- * others and all different; what comes by odds takes the place of one of them. Inserts share places as long as they are not
- * more than a card a pack together.
+ * others and all different; what comes by odds takes the place of one of them, unless its section says otherwise. Where it
+ * is stated how many base cards a pack has, inserts take such a place only when the pack has no room beside them. Inserts
+ * share places as long as they are not more than a card a pack together; what a box holds for certain has a place of its own.
  *
  * @param pack one that holds cards itself; a format made of other packs has no profile of its own
  * @param lackingOf copies lacking of a version
@@ -48,7 +35,7 @@ export function profileOfRelease(
 	pack: PackType,
 	lackingOf: (version: string) => number
 ): ReleasePack {
-	const stated = mergeSingles(statedOf(release, pack.key));
+	const stated = statedOdds(release, pack);
 	const known = stated.filter(({ isFill, odds }) => odds !== null || (isFill && pack.cardsPerPack));
 	const fill = known.find(({ isFill }) => isFill);
 	const inserted = known.filter((each) => each !== fill);
@@ -57,12 +44,30 @@ export function profileOfRelease(
 		name: nameOf(release, each),
 		versions: each.versions
 	}));
-	const fillKey = named.find((_, i) => known[i] === fill)?.key;
-	const always = sum(inserted, ({ odds }) =>
-		odds && odds.cards >= odds.packs ? wholeOf(odds) : 0
-	);
+	const countOf = (each: Stated) =>
+		each.odds && !each.guarantee && each.odds.cards >= each.odds.packs ? wholeOf(each.odds) : 0;
+	const always = sum(inserted, countOf);
 	const places = fill ? Math.max(0, (pack.cardsPerPack ?? 0) - always) : 0;
-	const slots = placesOf(inserted, places);
+	const hosts = known
+		.map((each, i) => ({
+			stated: each,
+			key: named[i]?.key ?? '',
+			places: each === fill ? places : countOf(each)
+		}))
+		.filter((host) => host.places > 0);
+	const usual =
+		hosts.find((host) => host.stated === fill) ??
+		hosts
+			.filter(({ stated: { kinds } }) => kinds.has('base') || kinds.has('subset'))
+			.sort((a, b) => b.places - a.places)[0] ??
+		null;
+	const room = fill || pack.cardsPerPack === undefined ? 0 : pack.cardsPerPack - always;
+	const slots = placesOf(
+		inserted.filter((each) => countOf(each) === 0),
+		hosts,
+		pack.cardsPerPack === undefined && !fill ? null : usual,
+		room
+	);
 	const groups = named.flatMap((group, i): readonly PackGroup[] => {
 		const each = known[i] as Stated;
 		const classes = classesOf(group.versions.map(lackingOf));
@@ -76,14 +81,15 @@ export function profileOfRelease(
 			{
 				...{ key: group.key, classes, comes: wayOf(each) },
 				...(slot ? { slot: slot.name } : {}),
-				...(slot?.takes && fillKey !== undefined ? { takesPlaceOf: fillKey } : {})
+				...(slot?.takesPlaceOf ? { takesPlaceOf: slot.takesPlaceOf } : {})
 			}
 		];
 	});
 	return {
 		profile: {
-			...{ groups, guarantees: [], packsPerBox: pack.packsPerBox ?? null },
-			cardsPerPack: pack.cardsPerPack ?? null
+			...{ groups, guarantees: guaranteesOf(slots), packsPerBox: pack.packsPerBox ?? null },
+			// What comes on top is not among them.
+			cardsPerPack: known.some(({ place }) => place === null) ? null : (pack.cardsPerPack ?? null)
 		},
 		groups: named.filter(({ key }) => groups.some((group) => group.key === key)),
 		unstated: stated
@@ -92,114 +98,16 @@ export function profileOfRelease(
 	};
 }
 
-/** Everything that a pack may hold, by what its odds are stated of. */
-function statedOf(release: Release, packType: string): readonly Stated[] {
-	const found = new Map<object | string, Stated>();
-	const deviationsOf = variantFinder(release.variants);
-	const parallels: readonly (string | null)[] = [null, ...release.parallels.map(({ key }) => key)];
-	const put = (
-		of: object | string,
-		version: string,
-		entry: Omit<Stated, 'versions' | 'sections'>,
-		section: string
-	) => {
-		const known = found.get(of) ?? { ...entry, versions: [], sections: new Set<string>() };
-		known.versions.push(version);
-		known.sections.add(section);
-		found.set(of, known);
-	};
-	for (const section of wholeSections(release)) {
-		for (const card of section.cards) {
-			const deviations = deviationsOf(section, card);
-			const shortPrint = deviations.find(({ kind }) => kind === 'short print');
-			for (const parallel of parallels) {
-				const source = finishSource(release, section, card, parallel);
-				const held = source?.packs.find(({ pack }) => pack === packType);
-				if (!source || !held) continue;
-				const name = { release: release.key, card: card.key, parallel };
-				const short = parallel === null && shortPrint ? shortPrint : null;
-				const ofShort = short?.odds?.find((odds) => odds.packType === packType);
-				const odds = short ? (ofShort ?? null) : held.odds;
-				const isFill =
-					odds === null &&
-					parallel === null &&
-					!short &&
-					(section.kind === 'base' || section.kind === 'subset');
-				const what = short ? 'short prints' : '';
-				const of = isFill ? FILL : (short ?? source.statedFor);
-				const key = odds === null && !isFill ? `${section.key} ${parallel ?? ''} ${what}` : of;
-				put(key, formatVersionKey(name), { parallel, what, odds, isFill }, section.key);
-			}
-			for (const variant of addedVariants(deviations, null)) {
-				const odds = variant.odds?.find((each) => each.packType === packType);
-				if (!odds) continue;
-				const key = formatVersionKey({
-					...{ release: release.key, card: card.key, parallel: null, variant: variant.key }
-				});
-				put(variant, key, { parallel: null, what: variant.kind, odds, isFill: false }, section.key);
-			}
-		}
-	}
-	return [...found.values()];
-}
-
-/** Single cards of equal odds in one section and finish are one group: ten at 1:48 each are ten in 48. */
-function mergeSingles(stated: readonly Stated[]): readonly Stated[] {
-	const merged = new Map<string, Stated>();
-	return stated
-		.flatMap((each) => {
-			const { odds, versions, parallel, what } = each;
-			if (odds === null || versions.length > 1) return [each];
-			const name = JSON.stringify([[...each.sections], parallel, what, odds.cards, odds.packs]);
-			const known = merged.get(name);
-			if (!known) {
-				const first = { ...each, versions: [...versions] };
-				merged.set(name, first);
-				return [first];
-			}
-			known.versions.push(...versions);
-			return [];
-		})
-		.map((each) => {
-			const isMerged = [...merged.values()].includes(each) && each.versions.length > 1;
-			if (!isMerged || each.odds === null) return each;
-			const cards = each.odds.cards * each.versions.length;
-			return { ...each, odds: { cards, packs: each.odds.packs } };
-		});
-}
-
 const wholeOf = (odds: { readonly cards: number; readonly packs: number }) =>
 	Math.floor(odds.cards / odds.packs);
 
 /** So many in each pack, or by odds; what is more than whole cards a pack is left out. */
-function wayOf({ odds, versions }: Stated): PackWay {
+function wayOf({ odds, versions, guarantee }: Stated): PackWay {
 	if (odds === null) throw new RangeError('wayOf: no odds are stated');
-	if (odds.cards < odds.packs) return { sort: 'odds', cards: odds.cards, packs: odds.packs };
+	if (guarantee || odds.cards < odds.packs)
+		return { sort: 'odds', cards: odds.cards, packs: odds.packs };
 	const count = wholeOf(odds);
 	return { sort: 'count', count, isAllDifferent: versions.length >= count };
-}
-
-/** Which place of the pack each group by odds comes in: the first that is not more than a card a pack with it. */
-function placesOf(
-	inserted: readonly Stated[],
-	places: number
-): ReadonlyMap<Stated, { readonly name: string; readonly takes: boolean }> {
-	const slots: { readonly some: Stated[]; filled: number }[] = [];
-	const rateOf = ({ odds }: Stated) => (odds ? odds.cards / odds.packs : 0);
-	for (const each of [...inserted].sort((a, b) => rateOf(b) - rateOf(a))) {
-		const rate = rateOf(each);
-		if (rate >= 1) continue;
-		const slot = slots.find(({ filled }) => filled + rate <= 1 + 1e-12);
-		if (slot) {
-			slot.some.push(each);
-			slot.filled += rate;
-		} else slots.push({ some: [each], filled: rate });
-	}
-	return new Map(
-		slots.flatMap(({ some }, s) =>
-			some.map((each) => [each, { name: `place ${s + 1}`, takes: s < places }] as const)
-		)
-	);
 }
 
 /** Cards by how many copies of each are lacking. */

@@ -31,6 +31,7 @@
 	const suggestions = $derived({
 		sections: namesIn('sections'),
 		numberedIn: namesIn('sections'),
+		takesPlaceOf: [...namesIn('sections'), 'on top'],
 		parallel: namesIn('parallels'),
 		inParallels: namesIn('parallels'),
 		onlyIn: namesIn('packTypes')
