@@ -125,7 +125,16 @@ export function openTime(rated: readonly RatedCards[], from: number): number {
 		);
 		return -Math.expm1(complete);
 	};
-	const slowest = Math.min(...lacking.map(({ rate }) => rate));
+	return openArea(open, Math.min(...lacking.map(({ rate }) => rate)), from);
+}
+
+/**
+ * The integral of a chance over all time from a moment on, of one that falls about as e to the minus rate times time.
+ *
+ * @param open the chance at a time, not rising
+ * @param slowest the rate by which it falls in the end
+ */
+export function openArea(open: (time: number) => number, slowest: number, from = 0): number {
 	let end = 1 / slowest;
 	while (open(from + end) > 1e-17) end *= 1.25;
 	const start = end * 1e-12;

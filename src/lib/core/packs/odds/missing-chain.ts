@@ -76,15 +76,15 @@ export function stepsOf(cards: number, lacking: number, draws: DrawLaw): readonl
 }
 
 /**
- * Packs on average until none is missing, exactly: by number missing, the packs that bring nothing and what is left
+ * Packs on average until none is missing, or so few, exactly: by number missing, the packs that bring nothing and what is left
  * after the next that does. With one card a pack this is n·H(n) (Feller, vol. 1, ch. IX). Infinity: never.
  *
  * @example expectedPacks(2, 2, [{ count: 1, chance: 1 }]) // 3
  */
-export function expectedPacks(cards: number, lacking: number, draws: DrawLaw): number {
+export function expectedPacks(cards: number, lacking: number, draws: DrawLaw, few = 0): number {
 	const steps = stepsOf(cards, lacking, draws);
 	const left = new Float64Array(lacking + 1);
-	for (let j = 1; j <= lacking; j++) {
+	for (let j = few + 1; j <= lacking; j++) {
 		const step = steps[j] as Float64Array;
 		// What a pack brings, summed, not 1 less what it does not: rare odds keep all their digits.
 		let [some, rest] = [0, 0];
