@@ -11,11 +11,44 @@ const Mean = Type.Number({ minimum: 0 });
 /** Worked out in money: parts of a minor unit. */
 const Amount = Type.Number();
 
+const TradesSchema = Type.Object(
+	{
+		isWithinGroup: said(
+			Optional(Type.Boolean()),
+			'Doubles of a group go for its missing cards, one for one; left out: false.'
+		),
+		othersFor: said(
+			Optional(
+				list(
+					Type.Object(
+						{
+							group: said(Word, 'Key of the harder group.'),
+							doubles: said(
+								Type.Number({ minimum: 0, maximum: 10_000 }),
+								'Doubles of other groups that go for one of its missing cards.'
+							)
+						},
+						closed
+					),
+					60
+				)
+			),
+			'Harder cards for several doubles of others; left out: none.'
+		)
+	},
+	closed
+);
+export type TradesRequest = Static<typeof TradesSchema>;
+
 export const PackOddsInput = Type.Object(
 	{
 		profile: said(PackProfileSchema, 'What the packs hold, and what is lacking.'),
 		packs: said(Type.Integer({ minimum: 1, maximum: 1_000_000 }), 'Packs that are opened.'),
-		points: said(Optional(list(Packs, 2001)), 'Packs at which the curves are told; left out: none.')
+		points: said(
+			Optional(list(Packs, 2001)),
+			'Packs at which the curves are told; left out: none.'
+		),
+		trades: said(Optional(TradesSchema), 'How doubles are traded in the end; left out: not at all.')
 	},
 	closed
 );
@@ -83,6 +116,21 @@ export const PackOddsOutput = Type.Object(
 				closed
 			),
 			'Everything together.'
+		),
+		afterTrades: said(
+			orNull(
+				Type.Array(
+					Type.Object(
+						{
+							key: said(Word, 'Key of the group.'),
+							missing: said(Mean, 'Lacking copies that no double was traded for, on average.'),
+							doubles: said(Mean, 'Doubles that are left.')
+						},
+						closed
+					)
+				)
+			),
+			'Each group after the packs asked for and the trades, where friends have everything; null: no trades are asked for.'
 		)
 	},
 	closed
@@ -122,38 +170,7 @@ export const SimulatePacksInput = Type.Object(
 			Optional(Type.Number({ minimum: 0.1, maximum: 9 })),
 			'It ends after so long, with the runs that are done; left out: 8.'
 		),
-		trades: said(
-			Optional(
-				Type.Object(
-					{
-						isWithinGroup: said(
-							Optional(Type.Boolean()),
-							'Doubles of a group go for its missing cards, one for one; left out: false.'
-						),
-						othersFor: said(
-							Optional(
-								list(
-									Type.Object(
-										{
-											group: said(Word, 'Key of the harder group.'),
-											doubles: said(
-												Type.Number({ minimum: 0, maximum: 10_000 }),
-												'Doubles of other groups that go for one of its missing cards.'
-											)
-										},
-										closed
-									),
-									60
-								)
-							),
-							'Harder cards for several doubles of others; left out: none.'
-						)
-					},
-					closed
-				)
-			),
-			'How friends trade; left out: not at all.'
-		)
+		trades: said(Optional(TradesSchema), 'How friends trade; left out: not at all.')
 	},
 	closed
 );

@@ -4,10 +4,9 @@ import type { PacksAsk } from '$lib/server/packs/packs-view';
 import { readPreference } from '$lib/server/preferences/preferences';
 import { readQuery } from '$lib/server/read-query';
 import { pageTask } from '$lib/server/workers/file-task';
+import { USUAL_EXTRA } from './usual-extra';
 import type { PageServerLoad } from './$types';
 
-/** Doubles of commons bring next to nothing (● under 1.00 a card goes into a box), others perhaps a quarter: a rule of thumb of ours, in plain sight. */
-const USUAL_EXTRA = { percent: 25, fromMinor: 100 };
 const MOST_PACKS = 2000;
 
 export const load: PageServerLoad = async ({ url, depends, request }) => {

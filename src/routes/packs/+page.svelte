@@ -7,6 +7,7 @@
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import PackCurves from './PackCurves.svelte';
 	import PackGroups from './PackGroups.svelte';
+	import SimulationPane from './SimulationPane.svelte';
 	import StopVerdict from './StopVerdict.svelte';
 
 	let { data } = $props();
@@ -95,6 +96,9 @@
 		<StopVerdict {plan} {currency} />
 		<PackCurves {plan} {currency} />
 		<PackGroups {plan} packs={kind.packs} />
+		{#key `${data.goal.id} ${kind.key}`}
+			<SimulationPane goal={data.goal.id} pack={kind.key} groups={plan.groups} />
+		{/key}
 		{#if plan.unstated.length > 0 || plan.elsewhere > 0 || plan.unpriced > 0}
 			<ul class="mt-3 max-w-3xl list-disc pl-5 text-sm quiet">
 				{#if plan.unstated.length > 0}<li>

@@ -1,15 +1,10 @@
 <script lang="ts">
 	import type { PacksPlan } from '$lib/core/packs/plan-packs';
 	import { countOf, formatCount } from '$lib/ui/numerals';
+	import { oddsText } from './odds-text';
 
 	/** What so many packs promise, group by group. */
 	let { plan, packs }: { plan: PacksPlan; packs: number } = $props();
-	const oddsText = (comes: PacksPlan['groups'][number]['comes']) =>
-		comes.sort === 'count'
-			? `${comes.count} a pack`
-			: comes.cards === 1
-				? `1:${comes.packs}`
-				: `${comes.cards} in ${comes.packs}`;
 	const rows = $derived(
 		plan.groups.flatMap((group) => {
 			const odds = plan.odds.groups.find(({ key }) => key === group.key);
@@ -48,7 +43,7 @@
 			{#each rows as { group, odds } (group.key)}
 				<tr>
 					<th scope="row" class="font-normal">{group.name}</th>
-					<td>{oddsText(group.comes)}</td>
+					<td>{group.perBox === null ? oddsText(group.comes) : `${group.perBox} a box`}</td>
 					<td class="text-right">{formatCount(group.versions.length)}</td>
 					<td class="text-right font-semibold">{formatCount(group.lacking)}</td>
 					<td class="text-right estimate">{amount(odds.expected)}</td>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { stopAdvice } from '$lib/core/packs/stop/stop-advice';
 	import type { PacksPlan } from '$lib/core/packs/plan-packs';
 	import { countOf, formatMoney } from '$lib/ui/numerals';
 
@@ -12,21 +13,24 @@
 	const single = $derived(plan.stop?.options.find(({ key }) => key === 'pack'));
 	const box = $derived(plan.stop?.options.find(({ key }) => key === 'box'));
 	const next = $derived((box ?? single)?.next);
-	const best = $derived(single?.best);
-	const lacking = $derived(plan.groups.reduce((sum, group) => sum + group.lacking, 0));
+	const advice = $derived(plan.stop && stopAdvice(plan.stop));
+	/** Of whole boxes, where they are as good. */
+	const best = $derived((advice?.sort === 'boxes' ? box : single)?.best);
 </script>
 
 <section class="mb-4 max-w-3xl" aria-label="When to stop" data-testid="verdict">
-	{#if lacking === 0}
+	{#if plan.lacking === 0}
 		<p class="font-serif text-2xl">Nothing that such packs hold is missing.</p>
 	{:else if !plan.stop || !best}
 		<p class="font-serif text-2xl">Say what a pack costs to see when to stop.</p>
 	{:else}
 		<p class="font-serif text-2xl">
-			{#if plan.stop.isNone}
+			{#if advice?.sort === 'none'}
 				Open none: singles cost less.
-			{:else if single?.isAtMost}
+			{:else if advice?.sort === 'all'}
 				Open as many as there are: doubles bring more than a pack costs.
+			{:else if advice?.sort === 'boxes'}
+				Open {advice.boxes === 1 ? 'one more box' : `${advice.boxes} more boxes`}, then buy singles.
 			{:else}
 				Open {countOf(best.packs, 'pack')}, then buy singles.
 			{/if}

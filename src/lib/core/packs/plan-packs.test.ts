@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest';
 import { resolveRelease } from '../checklist/draft/resolve-release.ts';
-import { planPacks, type PacksAsked, type PackWant } from './plan-packs.ts';
+import type { PackType } from '../checklist/release.ts';
+import { packsBring, planPacks, type PacksAsked, type PackWant } from './plan-packs.ts';
 
 const cards = (count: number, prefix = '') =>
 	Array.from({ length: count }, (_, i) => ({ number: `${prefix}${i + 1}` }));
@@ -80,4 +81,14 @@ test('nothing lacking, and a pack of which nothing is known', () => {
 	expect(done?.odds.goal).toMatchObject({ chanceComplete: 1, packsToComplete: 0 });
 	expect(done?.stop).toMatchObject({ isNone: true, noneMinor: 0 });
 	expect(plan([], {}, 'tin')).toBeNull();
+});
+
+test('what a sealed box brings when it is opened is what the next box brings', () => {
+	const pack = release.packTypes[0] as PackType;
+	const wants = [want('base-1', 500), want('fresnel-f2', 300)];
+	const rules = { packs: 10, postageMinor: 20, extra: { share: 0.2, fromMinor: 100 } };
+	const next = plan(wants, rules)?.stop?.options.find(({ key }) => key === 'box')?.next;
+	expect(packsBring({ release, pack, wants, ...rules })).toBeCloseTo(next?.bringsMinor ?? NaN, 8);
+	expect(packsBring({ release, pack, wants: [], ...rules })).toBe(0);
+	expect(packsBring({ release, pack: { key: 'tin', name: 'Tin' }, wants, ...rules })).toBeNull();
 });

@@ -1,7 +1,7 @@
 import { group, mean, sum } from 'd3-array';
 import type { PackType, Release } from '../checklist/release.ts';
 import { packOdds, type PackOdds } from './odds/pack-odds.ts';
-import type { PackGroup } from './profile/pack-profile.ts';
+import type { PackGroup, PackProfile } from './profile/pack-profile.ts';
 import {
 	profileOfRelease,
 	type NamedGroup,
@@ -19,30 +19,38 @@ export interface PackWant {
 	readonly cardMinor: number | null;
 }
 
-export interface PacksAsked {
+/** Packs of a kind, and what is lacking. */
+export interface PacksWanted {
 	readonly release: Release;
 	/** A kind that holds cards itself. */
 	readonly pack: PackType;
 	readonly wants: readonly PackWant[];
 	/** Packs that may be opened. */
 	readonly packs: number;
-	/** Of a pack, in the currency of the wants; null: nobody knows, and nothing is said of when to stop. */
-	readonly priceMinor: number | null;
 	/** What postage adds to a single. */
 	readonly postageMinor: number;
 	/** A copy that fills nothing brings this part of what it costs, if it costs so much; else nothing: commons go for next to nothing. */
 	readonly extra: { readonly share: number; readonly fromMinor: number };
 }
 
+export interface PacksAsked extends PacksWanted {
+	/** Of a pack, in the currency of the wants; null: nobody knows, and nothing is said of when to stop. */
+	readonly priceMinor: number | null;
+}
+
 /** A group as it is told: its odds, and what is lacking of it. */
 export interface PlannedGroup extends NamedGroup {
 	readonly comes: PackGroup['comes'];
+	/** So many in every box for certain, with the others of its place; null: chance decides. */
+	readonly perBox: number | null;
 	readonly lacking: number;
 }
 
 /** What opening packs promises for what is lacking. */
 export interface PacksPlan {
 	readonly groups: readonly PlannedGroup[];
+	/** Copies lacking in all groups. */
+	readonly lacking: number;
 	readonly odds: PackOdds;
 	/** Groups that such packs may hold and of which something is lacking, but nobody states their odds. */
 	readonly unstated: readonly { readonly name: string; readonly lacking: number }[];
@@ -67,7 +75,75 @@ const PRICES = 6;
  * counts for the one that comes most often. Null: the pack holds nothing whose odds are known.
  */
 export function planPacks(asked: PacksAsked): PacksPlan | null {
-	const { release, pack, wants, priceMinor } = asked;
+	const { pack, priceMinor } = asked;
+	const held = heldBy(asked);
+	if (!held) return null;
+	const { profile, groups, unstated, lacking, open, elsewhere, unpriced } = held;
+	const horizon = Math.min(MOST_PACKS, Math.max(asked.packs, 6 * (pack.packsPerBox ?? 0), 40));
+	const points = Array.from({ length: POINTS + 1 }, (_, i) => Math.round((horizon * i) / POINTS));
+	return {
+		groups: groups.map((each): PlannedGroup => ({
+			...each,
+			comes: profile.groups.find(({ key }) => key === each.key)?.comes ?? {
+				...{ sort: 'count', count: 0, isAllDifferent: true }
+			},
+			perBox: perBoxOf(profile, each.key),
+			lacking: sum(each.versions, (version) => lacking.get(version) ?? 0)
+		})),
+		lacking: sum(lacking.values()),
+		odds: packOdds(profile, asked.packs, [...new Set(points)]),
+		unstated: unstated
+			.map(({ name, versions }) => ({
+				name,
+				lacking: sum(versions, (version) => open.get(version) ?? 0)
+			}))
+			.filter(({ lacking: count }) => count > 0),
+		...{ elsewhere, unpriced },
+		stop: priceMinor === null ? null : stopFor(asked, held, priceMinor)
+	};
+}
+
+function perBoxOf({ groups, guarantees }: PackProfile, key: string): number | null {
+	const slot = groups.find((each) => each.key === key)?.slot;
+	return guarantees.find((guarantee) => guarantee.slot === slot)?.count ?? null;
+}
+
+/**
+ * What so many packs bring on average: singles of what is lacking that need not be bought, and what extra copies bring; in
+ * minor units. Null: the pack holds nothing whose odds are known.
+ */
+export function packsBring(wanted: PacksWanted): number | null {
+	const held = heldBy(wanted);
+	if (!held) return null;
+	const { packs } = wanted;
+	const { detailed, priced } = pricedProfile(wanted, held);
+	const option = {
+		key: 'pack',
+		profile: detailed,
+		priceMinor: 0,
+		packsTogether: packs,
+		most: packs
+	};
+	return whenToStop([option], priced).options[0]?.next.bringsMinor ?? null;
+}
+
+/** What a pack holds, with what is lacking of it and what that costs. */
+export interface Held extends ReleasePack {
+	/** By version. */
+	readonly lacking: ReadonlyMap<string, number>;
+	readonly prices: ReadonlyMap<string, number>;
+	/** Lacking versions that no group of it has. */
+	readonly open: ReadonlyMap<string, number>;
+	readonly elsewhere: number;
+	readonly unpriced: number;
+}
+
+/** What a pack holds of what is wanted; null: nothing of it is known. */
+export function heldBy({
+	release,
+	pack,
+	wants
+}: Pick<PacksWanted, 'release' | 'pack' | 'wants'>): Held | null {
 	const bare = profileOfRelease(release, pack, () => 0);
 	if (bare.profile.groups.length === 0) return null;
 	const rateOf = new Map(
@@ -94,41 +170,29 @@ export function planPacks(asked: PacksAsked): PacksPlan | null {
 		if (cardMinor === null) unpriced += quantity;
 		else prices.set(version, cardMinor);
 	}
-	const { profile, groups, unstated } = profileOfRelease(
-		release,
-		pack,
-		(version) => lacking.get(version) ?? 0
-	);
-	const horizon = Math.min(MOST_PACKS, Math.max(asked.packs, 6 * (pack.packsPerBox ?? 0), 40));
-	const points = Array.from({ length: POINTS + 1 }, (_, i) => Math.round((horizon * i) / POINTS));
-	return {
-		groups: groups.map((each): PlannedGroup => ({
-			...each,
-			comes: profile.groups.find(({ key }) => key === each.key)?.comes ?? {
-				...{ sort: 'count', count: 0, isAllDifferent: true }
-			},
-			lacking: sum(each.versions, (version) => lacking.get(version) ?? 0)
-		})),
-		odds: packOdds(profile, asked.packs, [...new Set(points)]),
-		unstated: unstated
-			.map(({ name, versions }) => ({
-				name,
-				lacking: sum(versions, (version) => open.get(version) ?? 0)
-			}))
-			.filter(({ lacking: count }) => count > 0),
-		...{ elsewhere, unpriced },
-		stop: priceMinor === null ? null : stopFor(asked, profile, groups, lacking, prices, priceMinor)
-	};
+	const known = profileOfRelease(release, pack, (version) => lacking.get(version) ?? 0);
+	return { ...known, lacking, prices, open, elsewhere, unpriced };
 }
 
-function stopFor(
-	{ pack, packs, postageMinor, extra }: PacksAsked,
-	profile: ReleasePack['profile'],
-	groups: readonly NamedGroup[],
-	lacking: ReadonlyMap<string, number>,
-	prices: ReadonlyMap<string, number>,
-	priceMinor: number
-): StopPlan {
+function stopFor(asked: PacksAsked, held: Held, priceMinor: number): StopPlan {
+	const { detailed, priced } = pricedProfile(asked, held);
+	const perBox = asked.pack.packsPerBox ?? 1;
+	const most = Math.min(MOST_PACKS, Math.max(asked.packs, BOXES * perBox, LEAST_PACKS));
+	const option = { profile: detailed, priceMinor, most };
+	return whenToStop(
+		[
+			{ key: 'pack', packsTogether: 1, ...option },
+			...(perBox > 1 ? [{ key: 'box', packsTogether: perBox, ...option }] : [])
+		],
+		priced
+	);
+}
+
+/** The profile with its cards by what they cost. */
+function pricedProfile(
+	{ postageMinor, extra }: PacksWanted,
+	{ profile, groups, lacking, prices }: Held
+) {
 	const priced = new Map(
 		groups.map(({ key, versions }) => [
 			key,
@@ -146,16 +210,7 @@ function stopFor(
 		...profile,
 		groups: profile.groups.map((each) => ({ ...each, classes: priced.get(each.key) ?? [] }))
 	};
-	const perBox = pack.packsPerBox ?? 1;
-	const most = Math.min(MOST_PACKS, Math.max(packs, BOXES * perBox, LEAST_PACKS));
-	const option = { profile: detailed, priceMinor, most };
-	return whenToStop(
-		[
-			{ key: 'pack', packsTogether: 1, ...option },
-			...(perBox > 1 ? [{ key: 'box', packsTogether: perBox, ...option }] : [])
-		],
-		priced
-	);
+	return { detailed, priced };
 }
 
 /** Cards by what is lacking of them and about what they cost; of what has no price a double brings nothing. */

@@ -136,3 +136,13 @@ function no(message: string, remedy = 'Write it as 13.75 or 13,75.'): Outcome<ne
 function clip(text: string): string {
 	return text.length > 40 ? `${text.slice(0, 39)}…` : text;
 }
+
+/**
+ * Reads an amount in the currency that it says, or else in the usual one.
+ *
+ * @example [parseAnyAmount('3 USD', 'EUR'), parseAnyAmount('3', 'EUR')].map((read) => read.ok && read.value.currency) // ['USD', 'EUR']
+ */
+export function parseAnyAmount(text: string, usual: string): Outcome<Amount> {
+	const said = parseAmount(text, null);
+	return said.ok ? said : parseAmount(text, usual);
+}

@@ -8,6 +8,8 @@ import {
 	copies,
 	dividers,
 	goals,
+	openedPiles,
+	openings,
 	offerBundles,
 	offers,
 	orderLines,
@@ -17,6 +19,7 @@ import {
 	pricePoints,
 	referencePictures,
 	releases,
+	sealedLots,
 	sections,
 	variants,
 	wantMarks
@@ -30,6 +33,8 @@ const HANGS_ON_A_RELEASE = [
 	referencePictures,
 	priceLumps,
 	pricePoints,
+	sealedLots,
+	openings,
 	wantMarks,
 	offers,
 	offerBundles,
@@ -73,6 +78,12 @@ export function removeRelease(collection: Collection, key: string): Promise<bool
 			.selectDistinct({ id: orderLines.orderId })
 			.from(orderLines)
 			.where(eq(orderLines.releaseId, release.id));
+		const opened = await tx
+			.select({ id: openedPiles.id })
+			.from(openedPiles)
+			.innerJoin(openings, eq(openings.id, openedPiles.openingId))
+			.where(eq(openings.releaseId, release.id));
+		await record.remove(openedPiles, ids(opened));
 		for (const table of HANGS_ON_A_RELEASE) {
 			const rows = await tx
 				.select({ id: table.id })

@@ -2,9 +2,12 @@ import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { oddsFit } from '../../core/packs/fit/odds-fit.ts';
 import { packOdds } from '../../core/packs/odds/pack-odds.ts';
+import { tradeDoubles } from '../../core/packs/simulate/trade-doubles.ts';
 import type { PackProfile } from '../../core/packs/profile/pack-profile.ts';
 import { resolveProfile, type RawProfile } from '../../core/packs/profile/resolve-profile.ts';
-import { simulatePacks, type SimulationResult } from '../../core/packs/simulate/simulate-packs.ts';
+import type { TradeRules } from '../../core/packs/simulate/pack-game.ts';
+import { besideFormula } from '../../core/packs/simulate/beside-formula.ts';
+import { simulatePacks } from '../../core/packs/simulate/simulate-packs.ts';
 import { whenToStop, type PricedClass } from '../../core/packs/stop/when-to-stop.ts';
 import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
 import {
@@ -19,6 +22,7 @@ import {
 	type OddsFitRequest,
 	type PackOddsRequest,
 	type SimulatePacksRequest,
+	type TradesRequest,
 	type WhenToStopRequest
 } from '../../schemas/compute-packs.ts';
 import { defineComputation } from './define-computation.ts';
@@ -47,17 +51,43 @@ export const packOddsComputation = defineComputation({
 		'What packs promise: copies, different and missing cards, doubles, the chance to be complete and the packs that takes.',
 	input: PackOddsInput,
 	output: PackOddsOutput,
-	run({ profile, packs, points = [] }: PackOddsRequest) {
+	run({ profile, packs, points = [], trades }: PackOddsRequest) {
 		const read = readProfiles([['/profile', profile]]);
 		if (!read.ok) return read;
-		return good(packOdds(read.value[0] as PackProfile, packs, points));
+		const traded = readTrades(trades ?? {}, read.value);
+		if (!traded.ok) return traded;
+		const odds = packOdds(read.value[0] as PackProfile, packs, points);
+		const afterTrades = trades
+			? tradeDoubles(odds.groups, traded.value).map(({ key, missing, doubles }) => ({
+					...{ key, missing, doubles }
+				}))
+			: null;
+		return good({ ...odds, afterTrades });
 	}
 });
 
-const USUAL = { runs: 10_000, most: 1_000_000, seed: 1, seconds: 8 };
-/** Standard errors within which mean and formula agree. */
-const ERRORS = 4;
+/** Reads how friends trade, with all problems. */
+function readTrades(
+	{ isWithinGroup = false, othersFor = [] }: TradesRequest,
+	profiles: readonly PackProfile[]
+): Outcome<TradeRules> {
+	const keys = new Set(profiles.flatMap(({ groups }) => groups.map(({ key }) => key)));
+	const problems = [
+		...repeated('trades/othersFor', 'group', othersFor),
+		...othersFor.flatMap(({ group }, i): readonly Problem[] => {
+			if (keys.has(group)) return [];
+			const message = `there is no group "${group}"`;
+			return [{ pointer: `/trades/othersFor/${i}/group`, message, remedy: 'Name one of them.' }];
+		})
+	];
+	if (problems.length > 0) return bad(problems);
+	return good({
+		isWithinGroup,
+		othersFor: Object.fromEntries(othersFor.map(({ group, doubles }) => [group, doubles]))
+	});
+}
 
+const USUAL = { runs: 10_000, most: 1_000_000, seed: 1, seconds: 8 };
 export const simulatePacksComputation = defineComputation({
 	name: 'simulate-packs',
 	summary:
@@ -70,25 +100,13 @@ export const simulatePacksComputation = defineComputation({
 			parts.map(({ profile }, i) => [`/parts/${i}/profile`, profile] as const)
 		);
 		if (!read.ok) return read;
-		const keys = new Set(read.value.flatMap(({ groups }) => groups.map(({ key }) => key)));
-		const { isWithinGroup = false, othersFor = [] } = trades;
-		const problems = [
-			...repeated('trades/othersFor', 'group', othersFor),
-			...othersFor.flatMap(({ group }, i): readonly Problem[] => {
-				if (keys.has(group)) return [];
-				const message = `there is no group "${group}"`;
-				return [{ pointer: `/trades/othersFor/${i}/group`, message, remedy: 'Name one of them.' }];
-			})
-		];
-		if (problems.length > 0) return bad(problems);
+		const traded = readTrades(trades, read.value);
+		if (!traded.ok) return traded;
 		const generator = xoroshiro128plus(request.seed ?? USUAL.seed);
 		const profiles = read.value.map((profile, i) => ({ profile, packs: parts[i]?.packs ?? 1 }));
 		const simulation = {
 			...{ parts: profiles, runs: request.runs ?? USUAL.runs, most },
-			trades: {
-				isWithinGroup,
-				othersFor: Object.fromEntries(othersFor.map(({ group, doubles }) => [group, doubles]))
-			}
+			trades: traded.value
 		};
 		const end = performance.now() + seconds * 1000;
 		const work = simulatePacks(
@@ -98,23 +116,9 @@ export const simulatePacksComputation = defineComputation({
 		);
 		let step = work.next();
 		while (!step.done) step = work.next();
-		const isPlain = !isWithinGroup && othersFor.length === 0 && profiles.length === 1;
-		const [only] = profiles;
-		const hasFormula = isPlain && only?.packs === 1 && only.profile.guarantees.length === 0;
-		return good({ ...step.value, formula: hasFormula ? beside(step.value, only.profile) : null });
+		return good({ ...step.value, formula: besideFormula(step.value, simulation) });
 	}
 });
-
-/** The mean beside the formula. */
-function beside({ runs, complete, mean, standardError }: SimulationResult, profile: PackProfile) {
-	if (complete < runs || mean === null || standardError === null) return null;
-	const { packsToComplete, isExact } = packOdds(profile, 1).goal;
-	if (packsToComplete === null) return null;
-	const off = mean - packsToComplete;
-	const errorsOff = standardError > 0 ? off / standardError : Math.abs(off) < 1e-6 ? 0 : Infinity;
-	const told = Number.isFinite(errorsOff) ? errorsOff : Number.MAX_SAFE_INTEGER;
-	return { packsToComplete, isExact, errorsOff: told, agrees: Math.abs(told) <= ERRORS };
-}
 
 export const whenToStopComputation = defineComputation({
 	name: 'when-to-stop',

@@ -83,9 +83,11 @@ export const EXAMPLES: Readonly<Record<string, { body: unknown; holds: unknown }
 				]
 			},
 			packs: 2,
-			points: [0, 1, 2]
+			points: [0, 1, 2],
+			trades: { isWithinGroup: true }
 		},
 		holds: {
+			afterTrades: [{ key: 'base', missing: 0 }, {}],
 			groups: [
 				{ key: 'base', expected: 2, missing: 0.5, chanceComplete: 0.5, packsToComplete: 3 },
 				{}
@@ -93,6 +95,74 @@ export const EXAMPLES: Readonly<Record<string, { body: unknown; holds: unknown }
 			curves: [{ missing: [2, 1, 0.5] }, { chanceComplete: [1, 1, 1] }],
 			goal: { chances: [0, 0, 0.5], packsToComplete: 3, isExact: true }
 		}
+	},
+	'opened-packs': {
+		body: {
+			profile: {
+				groups: [
+					{ key: 'base', cards: 4, comes: { sort: 'count', count: 2 } },
+					{ key: 'insert', cards: 1, comes: { sort: 'odds', cards: 1, packs: 2 } }
+				]
+			},
+			versions: [
+				{ group: 'base', versions: ['b1', 'b2', 'b3', 'b4'] },
+				{ group: 'insert', versions: ['i1'] }
+			],
+			piles: [
+				{
+					packs: 1,
+					pulls: [
+						{ version: 'b1', quantity: 1, isNew: true },
+						{ version: 'b2', quantity: 1 }
+					]
+				},
+				{
+					packs: 1,
+					pulls: [
+						{ version: 'b1', quantity: 1 },
+						{ version: 'x', quantity: 1 }
+					]
+				}
+			],
+			packMinor: 300,
+			share: {
+				rules: 'Ada: Dogs\nBo:\nrest: Bo',
+				cards: [{ version: 'b1', group: 'Dogs', valueMinor: 40 }]
+			}
+		},
+		holds: {
+			...{ packs: 2, cards: 4, strangers: [{ version: 'x', quantity: 1 }] },
+			lines: [
+				{ key: 'base', found: 3, expected: 4, low: 4, high: 4, verdict: null },
+				{ key: 'insert', found: 0, expected: 1, verdict: 'too few packs' }
+			],
+			points: [{ costPerNewMinor: 300 }, { packs: 2, fresh: 1, costPerNewMinor: 600 }],
+			shares: [
+				{ name: 'Ada', count: 2, valueMinor: 80, unpriced: 0 },
+				{ name: 'Bo', count: 2, unpriced: 2 }
+			]
+		}
+	},
+	'compare-sealed': {
+		body: {
+			...{ packs: 36, costMinor: 8000, valueMinor: 20_000, trust: 'certain', bringsMinor: 9000 },
+			rules: { feePercent: 10, sendMinor: 500, yearlyPercent: 10, years: 2, elsewherePercent: 0 }
+		},
+		holds: {
+			best: 'keep',
+			sellMinor: 17_500,
+			keepMinor: 21_280,
+			openMinor: 9000,
+			gainMinor: 12_000
+		}
+	},
+	'hidden-tiles': {
+		body: { cards: [{ tiles: 2, missing: 1, unopened: 3 }] },
+		holds: { cards: [{ copies: 2, chance: 0.875 }], nearest: { card: 0, copies: 2 } }
+	},
+	'last-cards': {
+		body: { cards: 2, perPack: 1 },
+		holds: { all: 3, lastCards: 1, stages: [{ missing: 2 }, { packs: 1 }, { packs: 3 }] }
 	},
 	'simulate-packs': {
 		body: {

@@ -42,6 +42,12 @@ import { matchHoldingsComputation } from './match-holdings.ts';
 import { pairGroupsComputation } from './pair-groups.ts';
 import { checkInComputation, shipNowComputation } from './orders.ts';
 import {
+	compareSealedComputation,
+	hiddenTilesComputation,
+	lastCardsComputation,
+	openedPacksComputation
+} from './opened-packs.ts';
+import {
 	oddsFitComputation,
 	packOddsComputation,
 	simulatePacksComputation,
@@ -101,6 +107,10 @@ export const COMPUTATIONS: readonly Computation[] = [
 	checkInComputation,
 	shipNowComputation,
 	packOddsComputation,
+	compareSealedComputation,
+	hiddenTilesComputation,
+	lastCardsComputation,
+	openedPacksComputation,
 	simulatePacksComputation,
 	whenToStopComputation,
 	oddsFitComputation

@@ -3,6 +3,7 @@ import type { Static, TSchema } from 'typebox';
 import { formatProblem } from '../../core/problem.ts';
 import { readChecklistJson } from '../../formats/checklist-json.ts';
 import { BuyingDemoSchema } from '../../schemas/buying-demo.ts';
+import { PacksDemoSchema } from '../../schemas/packs-demo.ts';
 import { BasementSchema } from '../../schemas/basement.ts';
 import { CollectorSchema, type Collector } from '../../schemas/collector.ts';
 import { checkAgainst } from '../../schemas/validator.ts';
@@ -21,6 +22,7 @@ import { importRelease } from '../checklists/import-release.ts';
 import { countReleases } from '../releases/list-releases.ts';
 import { keepSampleClock } from '../preferences/sample-clock.ts';
 import { buyingSteps } from './buying.ts';
+import { packsSteps } from './packs.ts';
 import { basementSteps } from './basement.ts';
 import type { DemoStep } from './demo-step.ts';
 import { keepLookAlikes } from '../telling/look-alikes.ts';
@@ -32,7 +34,7 @@ const checklists = import.meta.glob<string>('/demo/*.checklist.json', {
 	import: 'default'
 });
 const documents = import.meta.glob<string>(
-	['/demo/collector.json', '/demo/basement.json', '/demo/buying.json'],
+	['/demo/collector.json', '/demo/basement.json', '/demo/buying.json', '/demo/packs.json'],
 	{
 		query: '?raw',
 		import: 'default'
@@ -87,6 +89,7 @@ async function loadInto(
 	const collector = await readDocument('/demo/collector.json', CollectorSchema);
 	const basement = await readDocument('/demo/basement.json', BasementSchema);
 	const buying = await readDocument('/demo/buying.json', BuyingDemoSchema);
+	const packs = await readDocument('/demo/packs.json', PacksDemoSchema);
 	const at = (when: string): Collection => ({ ...collection, now: () => when });
 	for (const read of Object.values(checklists)) {
 		must(await importRelease(at(collector.begun), must(readChecklistJson(await read()))));
@@ -137,9 +140,12 @@ async function loadInto(
 				: []
 		)
 	);
-	const inOrder = [...steps, ...basementSteps(basement), ...buyingSteps(buying)].sort((a, b) =>
-		a.when.localeCompare(b.when)
-	);
+	const inOrder = [
+		...steps,
+		...basementSteps(basement),
+		...buyingSteps(buying),
+		...packsSteps(packs)
+	].sort((a, b) => a.when.localeCompare(b.when));
 	await settle(collector.begun);
 	for (const [done, { when, take }] of inOrder.entries()) {
 		tell(done, inOrder.length);

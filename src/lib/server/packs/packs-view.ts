@@ -1,19 +1,8 @@
-import { eq } from 'drizzle-orm';
-import { neighbourPrices } from '../../core/buying/prices/neighbour-price.ts';
-import { middleOf } from '../../core/buying/prices/price.ts';
-import { isBought } from '../../core/copies/copy-record.ts';
-import { planPacks, type PackWant } from '../../core/packs/plan-packs.ts';
+import { planPacks } from '../../core/packs/plan-packs.ts';
 import { profileOfRelease } from '../../core/packs/profile/profile-of-release.ts';
-import type { GoalId, ReleaseId } from '../../core/row-id.ts';
-import { convertMinor } from '../../core/worth/exchange-rates.ts';
-import { BUYING_RULES } from '../buying/buying-rules.ts';
-import { finishSlots } from '../buying/finish-slots.ts';
-import { readPriceBook } from '../buying/prices/read-price-book.ts';
+import type { GoalId } from '../../core/row-id.ts';
 import type { Reader } from '../database/open.ts';
-import { goals, releases } from '../database/tables/index.ts';
-import { workOutGoals } from '../goals/work-out-goals.ts';
-import { EXCHANGE_RATES } from '../preferences/exchange-rates.ts';
-import { readPreference } from '../preferences/preferences.ts';
+import { readPackGround, statedPrice } from './pack-ground.ts';
 
 /** What is asked of packs. */
 export interface PacksAsk {
@@ -33,13 +22,10 @@ export interface PacksAsk {
 
 /** What packs promise for what a goal lacks. */
 export async function packsView(db: Reader, ask: PacksAsk) {
-	const { currency } = await readPreference(db, BUYING_RULES);
-	const rates = await readPreference(db, EXCHANGE_RATES);
-	const all = await db.select({ id: goals.id, name: goals.name }).from(goals);
-	const chosen = all.find(({ id }) => id === ask.goal) ?? all[0];
-	const [state] = chosen ? await workOutGoals(db, ({ id }) => id === chosen.id, isBought) : [];
-	if (!chosen || !state) return { currency, goals: all, goal: null, problems: [] };
-	const kinds = state.releases.flatMap((release) =>
+	const ground = await readPackGround(db, ask.goal);
+	const { currency, rates, goals, goal, wants } = ground;
+	if (!goal) return { currency, goals, goal, problems: [] };
+	const kinds = ground.releases.flatMap((release) =>
 		release.packTypes
 			.filter(({ packs }) => packs === undefined)
 			.filter((pack) => profileOfRelease(release, pack, () => 0).profile.groups.length > 0)
@@ -50,31 +36,13 @@ export async function packsView(db: Reader, ask: PacksAsk) {
 	);
 	const kind = kinds.find(({ key }) => key === ask.pack) ?? kinds[0];
 	const head = {
-		...{ currency, goals: all, goal: chosen },
+		...{ currency, goals, goal },
 		kinds: kinds.map(({ key, name }) => ({ key, name }))
 	};
 	if (!kind) return { ...head, kind: null, plan: null, problems: [] };
-	const ids = new Map<ReleaseId, string>();
-	for (const { key } of state.releases) {
-		const [row] = await db.select({ id: releases.id }).from(releases).where(eq(releases.key, key));
-		if (row) ids.set(row.id, key);
-	}
-	const { points, lumps, problems: misfits } = await readPriceBook(db, ids, currency);
-	const problems = [...misfits];
-	const slots = finishSlots(state, points, { currency, rates });
-	const estimate = neighbourPrices(slots, lumps.get(chosen.id) ?? []);
-	const wants = slots.map((slot): PackWant => {
-		const price = slot.price ?? estimate(slot);
-		return {
-			...{ versions: slot.versions, quantity: slot.quantity },
-			cardMinor: price && middleOf(price)
-		};
-	});
+	const problems = [...ground.problems];
 	const { pack, release } = kind;
-	const stated =
-		pack.priceMinor === undefined
-			? null
-			: convertMinor(pack.priceMinor, pack.currency ?? currency, currency, rates);
+	const stated = statedPrice(pack, currency, rates);
 	if (ask.priceMinor === null && pack.priceMinor !== undefined && stated === null) {
 		const code = pack.currency ?? currency;
 		problems.push({

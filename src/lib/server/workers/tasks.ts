@@ -1,6 +1,10 @@
 import type { LabelGrid } from '../../core/print/label-grid.ts';
 import { printBinder, type BinderSheet, type PrintOptions } from '../binders/print-sheets.ts';
 import { readBinder } from '../binders/read-binder.ts';
+import { openingView } from '../packs/openings/openings-view.ts';
+import { sealedView, type SealedAsk } from '../packs/sealed/sealed-view.ts';
+import { lastCardsView, type LastCardsAsk } from '../packs/last-cards-view.ts';
+import { simulateGoal, type SimulationAsk, type SimulationTold } from '../packs/simulate-goal.ts';
 import { packsView, type PacksAsk } from '../packs/packs-view.ts';
 import { conditionView, type ConditionAsk } from '../buying/condition/condition-view.ts';
 import { finishView } from '../buying/finish/finish-view.ts';
@@ -32,7 +36,7 @@ import { printChecklist } from '../releases/print-checklist.ts';
 import { groupPhotos } from '../telling/group-photos.ts';
 import { printSecondPass } from '../telling/print-second-pass.ts';
 import { printTells } from '../telling/print-tells.ts';
-import type { BinderId } from '../../core/row-id.ts';
+import type { BinderId, OpeningId } from '../../core/row-id.ts';
 
 /** What a computation answered: its value as JSON, or why there is none. */
 export type Computed =
@@ -97,6 +101,17 @@ export const TASKS = {
 	conditionView: (ask: ConditionAsk) =>
 		withReader(readSettings(process.env), (db) => conditionView(db, ask)),
 	packsView: (ask: PacksAsk) => withReader(readSettings(process.env), (db) => packsView(db, ask)),
+	/** Packs opened over and over for what a goal lacks, as JSON. */
+	simulateGoal: (ask: SimulationAsk, tell: (told: SimulationTold) => void) =>
+		withReader(readSettings(process.env), async (db) =>
+			JSON.stringify(await simulateGoal(db, ask, tell))
+		),
+	lastCardsView: (ask: LastCardsAsk) =>
+		withReader(readSettings(process.env), (db) => lastCardsView(db, ask)),
+	sealedView: (ask: SealedAsk) =>
+		withReader(readSettings(process.env), (db) => sealedView(db, ask)),
+	openingView: ({ id }: { readonly id: OpeningId }) =>
+		withReader(readSettings(process.env), (db) => openingView(db, id)),
 	tradesView: (choice: TradeChoice) =>
 		withReader(readSettings(process.env), (db) => tradesView(db, choice)),
 	readWants: () => withReader(readSettings(process.env), (db) => readWants(db)),

@@ -43,6 +43,6 @@ export function pullsOf(
 		)
 	].map(([version, quantity]) => ({
 		...{ version, quantity },
-		fresh: (owned.get(version) ?? 0) === 0 && quantity > 0 ? 1 : 0
+		fresh: (owned.get(version) ?? 0) <= 0 && quantity > 0 ? 1 : 0
 	}));
 }

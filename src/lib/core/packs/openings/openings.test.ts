@@ -60,7 +60,7 @@ describe('realised odds', () => {
 	);
 	const pack = {
 		profile,
-		unstated: [],
+		unstated: [{ name: 'Posters', versions: ['poster'] }],
 		groups: profile.groups.map(({ key }) => ({
 			key,
 			name: key.toUpperCase(),
@@ -70,11 +70,17 @@ describe('realised odds', () => {
 
 	// Common practice, no source: 1:3 gives 33 to 40 in a hundred packs; 33.3 on average.
 	test('one in three in a hundred packs, beside what every box holds', () => {
-		const { lines, strangers, packs, cards } = realisedOdds(pack, [
+		const { lines, strangers, unstated, packs, cards } = realisedOdds(pack, [
 			pile(60, { 'base-1': [280, 1], 'insert-1': [20, 1], 'hit-2': [3, 1] }),
-			pile(30, { 'base-2': [138, 1], 'insert-2': [12, 1], 'hit-1': [2, 1], promo: [1, 1] })
+			pile(30, {
+				'base-2': [138, 1],
+				'insert-2': [12, 1],
+				'hit-1': [2, 1],
+				promo: [1, 1],
+				poster: [2, 1]
+			})
 		]);
-		expect([packs, cards]).toEqual([90, 456]);
+		expect([packs, cards]).toEqual([90, 458]);
 		expect(
 			lines.map(({ name, found, expected, low, high, perBox }) => ({
 				...{ name, found, perBox, low, high },
@@ -88,6 +94,7 @@ describe('realised odds', () => {
 		]);
 		expect(lines.map(({ fit }) => fit?.verdict ?? null)).toEqual([null, 'as stated', null]);
 		expect(strangers).toEqual([{ version: 'promo', quantity: 1 }]);
+		expect(unstated).toEqual([{ version: 'poster', quantity: 2 }]);
 	});
 
 	test('nothing opened, and more than packs', () => {

@@ -22,12 +22,18 @@ export interface RealisedLine {
 	readonly fit: OddsFit | null;
 }
 
+interface CameOut {
+	readonly version: string;
+	readonly quantity: number;
+}
+
 export interface RealisedOdds {
 	readonly packs: number;
 	readonly cards: number;
 	readonly lines: readonly RealisedLine[];
-	/** What came although such packs are not known to hold it. */
-	readonly strangers: readonly { readonly version: string; readonly quantity: number }[];
+	/** What came of which nobody states the odds, and what came although such packs are not known to hold it. */
+	readonly unstated: readonly CameOut[];
+	readonly strangers: readonly CameOut[];
 }
 
 /**
@@ -36,7 +42,7 @@ export interface RealisedOdds {
  * and tested at one a pack.
  */
 export function realisedOdds(
-	{ profile, groups }: ReleasePack,
+	{ profile, groups, unstated }: ReleasePack,
 	piles: readonly OpenedPile[]
 ): RealisedOdds {
 	const packs = sum(piles, (pile) => pile.packs);
@@ -63,12 +69,15 @@ export function realisedOdds(
 		).map((fit) => [fit.key, fit])
 	);
 	const known = new Set(groups.flatMap(({ versions }) => versions));
+	const silent = new Set(unstated.flatMap(({ versions }) => versions));
+	const others = [...copies]
+		.filter(([version]) => !known.has(version))
+		.map(([version, quantity]) => ({ version, quantity }));
 	return {
 		packs,
 		cards: sum(copies.values()),
 		lines: lines.map((line) => ({ ...line, fit: fits.get(line.key) ?? null })),
-		strangers: [...copies]
-			.filter(([version]) => !known.has(version))
-			.map(([version, quantity]) => ({ version, quantity }))
+		unstated: others.filter(({ version }) => silent.has(version)),
+		strangers: others.filter(({ version }) => !silent.has(version))
 	};
 }

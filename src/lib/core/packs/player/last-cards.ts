@@ -1,20 +1,21 @@
-import { followMissing, expectedPacks } from '../odds/missing-chain.ts';
+import { sum } from 'd3-array';
+import { expectedPacks, followMissing, type DrawLaw } from '../odds/missing-chain.ts';
 
-/** A set that is opened pack by pack: each holds so many different cards of it. */
+/** A set that is opened pack by pack. */
 export interface LastCardsAsked {
 	readonly cards: number;
 	readonly owned: number;
-	/** Cards of it in a pack. */
-	readonly perPack: number;
+	/** How many different cards of it a pack holds: nine; or one with a chance of a sixth. */
+	readonly draws: DrawLaw;
 }
 
 /** Why the last cards cost most: how long each part of the way takes. */
 export interface LastCards {
 	/** Packs on average until at most so many are missing; from what is missing now down to none. */
 	readonly stages: readonly { readonly missing: number; readonly packs: number }[];
-	/** Missing cards on average after 0, 1, 2 … packs. */
-	readonly curve: readonly number[];
-	/** Packs if every card were a new one. */
+	/** Missing cards on average, at some numbers of packs. */
+	readonly curve: readonly { readonly packs: number; readonly missing: number }[];
+	/** Packs on average if every card were a new one. */
 	readonly least: number;
 	/** Packs on average for all, and for all but the last tenth of the set (rounded down, at least the last card). */
 	readonly all: number;
@@ -25,28 +26,33 @@ export interface LastCards {
 }
 
 const STAGES = 12;
+const POINTS = 80;
+/** The curve goes beyond the average by so much. */
+const BEYOND = 1.3;
 
 /**
  * How many packs each part of a set takes. Packs are independent, all cards of the set equally likely (group drawings: Stadje
  * 1990, from memory; singly n·H(n), Feller, vol. 1).
  *
- * @throws RangeError where a pack holds more than the set, or more is owned than there is
+ * @throws RangeError where a pack holds more than the set, or never any, or more is owned than there is
  */
-export function lastCards({ cards, owned, perPack }: LastCardsAsked): LastCards {
-	if (!(perPack >= 1 && perPack <= cards) || !(owned >= 0 && owned <= cards)) {
-		throw new RangeError(`lastCards: ${perPack} a pack, ${owned} of ${cards} owned`);
+export function lastCards({ cards, owned, draws }: LastCardsAsked): LastCards {
+	const rate = sum(draws, ({ count, chance }) => count * chance);
+	const most = Math.max(...draws.map(({ count }) => count));
+	if (!(rate > 0 && most <= cards) || !(owned >= 0 && owned <= cards)) {
+		throw new RangeError(`lastCards: ${most} a pack, ${owned} of ${cards} owned`);
 	}
 	const missing = cards - owned;
-	const draws = [{ count: perPack, chance: 1 }];
 	const until = (few: number) => (few >= missing ? 0 : expectedPacks(cards, missing, draws, few));
 	const last = Math.min(missing, Math.max(1, Math.floor(cards / 10)));
-	const all = until(0);
-	const beforeLast = until(last);
+	const [all, beforeLast] = [until(0), until(last)];
+	const end = Math.max(1, Math.ceil(BEYOND * all));
+	const course = followMissing(cards, missing, draws, end).missing;
+	const points = Array.from({ length: POINTS + 1 }, (_, i) => Math.round((end * i) / POINTS));
 	return {
 		stages: stagesOf(missing).map((few) => ({ missing: few, packs: until(few) })),
-		curve: followMissing(cards, missing, draws, Math.ceil(1.5 * all)).missing,
-		least: Math.ceil(missing / perPack),
-		...{ all, beforeLast },
+		curve: [...new Set(points)].map((packs) => ({ packs, missing: course[packs] ?? 0 })),
+		...{ least: missing / rate, all, beforeLast },
 		lastCards: last,
 		lastPart: all === 0 ? 0 : (all - beforeLast) / all
 	};

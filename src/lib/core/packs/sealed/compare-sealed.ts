@@ -44,7 +44,7 @@ export interface SealedComparison {
 	readonly keepMinor: number | null;
 	/** What its cards save and bring; null: the release says too little. */
 	readonly openMinor: number | null;
-	/** The most of the three; null: nothing is known. */
+	/** The most of the three; null: nothing is known, or none brings anything. */
 	readonly best: SealedChoice | null;
 	/** What the best is ahead of the next. */
 	readonly aheadMinor: number;
@@ -89,9 +89,9 @@ export function compareSealed(
 	const [first, second] = known;
 	return {
 		...{ sellMinor, keepMinor, openMinor },
-		best: first?.choice ?? null,
+		best: first && first.minor > 0 ? first.choice : null,
 		aheadMinor: (first?.minor ?? 0) - (second?.minor ?? 0),
 		gainMinor: valueMinor === null || costMinor === null ? null : valueMinor - costMinor,
-		isDoubtful: rules.trustPercent[trust] < 100
+		isDoubtful: trust === 'doubtful' || trust === 'resealed'
 	};
 }

@@ -21,6 +21,7 @@ export { lookAlikes } from './look-alikes.ts';
 export { ownKinds } from './own-kinds.ts';
 export { offerBundles, offerRows, offers } from './offers.ts';
 export { bids, orderLines, orders } from './orders.ts';
+export { openedPiles, openings, sealedLots } from './packs.ts';
 export { paletteFinishes } from './palette-finishes.ts';
 export { parallels } from './parallels.ts';
 export { media, photos } from './photos.ts';
