@@ -256,6 +256,39 @@ export const WhenToStopInput = Type.Object(
 			),
 			'Kinds of packs that may be opened.'
 		),
+		formats: said(
+			Optional(
+				list(
+					Type.Object(
+						{
+							key: said(Word, 'Names the format.'),
+							priceMinor: said(Minor, 'Of one.'),
+							parts: said(
+								list(
+									Type.Object(
+										{
+											option: said(Word, 'Key of a kind of pack.'),
+											packs: said(Type.Integer({ minimum: 1, maximum: 1000 }), 'So many of it.')
+										},
+										closed
+									),
+									6,
+									{ minItems: 1 }
+								),
+								'The packs in it.'
+							),
+							most: said(
+								Optional(Type.Integer({ minimum: 0, maximum: 20_000 })),
+								'So many there are; left out: 500.'
+							)
+						},
+						closed
+					),
+					6
+				)
+			),
+			'Formats made of several packs: two ordinary and a bonus pack. Left out: none.'
+		),
 		prices: said(
 			list(
 				Type.Object(

@@ -6,6 +6,7 @@
 	import { countOf } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import PackCurves from './PackCurves.svelte';
+	import PackKinds from './PackKinds.svelte';
 	import PackGroups from './PackGroups.svelte';
 	import SimulationPane from './SimulationPane.svelte';
 	import StopVerdict from './StopVerdict.svelte';
@@ -96,6 +97,9 @@
 		<StopVerdict {plan} {currency} />
 		<PackCurves {plan} {currency} />
 		<PackGroups {plan} packs={kind.packs} />
+		{#if data.compared && data.compared.kinds.length > 0}
+			<PackKinds compared={data.compared} goal={data.goal.id} {currency} />
+		{/if}
 		{#key `${data.goal.id} ${kind.key}`}
 			<SimulationPane goal={data.goal.id} pack={kind.key} groups={plan.groups} />
 		{/key}

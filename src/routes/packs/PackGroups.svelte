@@ -65,4 +65,11 @@
 			</tr>
 		</tfoot>
 	</table>
+	{#if plan.lacking > 0}
+		<p class="mt-1 text-sm quiet" data-testid="pack-trades">
+			Of {amount(plan.trades.missing)} missing then, doubles traded one for one within their group leave
+			{amount(plan.trades.oneForOne)}; {plan.trades.doublesForHarder} more for each harder card leave
+			{amount(plan.trades.forHarder)}, if friends have everything.
+		</p>
+	{/if}
 </section>

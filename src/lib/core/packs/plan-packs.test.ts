@@ -60,6 +60,24 @@ test('what is lacking is counted where it comes from; the rest is told', () => {
 	expect(found?.stop?.options[1]?.next.bringsMinor).toBeCloseTo(brings, 8);
 });
 
+test('what doubles trade for: one for one, then ten for a harder card', () => {
+	const wants = [...cards(20).map((_, i) => want(`base-${i + 1}`)), want('fresnel-f2')];
+	const trades = plan(wants, { packs: 10 })?.trades;
+	// 38 base cards, of which some 17.6 are new; enough doubles for the others, and 18 − 10 × 0.67 to spare.
+	const base = 20 * (1 - 3.8 / 20) ** 10;
+	const fresnel = (1 - 0.2 / 5) ** 10;
+	expect(trades?.missing).toBeCloseTo(base + fresnel, 9);
+	expect(trades?.oneForOne).toBeCloseTo(0, 9);
+	expect(plan([want('fresnel-f2')], { packs: 10 })?.trades).toMatchObject({
+		...{ oneForOne: 0, forHarder: 0, doublesForHarder: 10 }
+	});
+	const few = plan([want('fresnel-f2', 9, 3)], { packs: 1 })?.trades;
+	// A pack has 3.8 cards that are all doubles, and the insert itself comes in one of 25.
+	expect(few?.missing).toBeCloseTo(3 - 0.04, 9);
+	expect(few?.oneForOne).toBeCloseTo(3 - 0.04 - 0.16, 9);
+	expect(few?.forHarder).toBeCloseTo(3 - 0.04 - 0.16 - 0.38, 9);
+});
+
 test('dear packs: open none; cheap ones of much that is lacking: some; without a price nothing is said', () => {
 	const all = cards(20).map((_, i) => want(`base-${i + 1}`, 80));
 	expect(plan(all, { priceMinor: 2000 })?.stop).toMatchObject({ isNone: true });

@@ -1,4 +1,4 @@
-import { group, mean, sum } from 'd3-array';
+import { sum } from 'd3-array';
 import type { PackType, Release } from '../checklist/release.ts';
 import { packOdds, type PackOdds } from './odds/pack-odds.ts';
 import type { PackGroup, PackProfile } from './profile/pack-profile.ts';
@@ -7,7 +7,10 @@ import {
 	type NamedGroup,
 	type ReleasePack
 } from './profile/profile-of-release.ts';
-import { whenToStop, type PricedClass, type StopPlan } from './stop/when-to-stop.ts';
+import type { TradeRules } from './simulate/pack-game.ts';
+import { tradeDoubles } from './simulate/trade-doubles.ts';
+import { pricedClasses, type ExtraRule } from './stop/priced-classes.ts';
+import { whenToStop, type StopPlan } from './stop/when-to-stop.ts';
 
 /** A card that is asked for. */
 export interface PackWant {
@@ -29,8 +32,7 @@ export interface PacksWanted {
 	readonly packs: number;
 	/** What postage adds to a single. */
 	readonly postageMinor: number;
-	/** A copy that fills nothing brings this part of what it costs, if it costs so much; else nothing: commons go for next to nothing. */
-	readonly extra: { readonly share: number; readonly fromMinor: number };
+	readonly extra: ExtraRule;
 }
 
 export interface PacksAsked extends PacksWanted {
@@ -52,6 +54,14 @@ export interface PacksPlan {
 	/** Copies lacking in all groups. */
 	readonly lacking: number;
 	readonly odds: PackOdds;
+	/** Copies missing after the packs asked for, on average; and after trades with friends who have everything. */
+	readonly trades: {
+		readonly missing: number;
+		/** One for one within a group; then also so many doubles for a card of a group by odds. */
+		readonly oneForOne: number;
+		readonly forHarder: number;
+		readonly doublesForHarder: number;
+	};
 	/** Groups that such packs may hold and of which something is lacking, but nobody states their odds. */
 	readonly unstated: readonly { readonly name: string; readonly lacking: number }[];
 	/** By single packs and by boxes; null: nobody says what a pack costs. */
@@ -61,14 +71,14 @@ export interface PacksPlan {
 	readonly unpriced: number;
 }
 
+/** Doubles that go for a harder card: a rule of thumb of ours. */
+const FOR_HARDER = 10;
 /** Points of the curves. */
 const POINTS = 60;
 /** Boxes, and packs, up to which it is looked when to stop. */
 const BOXES = 12;
 const LEAST_PACKS = 120;
 const MOST_PACKS = 2000;
-/** Prices of a group that are told apart; their mean is kept. */
-const PRICES = 6;
 
 /**
  * What packs of a kind promise for what is lacking, and when to stop opening them. A want that several versions may fill
@@ -81,6 +91,7 @@ export function planPacks(asked: PacksAsked): PacksPlan | null {
 	const { profile, groups, unstated, lacking, open, elsewhere, unpriced } = held;
 	const horizon = Math.min(MOST_PACKS, Math.max(asked.packs, 6 * (pack.packsPerBox ?? 0), 40));
 	const points = Array.from({ length: POINTS + 1 }, (_, i) => Math.round((horizon * i) / POINTS));
+	const odds = packOdds(profile, asked.packs, [...new Set(points)]);
 	return {
 		groups: groups.map((each): PlannedGroup => ({
 			...each,
@@ -91,7 +102,7 @@ export function planPacks(asked: PacksAsked): PacksPlan | null {
 			lacking: sum(each.versions, (version) => lacking.get(version) ?? 0)
 		})),
 		lacking: sum(lacking.values()),
-		odds: packOdds(profile, asked.packs, [...new Set(points)]),
+		...{ odds, trades: tradesOf(profile, odds) },
 		unstated: unstated
 			.map(({ name, versions }) => ({
 				name,
@@ -100,6 +111,18 @@ export function planPacks(asked: PacksAsked): PacksPlan | null {
 			.filter(({ lacking: count }) => count > 0),
 		...{ elsewhere, unpriced },
 		stop: priceMinor === null ? null : stopFor(asked, held, priceMinor)
+	};
+}
+
+function tradesOf({ groups }: PackProfile, odds: PackOdds): PacksPlan['trades'] {
+	const harder = groups.filter(({ comes }) => comes.sort === 'odds').map(({ key }) => key);
+	const left = (othersFor: TradeRules['othersFor']) =>
+		sum(tradeDoubles(odds.groups, { isWithinGroup: true, othersFor }), ({ missing }) => missing);
+	return {
+		missing: sum(odds.groups, ({ missing }) => missing),
+		oneForOne: left({}),
+		forHarder: left(Object.fromEntries(harder.map((key) => [key, FOR_HARDER]))),
+		doublesForHarder: FOR_HARDER
 	};
 }
 
@@ -211,25 +234,4 @@ function pricedProfile(
 		groups: profile.groups.map((each) => ({ ...each, classes: priced.get(each.key) ?? [] }))
 	};
 	return { detailed, priced };
-}
-
-/** Cards by what is lacking of them and about what they cost; of what has no price a double brings nothing. */
-function pricedClasses(
-	cards: readonly { readonly lacking: number; readonly minor: number | null }[],
-	postageMinor: number,
-	extra: PacksAsked['extra']
-): readonly PricedClass[] {
-	const brings = (minor: number) => (minor >= extra.fromMinor ? minor * extra.share : 0);
-	return [...group(cards, ({ lacking }) => lacking)].flatMap(([lacking, same]) => {
-		const sorted = same.toSorted((a, b) => (a.minor ?? -1) - (b.minor ?? -1));
-		const size = Math.ceil(sorted.length / PRICES);
-		return Array.from({ length: Math.ceil(sorted.length / size) }, (_, i): PricedClass => {
-			const some = sorted.slice(i * size, (i + 1) * size);
-			return {
-				...{ cards: some.length, weight: 1, lacking },
-				singleMinor: mean(some, ({ minor }) => (minor === null ? 0 : minor + postageMinor)) ?? 0,
-				extraMinor: mean(some, ({ minor }) => (minor === null ? 0 : brings(minor))) ?? 0
-			};
-		});
-	});
 }

@@ -8,7 +8,8 @@ import { resolveProfile, type RawProfile } from '../../core/packs/profile/resolv
 import type { TradeRules } from '../../core/packs/simulate/pack-game.ts';
 import { besideFormula } from '../../core/packs/simulate/beside-formula.ts';
 import { simulatePacks } from '../../core/packs/simulate/simulate-packs.ts';
-import { whenToStop, type PricedClass } from '../../core/packs/stop/when-to-stop.ts';
+import { whenToStop } from '../../core/packs/stop/when-to-stop.ts';
+import type { PricedClass } from '../../core/packs/stop/stop-cards.ts';
 import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
 import {
 	OddsFitInput,
@@ -126,7 +127,7 @@ export const whenToStopComputation = defineComputation({
 		'How many packs to open before singles cost less: by kind and together, with what one more box is worth now.',
 	input: WhenToStopInput,
 	output: WhenToStopOutput,
-	run({ options, prices }: WhenToStopRequest) {
+	run({ options, prices, formats = [] }: WhenToStopRequest) {
 		const read = readProfiles(
 			options.map(({ profile }, i) => [`/options/${i}/profile`, profile] as const)
 		);
@@ -138,7 +139,20 @@ export const whenToStopComputation = defineComputation({
 		const classes = (group: (typeof groups)[number]) =>
 			JSON.stringify(group.classes.map(({ cards, lacking }) => [cards, lacking]));
 		const problems: Problem[] = [
-			...repeated('options', 'key', options),
+			...repeated('options', 'key', [...options, ...formats]),
+			...formats.flatMap(({ parts }, f) => [
+				...repeated(`formats/${f}/parts`, 'option', parts),
+				...parts.flatMap(({ option }, i): readonly Problem[] => {
+					if (options.some(({ key }) => key === option)) return [];
+					const message = `there is no kind of pack "${option}"`;
+					return [
+						{
+							pointer: `/formats/${f}/parts/${i}/option`,
+							...{ message, remedy: 'Name one of the options.' }
+						}
+					];
+				})
+			]),
 			...repeated('prices', 'group', prices)
 		];
 		for (const group of groups) {
@@ -182,13 +196,20 @@ export const whenToStopComputation = defineComputation({
 				options.map(({ key, priceMinor, packsTogether = 1, most = MOST_PACKS }, i) => ({
 					...{ key, priceMinor, packsTogether, most, profile: read.value[i] as PackProfile }
 				})),
-				priced
+				priced,
+				formats.map(({ key, priceMinor, parts, most = MOST_FORMATS }) => ({
+					...{ key, priceMinor, most, packsTogether: 1 },
+					opens: options.map(
+						(option) => parts.find((part) => part.option === option.key)?.packs ?? 0
+					)
+				}))
 			)
 		);
 	}
 });
 
 const MOST_PACKS = 2000;
+const MOST_FORMATS = 500;
 
 export const oddsFitComputation = defineComputation({
 	name: 'odds-fit',

@@ -1,3 +1,4 @@
+import { compareKinds } from '../../core/packs/compare-kinds.ts';
 import { planPacks } from '../../core/packs/plan-packs.ts';
 import { profileOfRelease } from '../../core/packs/profile/profile-of-release.ts';
 import type { GoalId } from '../../core/row-id.ts';
@@ -20,11 +21,14 @@ export interface PacksAsk {
 	readonly extraFromMinor: number;
 }
 
+/** Kinds of packs that are compared: a search over them all takes long. */
+const MOST_KINDS = 8;
+
 /** What packs promise for what a goal lacks. */
 export async function packsView(db: Reader, ask: PacksAsk) {
 	const ground = await readPackGround(db, ask.goal);
 	const { currency, rates, goals, goal, wants } = ground;
-	if (!goal) return { currency, goals, goal, problems: [] };
+	if (!goal) return { currency, goals, goal, kind: null, plan: null, compared: null, problems: [] };
 	const kinds = ground.releases.flatMap((release) =>
 		release.packTypes
 			.filter(({ packs }) => packs === undefined)
@@ -39,7 +43,7 @@ export async function packsView(db: Reader, ask: PacksAsk) {
 		...{ currency, goals, goal },
 		kinds: kinds.map(({ key, name }) => ({ key, name }))
 	};
-	if (!kind) return { ...head, kind: null, plan: null, problems: [] };
+	if (!kind) return { ...head, kind: null, plan: null, compared: null, problems: [] };
 	const problems = [...ground.problems];
 	const { pack, release } = kind;
 	const stated = statedPrice(pack, currency, rates);
@@ -53,13 +57,34 @@ export async function packsView(db: Reader, ask: PacksAsk) {
 	}
 	const priceMinor = ask.priceMinor ?? stated;
 	const packs = ask.packs ?? pack.packsPerBox ?? 10;
-	const plan = planPacks({
-		...{ release, pack, wants, packs, priceMinor },
+	const rules = {
 		postageMinor: ask.postageMinor,
 		extra: { share: ask.extraPercent / 100, fromMinor: ask.extraFromMinor }
-	});
+	};
+	const plan = planPacks({ release, pack, wants, packs, priceMinor, ...rules });
+	const priced = ground.releases.flatMap((each) =>
+		each.packTypes.map((packType) => ({
+			...{ key: `${each.key} ${packType.key}`, release: each, pack: packType },
+			priceMinor: packType === pack ? priceMinor : statedPrice(packType, currency, rates)
+		}))
+	);
+	const named = new Map(
+		priced.map(({ key, release: of, pack: each }) => [
+			key,
+			{ name: `${of.name}: ${each.name}`, isFormat: each.packs !== undefined, release: of.key }
+		])
+	);
+	const compared = compareKinds({ kinds: priced.slice(0, MOST_KINDS), wants, ...rules });
 	return {
 		...head,
+		compared: {
+			...compared,
+			kinds: compared.kinds.flatMap((each, i) => {
+				const names = named.get(each.key);
+				const costs = priced[i]?.priceMinor ?? null;
+				return names && each.lacking > 0 ? [{ ...each, ...names, priceMinor: costs }] : [];
+			})
+		},
 		kind: {
 			...{ key: kind.key, name: kind.name, packName: pack.name, packs, priceMinor },
 			packsPerBox: pack.packsPerBox ?? null,

@@ -41,8 +41,8 @@
 			value={lot?.quantity ?? 1}
 		/></Field
 	>
-	<Field label="of">
-		<select name="unit" class="select w-24 select-sm" value={lot?.unit ?? 'box'}>
+	<Field label="Packs, boxes or cases">
+		<select name="unit" class="select w-40 select-sm" value={lot?.unit ?? 'box'}>
 			{#each SEALED_UNITS as unit (unit)}<option>{unit}</option>{/each}
 		</select>
 	</Field>

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import type { GroupLaw } from '../odds/group-law.ts';
 
 /** How one card comes in a kind of pack. */
@@ -13,7 +14,8 @@ export interface CardLaw {
 
 /** A card with what it costs in the end; or cards that come alike, with what they cost together. */
 export interface PricedCard {
-	readonly law: CardLaw;
+	/** By kind of pack; null: that kind never has it. */
+	readonly laws: readonly (CardLaw | null)[];
 	/** What it costs more where it does not come: a single, less what it would have brought; 0: it is not lacking once. */
 	readonly missMinor: number;
 	/** What each copy brings. */
@@ -21,31 +23,69 @@ export interface PricedCard {
 }
 
 /**
- * How much what two cards cost in the end varies together, over so many packs. A card that is lacking once costs a single where
- * it does not come, and brings what is extra: by the chances that one, the other, both or none comes in a pack. Of cards that
- * are lacking more than once only the copies that come are followed. It is linear in what each of them costs and brings.
+ * How much what two cards cost in the end varies together, over so many packs of each kind. A card that is lacking once costs
+ * a single where it does not come, and brings what is extra: by the chances that one, the other, both or none comes in a pack.
+ * Of cards that are lacking more than once only the copies that come are followed. It is linear in what each of them costs
+ * and brings.
  */
-export function covarianceOf(a: PricedCard, b: PricedCard, packs: number, isSame: boolean): number {
-	const [p, q] = [a.law.rate, b.law.rate];
-	const both = isSame ? meanSquare(a.law) : together(a.law, b.law);
-	const copies = packs * (both - p * q) * a.extraMinor * b.extraMinor;
+export function covarianceOf(
+	a: PricedCard,
+	b: PricedCard,
+	packs: readonly number[],
+	isSame: boolean
+): number {
+	const kinds = packs.flatMap((opened, k) => {
+		const [first, second] = [a.laws[k] ?? null, b.laws[k] ?? null];
+		return opened > 0 && (first || second) ? [pairIn(first, second, opened, isSame)] : [];
+	});
+	const copies = sum(kinds, ({ copies: each }) => each) * a.extraMinor * b.extraMinor;
 	const [m, n] = [a.missMinor, b.missMinor];
 	if (m === 0 && n === 0) return copies;
-	const noneA = none(a.law, packs);
-	const noneB = none(b.law, packs);
-	const noneBoth = isSame ? noneA : noneOfBoth(a.law, b.law, both, packs);
-	const missing = m * n * (noneBoth - noneA * noneB);
-	// A card that does not come, with the copies of the other that do.
-	const cross = (first: CardLaw, second: CardLaw, noneFirst: number) => {
-		const rest = isSame ? 0 : packs === 0 ? 0 : comesWithout(first, second, both, packs, noneFirst);
-		return rest - noneFirst * packs * second.rate;
-	};
-	return (
-		copies +
-		missing -
-		m * b.extraMinor * cross(a.law, b.law, noneA) -
-		n * a.extraMinor * cross(b.law, a.law, noneB)
+	// Kinds of packs are opened one by one: neither comes where neither does in any of them.
+	const [noneA, noneB, noneBoth] = kinds.reduce(
+		([first, second, both], kind) => [
+			first * kind.noneA,
+			second * kind.noneB,
+			both * kind.noneBoth
+		],
+		[1, 1, 1]
 	);
+	// A card that does not come, with the copies of the other that do.
+	const crossA = noneA * sum(kinds, ({ moreB }) => moreB);
+	const crossB = noneB * sum(kinds, ({ moreA }) => moreA);
+	const missing = m * n * (noneBoth - noneA * noneB);
+	return copies + missing - m * b.extraMinor * crossA - n * a.extraMinor * crossB;
+}
+
+/** What two cards do in packs of one kind. */
+interface PairInKind {
+	/** How much their copies vary together. */
+	readonly copies: number;
+	/** The chances that one, the other, both do not come. */
+	readonly noneA: number;
+	readonly noneB: number;
+	readonly noneBoth: number;
+	/** Copies of one that come more where the other does not come, on average. */
+	readonly moreA: number;
+	readonly moreB: number;
+}
+
+function pairIn(a: CardLaw | null, b: CardLaw | null, packs: number, isSame: boolean): PairInKind {
+	const noneA = a ? none(a, packs) : 1;
+	const noneB = b ? none(b, packs) : 1;
+	if (!a || !b) {
+		return { copies: 0, noneA, noneB, noneBoth: noneA * noneB, moreA: 0, moreB: 0 };
+	}
+	const both = isSame ? meanSquare(a) : together(a, b);
+	const more = (first: CardLaw, second: CardLaw) =>
+		(isSame ? 0 : packs * comesWithout(first, second, both)) - packs * second.rate;
+	return {
+		copies: packs * (both - a.rate * b.rate),
+		...{ noneA, noneB },
+		noneBoth: isSame ? noneA : noneOfBoth(a, b, both, packs),
+		moreA: more(b, a),
+		moreB: more(a, b)
+	};
 }
 
 const none = ({ rate, tries }: CardLaw, packs: number): number =>
@@ -92,14 +132,8 @@ function noPack(a: CardLaw, b: CardLaw, both: number): number {
 const noneOfBoth = (a: CardLaw, b: CardLaw, both: number, packs: number): number =>
 	Math.max(0, noPack(a, b, both)) ** packs;
 
-/** The first does not come, and copies of the second do, on average. */
-function comesWithout(
-	first: CardLaw,
-	second: CardLaw,
-	both: number,
-	packs: number,
-	noneFirst: number
-): number {
+/** Copies of the second in a pack in which the first does not come, on average. */
+function comesWithout(first: CardLaw, second: CardLaw, both: number): number {
 	const noFirst = (1 - first.rate / first.tries) ** first.tries;
 	if (noFirst <= 0) return 0;
 	const isSingly = first.law === second.law && first.tries > 1;
@@ -108,5 +142,5 @@ function comesWithout(
 		: first.tries === 1
 			? second.rate - both
 			: second.rate * noFirst;
-	return (packs * noneFirst * here) / noFirst;
+	return here / noFirst;
 }

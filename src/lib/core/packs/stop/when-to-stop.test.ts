@@ -3,7 +3,9 @@ import { describe, expect, test } from 'vitest';
 import { everyCard, everyState } from '../odds/every-pack.fixture.ts';
 import { each, group, odds, profileOf } from '../profile/packs.fixture.ts';
 import type { PackProfile } from '../profile/pack-profile.ts';
-import { whenToStop, type PackOption, type PricedClass } from './when-to-stop.ts';
+import { stopCards } from './stop-cards.ts';
+import { stopPlan, whenToStop, type PackOption } from './when-to-stop.ts';
+import type { PricedClass } from './stop-cards.ts';
 
 const option = (profile: PackProfile, more: Partial<PackOption> = {}): PackOption => ({
 	...{ key: 'hobby', profile, priceMinor: 100, packsTogether: 1, most: 60 },
@@ -22,6 +24,64 @@ const priced = (
 			})
 		])
 	);
+
+describe('a format of two kinds, against every pack that can be', () => {
+	test('the same cards in groups of their own', () => {
+		const plain = profileOf([group('base', 3, each(2))]);
+		const bonus = profileOf([group('shiny', 2, each(1)), group('insert', 2, odds(3))]);
+		// Card 0 is in both kinds, 1 and 2 in the plain one, the other of the shiny ones in the bonus pack alone, as are the inserts.
+		const cards = [
+			{ single: 90, comes: ['base', 'shiny'] },
+			{ single: 20, comes: ['base', null] },
+			{ single: 50, comes: ['base', null] },
+			{ single: 70, comes: [null, 'shiny'] },
+			{ single: 400, comes: [null, 'insert'] }
+		];
+		const plan = stopPlan(
+			[{ key: 'format', priceMinor: 130, packsTogether: 1, most: 2, opens: [2, 1] }],
+			stopCards(
+				[plain, bonus],
+				cards.map(({ single, comes }) => ({
+					...{ cards: 1, lacking: 1, singleMinor: single, extraMinor: 8 },
+					comes: comes.map((key) => (key === null ? null : { group: key, weight: 1 }))
+				}))
+			)
+		);
+		/** Cards of the profiles, by their place: which of those above each is; null: of none. */
+		const places = [
+			[0, 1, 2],
+			[0, 3, 4, null]
+		];
+		for (const m of [1, 2]) {
+			const [a = [], b = []] = [
+				everyState(plain, 2 * m, () => 99)[2 * m],
+				everyState(bonus, m, () => 99)[m]
+			];
+			const costs = a.flatMap((first) =>
+				b.map((second) => {
+					const copies = cards.map(() => 0);
+					for (const [k, state] of [first, second].entries()) {
+						for (const [i, count] of state.copies.entries()) {
+							const card = places[k]?.[i] ?? null;
+							if (card !== null) copies[card] = (copies[card] ?? 0) + count;
+						}
+					}
+					const cost = cards.reduce((sum, { single }, i) => {
+						const here = copies[i] ?? 0;
+						return sum + (here === 0 ? single : -8 * (here - 1));
+					}, 130 * m);
+					return { cost, chance: first.chance * second.chance };
+				})
+			);
+			const mean = costs.reduce((sum, { cost, chance }) => sum + cost * chance, 0);
+			const square = costs.reduce((sum, { cost, chance }) => sum + chance * (cost - mean) ** 2, 0);
+			const told = plan.options[0]?.curve.find(({ packs }) => packs === m);
+			expect(told?.totalMinor).toBeCloseTo(mean, 8);
+			const spread = 1.6448536269514722 * Math.sqrt(square);
+			expect((told?.highMinor ?? NaN) - mean).toBeCloseTo(spread, 6);
+		}
+	});
+});
 
 describe('cost and its spread, against every pack that can be', () => {
 	test.each<[string, PackProfile]>([

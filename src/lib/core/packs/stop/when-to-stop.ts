@@ -1,17 +1,9 @@
 import { group, sum } from 'd3-array';
+import type { PackProfile } from '../profile/pack-profile.ts';
 import { bestCombination } from './best-combination.ts';
-import { groupLaws, type GroupLaw } from '../odds/group-law.ts';
-import { slotsOf, type PackClass, type PackProfile } from '../profile/pack-profile.ts';
-import { covarianceOf, type CardLaw } from './card-pairs.ts';
+import { covarianceOf } from './card-pairs.ts';
 import { missingCopies } from './missing-copies.ts';
-
-/** Cards of a group with what they cost singly and what one too many brings. */
-export interface PricedClass extends PackClass {
-	/** A single with its share of postage; what is lacking costs this in the end. In minor units. */
-	readonly singleMinor: number;
-	/** What a copy brings that fills nothing: sold, or in trade. */
-	readonly extraMinor: number;
-}
+import { stopCards, type PricedClass, type StopCards } from './stop-cards.ts';
 
 /** A kind of pack that may be opened. Groups of one key are the same cards in every kind. */
 export interface PackOption {
@@ -23,6 +15,12 @@ export interface PackOption {
 	readonly packsTogether: number;
 	/** The most packs there are of it. */
 	readonly most: number;
+}
+
+/** What can be bought: packs of one kind, or a format of several. */
+export interface StopOption extends Omit<PackOption, 'profile'> {
+	/** Packs of each kind in one of it. */
+	readonly opens: readonly number[];
 }
 
 /** What so many packs cost in the end, on average. */
@@ -86,13 +84,46 @@ const NINE_IN_TEN = 1.6448536269514722;
  * of one kind to better neighbours until there is none; tests hold it against trying them all).
  *
  * @param priced by group key: its classes with prices, as the profiles have them
+ * @param formats made of packs of these kinds
  */
 export function whenToStop(
 	options: readonly PackOption[],
-	priced: ReadonlyMap<string, readonly PricedClass[]>
+	priced: ReadonlyMap<string, readonly PricedClass[]>,
+	formats: readonly StopOption[] = []
 ): StopPlan {
-	const cards = cardsOf(options, priced);
-	const costOf = (packs: readonly number[]) => averageCost(options, cards, packs);
+	const kinds = options.map(({ profile }) => profile);
+	const has = kinds.map(({ groups }) => new Set(groups.map(({ key }) => key)));
+	const cards = [...priced].flatMap(([group, classes]) =>
+		classes.map(({ weight, ...part }) => ({
+			...part,
+			comes: has.map((keys) => (keys.has(group) ? { group, weight } : null))
+		}))
+	);
+	return stopPlan(
+		[
+			...options.map((option, t) => ({
+				...option,
+				opens: options.map((_, u) => (u === t ? 1 : 0))
+			})),
+			...formats
+		],
+		stopCards(kinds, cards)
+	);
+}
+
+/** The same for kinds of packs, and formats made of several, that have cards in groups of their own. */
+export function stopPlan(options: readonly StopOption[], cards: readonly StopCards[]): StopPlan {
+	/** Packs of each kind. */
+	const opened = (packs: readonly number[]) =>
+		(options[0]?.opens ?? []).map((_, k) =>
+			sum(options, ({ opens }, t) => (packs[t] ?? 0) * (opens[k] ?? 0))
+		);
+	const costOf = (packs: readonly number[]) =>
+		averageCost(
+			sum(options, ({ priceMinor }, t) => priceMinor * (packs[t] ?? 0)),
+			cards,
+			opened(packs)
+		);
 	const none = costOf(options.map(() => 0));
 	const curves = options.map((option, t): OptionCurve => {
 		const units = Math.floor(option.most / option.packsTogether);
@@ -111,7 +142,7 @@ export function whenToStop(
 		const at = (n: number): CostAt => {
 			const packs = n * option.packsTogether;
 			const { paid, singles, brought, missing, total } = costOf(alone(packs));
-			const spread = NINE_IN_TEN * Math.sqrt(varianceOf(cards, t, packs));
+			const spread = NINE_IN_TEN * Math.sqrt(varianceOf(cards, opened(alone(packs))));
 			return {
 				...{ packs, packsMinor: paid, singlesMinor: singles, broughtMinor: brought },
 				...{ totalMinor: total, lowMinor: total - spread, highMinor: total + spread, missing }
@@ -128,7 +159,9 @@ export function whenToStop(
 				bringsMinor: step ? none.total + next - step.total : 0
 			},
 			newAPack: sum(cards, (card) =>
-				card.lacking > 0 ? card.cards * (card.laws[t]?.rate ?? 0) : 0
+				card.lacking > 0
+					? card.cards * sum(card.laws, (law, k) => (law?.rate ?? 0) * (option.opens[k] ?? 0))
+					: 0
 			),
 			isAtMost: units > 0 && best === units
 		};
@@ -150,42 +183,6 @@ export function whenToStop(
 	};
 }
 
-/** Cards of a class, and how they come in each kind of pack. */
-interface StopCards extends PricedClass {
-	readonly laws: readonly (CardLaw | null)[];
-}
-
-function cardsOf(
-	options: readonly PackOption[],
-	priced: ReadonlyMap<string, readonly PricedClass[]>
-): readonly StopCards[] {
-	const laws = options.map(({ profile }) => {
-		const all = groupLaws(profile, slotsOf(profile));
-		return new Map(all.map((law) => [law.group.key, law]));
-	});
-	return [...priced].flatMap(([key, classes]) =>
-		classes.map((part, c): StopCards => ({
-			...part,
-			laws: laws.map((byKey) => {
-				const law = byKey.get(key);
-				return law ? cardLaw(law, c) : null;
-			})
-		}))
-	);
-}
-
-/** How one card of a class comes in a pack. */
-function cardLaw(law: GroupLaw, c: number): CardLaw {
-	const { draws } = law;
-	const { classes, comes } = law.group;
-	const whole = sum(classes, ({ cards, weight }) => cards * weight);
-	const part = whole === 0 ? 0 : (classes[c]?.weight ?? 0) / whole;
-	// Drawn singly a card may come twice in a pack; then each of the pack's cards is a try.
-	const tries = comes.sort === 'count' && !comes.isAllDifferent ? comes.count : 1;
-	const mean = sum(draws, ({ count, chance }) => count * chance);
-	return { law, part, rate: mean * part, tries };
-}
-
 interface AverageCost {
 	readonly paid: number;
 	readonly singles: number;
@@ -194,12 +191,12 @@ interface AverageCost {
 	readonly total: number;
 }
 
+/** @param packs of each kind */
 function averageCost(
-	options: readonly PackOption[],
+	paid: number,
 	cards: readonly StopCards[],
 	packs: readonly number[]
 ): AverageCost {
-	const paid = sum(options, ({ priceMinor }, t) => priceMinor * (packs[t] ?? 0));
 	let [singles, brought, missing] = [0, 0, 0];
 	for (const { cards: count, lacking, singleMinor, extraMinor, laws } of cards) {
 		const mean = sum(laws, (law, t) => (law ? law.rate * (packs[t] ?? 0) : 0));
@@ -211,28 +208,24 @@ function averageCost(
 	return { paid, singles, brought, missing, total: paid + singles - brought };
 }
 
-/** How far the cost of one kind of pack alone varies: of every two cards, whether both come. */
-function varianceOf(cards: readonly StopCards[], t: number, packs: number): number {
-	const priced = cards.flatMap(({ laws, cards: count, lacking, singleMinor, extraMinor }) => {
-		const law = laws[t];
-		const missMinor = lacking === 1 ? singleMinor - extraMinor : 0;
-		return law ? [{ law, count, missMinor, extraMinor }] : [];
-	});
+/** How far the cost varies, of so many packs of each kind: of every two cards, whether both come. */
+function varianceOf(cards: readonly StopCards[], packs: readonly number[]): number {
+	const priced = cards
+		.filter(({ laws }) => laws.some((law, k) => law && (packs[k] ?? 0) > 0))
+		.map(({ laws, cards: count, lacking, singleMinor, extraMinor }) => {
+			const missMinor = lacking === 1 ? singleMinor - extraMinor : 0;
+			return { laws, count, missMinor, extraMinor };
+		});
 	// Cards that come alike are taken together: what two sums vary together is linear in them.
-	const alike = [
-		...group(
-			priced,
-			({ law }) => law.law,
-			({ law }) => law.part
-		).values()
-	].flatMap((byPart) => [...byPart.values()]);
-	const sums = alike.flatMap((some) => {
+	const alike = group(priced, ({ laws }) =>
+		laws.map((law) => (law ? `${law.law.group.key} ${law.part}` : '')).join('\n')
+	);
+	const sums = [...alike.values()].flatMap((some) => {
 		const [first] = some;
 		if (!first) return [];
 		const missMinor = sum(some, (each) => each.count * each.missMinor);
-		return [
-			{ law: first.law, missMinor, extraMinor: sum(some, (each) => each.count * each.extraMinor) }
-		];
+		const extraMinor = sum(some, (each) => each.count * each.extraMinor);
+		return [{ laws: first.laws, missMinor, extraMinor }];
 	});
 	let variance = 0;
 	for (const [i, a] of sums.entries()) {

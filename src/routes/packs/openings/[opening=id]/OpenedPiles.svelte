@@ -15,7 +15,7 @@
 		<ol reversed>
 			{#each data.piles as { id, number, packs, pulls } (id)}
 				<li class="flex gap-3 border-t border-base-300 py-1.5" data-testid="opened-pile">
-					<span class="w-16 shrink-0 text-sm quiet"
+					<span class="w-8 shrink-0 text-sm quiet sm:w-16"
 						>{number}{packs > 1 ? `, ${countOf(packs, 'pack')}` : ''}</span
 					>
 					<span class="min-w-0 flex-1">
