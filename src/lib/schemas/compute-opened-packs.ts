@@ -10,7 +10,9 @@ const Count = Type.Integer({ minimum: 0, maximum: 1_000_000 });
 const Some = Type.Integer({ minimum: 1, maximum: 1_000_000 });
 const Mean = Type.Number({ minimum: 0 });
 const Chance = Type.Number({ minimum: 0, maximum: 1 });
-const Percent = Type.Number({ minimum: -100, maximum: 1000 });
+const Percent = Type.Number({ minimum: -50, maximum: 100 });
+/** Worked out in money, in whole minor units. */
+const Amount = Type.Integer({ minimum: 0 });
 
 const PullSchema = Type.Object(
 	{
@@ -206,7 +208,7 @@ export const CompareSealedInput = Type.Object(
 							'How it is guessed to rise a year; left out: 3.'
 						),
 						years: said(
-							Optional(Type.Integer({ minimum: 0, maximum: 100 })),
+							Optional(Type.Integer({ minimum: 0, maximum: 50 })),
 							'How long it is kept; left out: 5.'
 						),
 						elsewherePercent: said(
@@ -235,16 +237,16 @@ export type CompareSealedRequest = Static<typeof CompareSealedInput>;
 export const CompareSealedOutput = Type.Object(
 	{
 		sellMinor: said(
-			orNull(Count),
+			orNull(Amount),
 			'Sold now, after fee and sending; null: its value is not known.'
 		),
-		keepMinor: said(orNull(Count), 'Sold after the years, in money of now; null likewise.'),
-		openMinor: said(orNull(Count), 'Opened; null: not known.'),
+		keepMinor: said(orNull(Amount), 'Sold after the years, in money of now; null likewise.'),
+		openMinor: said(orNull(Amount), 'Opened; null: not known.'),
 		best: said(
 			orNull(Type.Enum(['keep', 'open', 'sell'])),
 			'The most of the three; null: none is known to bring anything.'
 		),
-		aheadMinor: said(Count, 'So far ahead of the next.'),
+		aheadMinor: said(Amount, 'So far ahead of the next.'),
 		gainMinor: said(
 			orNull(Type.Integer()),
 			'What it gained over its cost; null: one of the two is not known.'
@@ -266,7 +268,7 @@ export const HiddenTilesInput = Type.Object(
 						),
 						missing: said(Type.Integer({ minimum: 0, maximum: 100 }), 'Of them not here yet.'),
 						unopened: said(
-							Optional(Type.Integer({ minimum: 0, maximum: 10_000 })),
+							Optional(Type.Integer({ minimum: 0, maximum: 1000 })),
 							'Copies at hand; left out: none.'
 						)
 					},

@@ -101,7 +101,10 @@
 			<PackKinds compared={data.compared} goal={data.goal.id} {currency} />
 		{/if}
 		{#key `${data.goal.id} ${kind.key}`}
-			<SimulationPane goal={data.goal.id} pack={kind.key} groups={plan.groups} />
+			<SimulationPane
+				goal={data.goal.id}
+				packs={[kind, ...(data.compared?.kinds ?? []).filter(({ isFormat }) => isFormat)]}
+			/>
 		{/key}
 		{#if plan.unstated.length > 0 || plan.elsewhere > 0 || plan.unpriced > 0}
 			<ul class="mt-3 max-w-3xl list-disc pl-5 text-sm quiet">

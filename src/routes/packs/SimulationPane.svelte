@@ -8,11 +8,11 @@
 
 	interface Props {
 		goal: number;
-		pack: string;
-		groups: readonly { readonly key: string; readonly name: string }[];
+		/** The kind of pack, and formats that hold it. */
+		packs: readonly { readonly key: string; readonly name: string }[];
 	}
 	/** Collectors who open such packs until nothing is missing: how long it takes them, one like the other. */
-	let { goal, pack, groups }: Props = $props();
+	let { goal, packs: choices }: Props = $props();
 	const work = followWork<SimulationTold, SimulationView>({
 		path: '/api/packs/simulation',
 		stopped: 'It was stopped.'
@@ -21,14 +21,7 @@
 	const result = $derived(work.view?.result ?? null);
 	const highest = $derived(Math.max(1, ...(result?.histogram ?? []).map(({ runs }) => runs)));
 	const packs = (value: number | null) => (value === null ? '–' : formatCount(Math.round(value)));
-	const doubles = $derived(
-		(result?.doubles ?? [])
-			.filter(({ copies }) => copies >= 0.5)
-			.map(({ key, copies }) => ({
-				...{ key, copies },
-				name: groups.find((group) => group.key === key)?.name ?? key
-			}))
-	);
+	const doubles = $derived((work.view?.doubles ?? []).filter(({ copies }) => copies >= 0.5));
 </script>
 
 <section class="mt-8" aria-labelledby="simulation">
@@ -42,7 +35,15 @@
 		}}
 	>
 		<input type="hidden" name="goal" value={goal} />
-		<input type="hidden" name="pack" value={pack} />
+		{#if choices.length > 1}
+			<Field label="They open">
+				<select name="pack" class="select w-56 max-w-full select-sm">
+					{#each choices as { key, name } (key)}<option value={key}>{name}</option>{/each}
+				</select>
+			</Field>
+		{:else}
+			<input type="hidden" name="pack" value={choices[0]?.key} />
+		{/if}
 		<Field label="Collectors">
 			<select name="runs" class="select w-32 select-sm">
 				<option value="1000">1,000</option>

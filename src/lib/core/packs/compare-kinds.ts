@@ -2,6 +2,7 @@ import { group, sum } from 'd3-array';
 import type { PackType, Release } from '../checklist/release.ts';
 import type { PackWant } from './plan-packs.ts';
 import type { PackProfile } from './profile/pack-profile.ts';
+import { mostOften, packRates } from './profile/pack-rates.ts';
 import { profileOfRelease } from './profile/profile-of-release.ts';
 import { pricedClasses, type ExtraRule } from './stop/priced-classes.ts';
 import { stopCards, type PlacedCards } from './stop/stop-cards.ts';
@@ -55,7 +56,7 @@ interface PlainKind {
 	readonly profile: PackProfile;
 	/** By version: its group, and how often it comes in a pack, on average. */
 	readonly groupOf: ReadonlyMap<string, string>;
-	readonly rateOf: ReadonlyMap<string, number>;
+	readonly rates: ReadonlyMap<string, number>;
 }
 
 /**
@@ -63,29 +64,12 @@ interface PlainKind {
  * several versions may fill counts for the one that comes most often in any of them.
  */
 export function compareKinds({ kinds, wants, postageMinor, extra }: KindsAsked): KindsCompared {
-	const plain = new Map<string, PlainKind>();
-	const nameOf = ({ key }: Release, packType: string) => `${key} ${packType}`;
-	for (const { release, pack } of kinds) {
-		for (const { packType } of partsOf(pack)) {
-			const part = release.packTypes.find(({ key }) => key === packType);
-			const name = nameOf(release, packType);
-			if (part && !plain.has(name)) plain.set(name, plainKind(release, part));
-		}
-	}
-	const held = [...plain.values()];
-	const cards = placedCards(held, wants, postageMinor, extra);
-	const placed = stopCards(
-		held.map(({ profile }) => profile),
-		cards
-	);
+	const { names, placed } = placeWants({ kinds, wants, postageMinor, extra });
 	const options = kinds.map(({ key, release, pack, priceMinor }) => {
-		const parts = new Map(
-			partsOf(pack).map(({ packType, count }) => [nameOf(release, packType), count])
-		);
 		const perBox = pack.packsPerBox ?? 1;
 		return {
 			...{ key, priceMinor, packsTogether: 1 },
-			opens: [...plain.keys()].map((name) => parts.get(name) ?? 0),
+			opens: opensOf(names, release, pack),
 			most: Math.min(MOST_PACKS, Math.max(BOXES * perBox, LEAST_PACKS))
 		};
 	});
@@ -111,21 +95,63 @@ export function compareKinds({ kinds, wants, postageMinor, extra }: KindsAsked):
 	};
 }
 
+/**
+ * What so many of a kind bring on average: singles of what is lacking that need not be bought, and what extra copies bring; in
+ * minor units. Null: they hold nothing whose odds are known.
+ */
+export function packsBring(
+	{ release, pack, packs }: Omit<KindAsked, 'key' | 'priceMinor'> & { readonly packs: number },
+	rules: Omit<KindsAsked, 'kinds'>
+): number | null {
+	const kind = { key: pack.key, release, pack, priceMinor: 0 };
+	const { names, placed, isKnown } = placeWants({ kinds: [kind], ...rules });
+	if (!isKnown) return null;
+	const option = { ...kind, packsTogether: packs, most: packs };
+	const plan = stopPlan([{ ...option, opens: opensOf(names, release, pack) }], placed);
+	return plan.options[0]?.next.bringsMinor ?? null;
+}
+
+/** What is wanted, by how it comes in the packs of which all kinds are made; these by name, in their order. */
+function placeWants({ kinds, wants, postageMinor, extra }: KindsAsked) {
+	const plain = new Map<string, PlainKind>();
+	for (const { release, pack } of kinds) {
+		for (const { packType } of partsOf(pack)) {
+			const part = release.packTypes.find(({ key }) => key === packType);
+			const name = nameOf(release, packType);
+			if (part && !plain.has(name)) plain.set(name, plainKind(release, part));
+		}
+	}
+	const held = [...plain.values()];
+	const cards = placedCards(held, wants, postageMinor, extra);
+	const placed = stopCards(
+		held.map(({ profile }) => profile),
+		cards
+	);
+	const isKnown = held.some(({ profile }) => profile.groups.length > 0);
+	return { names: [...plain.keys()], placed, isKnown };
+}
+
+const nameOf = ({ key }: Release, packType: string) => `${key} ${packType}`;
+
+/** How many packs of each name are in one of a kind. */
+function opensOf(names: readonly string[], release: Release, pack: PackType): readonly number[] {
+	const parts = new Map(
+		partsOf(pack).map(({ packType, count }) => [nameOf(release, packType), count])
+	);
+	return names.map((name) => parts.get(name) ?? 0);
+}
+
 /** The packs in one of a kind: itself, or those that a format is made of. */
 const partsOf = ({ key, packs }: PackType) => packs ?? [{ packType: key, count: 1 }];
 
 function plainKind(release: Release, pack: PackType): PlainKind {
-	const { profile, groups } = profileOfRelease(release, pack, () => 0);
-	const comes = new Map(profile.groups.map(({ key, comes: way }) => [key, way]));
-	const found = groups.flatMap(({ key, versions }) => {
-		const way = comes.get(key);
-		const rate = way?.sort === 'count' ? way.count : way ? way.cards / way.packs : 0;
-		return versions.map((version) => ({ version, key, rate: rate / versions.length }));
-	});
+	const held = profileOfRelease(release, pack, () => 0);
 	return {
-		profile,
-		groupOf: new Map(found.map(({ version, key }) => [version, key])),
-		rateOf: new Map(found.map(({ version, rate }) => [version, rate]))
+		profile: held.profile,
+		groupOf: new Map(
+			held.groups.flatMap(({ key, versions }) => versions.map((version) => [version, key] as const))
+		),
+		rates: packRates(held)
 	};
 }
 
@@ -136,12 +162,9 @@ function placedCards(
 	postageMinor: number,
 	extra: ExtraRule
 ): readonly PlacedCards[] {
-	const rateOf = (version: string) =>
-		Math.max(0, ...kinds.map((kind) => kind.rateOf.get(version) ?? 0));
+	const rates = kinds.map((kind) => kind.rates);
 	const found = wants.flatMap(({ versions, quantity, cardMinor }) => {
-		const [version] = versions
-			.filter((each) => rateOf(each) > 0)
-			.toSorted((a, b) => rateOf(b) - rateOf(a));
+		const version = mostOften(versions, rates);
 		if (version === undefined) return [];
 		const groups = kinds.map(({ groupOf }) => groupOf.get(version) ?? null);
 		return [{ groups, lacking: quantity, minor: cardMinor }];

@@ -1,7 +1,8 @@
 import { expect, test } from 'vitest';
 import { resolveRelease } from '../checklist/draft/resolve-release.ts';
 import type { PackType } from '../checklist/release.ts';
-import { packsBring, planPacks, type PacksAsked, type PackWant } from './plan-packs.ts';
+import { packsBring } from './compare-kinds.ts';
+import { planPacks, type PacksAsked, type PackWant } from './plan-packs.ts';
 
 const cards = (count: number, prefix = '') =>
 	Array.from({ length: count }, (_, i) => ({ number: `${prefix}${i + 1}` }));
@@ -104,9 +105,14 @@ test('nothing lacking, and a pack of which nothing is known', () => {
 test('what a sealed box brings when it is opened is what the next box brings', () => {
 	const pack = release.packTypes[0] as PackType;
 	const wants = [want('base-1', 500), want('fresnel-f2', 300)];
-	const rules = { packs: 10, postageMinor: 20, extra: { share: 0.2, fromMinor: 100 } };
+	const rules = { postageMinor: 20, extra: { share: 0.2, fromMinor: 100 } };
 	const next = plan(wants, rules)?.stop?.options.find(({ key }) => key === 'box')?.next;
-	expect(packsBring({ release, pack, wants, ...rules })).toBeCloseTo(next?.bringsMinor ?? NaN, 8);
-	expect(packsBring({ release, pack, wants: [], ...rules })).toBe(0);
-	expect(packsBring({ release, pack: { key: 'tin', name: 'Tin' }, wants, ...rules })).toBeNull();
+	expect(packsBring({ release, pack, packs: 10 }, { wants, ...rules })).toBeCloseTo(
+		next?.bringsMinor ?? NaN,
+		8
+	);
+	expect(packsBring({ release, pack, packs: 10 }, { wants: [], ...rules })).toBe(0);
+	expect(
+		packsBring({ release, pack: { key: 'tin', name: 'Tin' }, packs: 1 }, { wants, ...rules })
+	).toBeNull();
 });

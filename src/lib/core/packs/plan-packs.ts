@@ -1,6 +1,7 @@
 import { sum } from 'd3-array';
 import type { PackType, Release } from '../checklist/release.ts';
 import { packOdds, type PackOdds } from './odds/pack-odds.ts';
+import { mostOften, packRates } from './profile/pack-rates.ts';
 import type { PackGroup, PackProfile } from './profile/pack-profile.ts';
 import {
 	profileOfRelease,
@@ -131,25 +132,6 @@ function perBoxOf({ groups, guarantees }: PackProfile, key: string): number | nu
 	return guarantees.find((guarantee) => guarantee.slot === slot)?.count ?? null;
 }
 
-/**
- * What so many packs bring on average: singles of what is lacking that need not be bought, and what extra copies bring; in
- * minor units. Null: the pack holds nothing whose odds are known.
- */
-export function packsBring(wanted: PacksWanted): number | null {
-	const held = heldBy(wanted);
-	if (!held) return null;
-	const { packs } = wanted;
-	const { detailed, priced } = pricedProfile(wanted, held);
-	const option = {
-		key: 'pack',
-		profile: detailed,
-		priceMinor: 0,
-		packsTogether: packs,
-		most: packs
-	};
-	return whenToStop([option], priced).options[0]?.next.bringsMinor ?? null;
-}
-
 /** What a pack holds, with what is lacking of it and what that costs. */
 export interface Held extends ReleasePack {
 	/** By version. */
@@ -169,21 +151,13 @@ export function heldBy({
 }: Pick<PacksWanted, 'release' | 'pack' | 'wants'>): Held | null {
 	const bare = profileOfRelease(release, pack, () => 0);
 	if (bare.profile.groups.length === 0) return null;
-	const rateOf = new Map(
-		bare.profile.groups.flatMap(({ key, comes }) => {
-			const versions = bare.groups.find((each) => each.key === key)?.versions ?? [];
-			const rate = comes.sort === 'count' ? comes.count : comes.cards / comes.packs;
-			return versions.map((version) => [version, rate / versions.length] as const);
-		})
-	);
+	const rates = [packRates(bare)];
 	const lacking = new Map<string, number>();
 	const prices = new Map<string, number>();
 	const open = new Map<string, number>();
 	let [elsewhere, unpriced] = [0, 0];
 	for (const { versions, quantity, cardMinor } of wants) {
-		const [version] = versions
-			.filter((each) => rateOf.has(each))
-			.sort((a, b) => (rateOf.get(b) ?? 0) - (rateOf.get(a) ?? 0));
+		const version = mostOften(versions, rates);
 		if (version === undefined) {
 			elsewhere += quantity;
 			for (const each of versions) open.set(each, quantity);

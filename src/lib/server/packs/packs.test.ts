@@ -340,9 +340,15 @@ test('the last cards, and a simulation, of what is here', async () => {
 		isWithinGroup: false,
 		forHarder: null
 	};
-	const found = await simulateGoal(at.collection.db, ask, ({ done }) => told.push(done));
+	const found = must(await simulateGoal(at.collection.db, ask, ({ done }) => told.push(done)));
 	expect(told).toEqual([499, 999, 1499, 1999]);
-	expect(found?.result).toMatchObject({ runs: 2000, complete: 2000 });
-	expect(found?.formula?.agrees).toBe(true);
-	expect(await simulateGoal(at.collection.db, { ...ask, pack: 'r loose' }, () => 0)).toBeNull();
+	expect(found.result).toMatchObject({ runs: 2000, complete: 2000 });
+	expect(found.formula?.agrees).toBe(true);
+	expect((await simulateGoal(at.collection.db, { ...ask, pack: 'r loose' }, () => 0)).ok).toBe(
+		false
+	);
+	expect((await simulateGoal(at.collection.db, { ...ask, pack: 'r none' }, () => 0)).ok).toBe(
+		false
+	);
+	expect(found.doubles.map(({ name }) => name)).toEqual(['Base', 'Fresnel']);
 });

@@ -101,11 +101,8 @@ export const TASKS = {
 	conditionView: (ask: ConditionAsk) =>
 		withReader(readSettings(process.env), (db) => conditionView(db, ask)),
 	packsView: (ask: PacksAsk) => withReader(readSettings(process.env), (db) => packsView(db, ask)),
-	/** Packs opened over and over for what a goal lacks, as JSON. */
 	simulateGoal: (ask: SimulationAsk, tell: (told: SimulationTold) => void) =>
-		withReader(readSettings(process.env), async (db) =>
-			JSON.stringify(await simulateGoal(db, ask, tell))
-		),
+		withReader(readSettings(process.env), (db) => simulateGoal(db, ask, tell)),
 	lastCardsView: (ask: LastCardsAsk) =>
 		withReader(readSettings(process.env), (db) => lastCardsView(db, ask)),
 	sealedView: (ask: SealedAsk) =>

@@ -127,10 +127,10 @@
 			{countOf(opened, 'pack')} opened for fun:
 			{here === 0
 				? `complete, ${formatCount(end)} packs this time`
-				: `${countOf(here, 'card')} missing`}.
+				: `${countOf(here, 'card')} missing${opened === end ? '; here it was given up' : ''}`}.
 		</p>
 		<div class="mt-2 flex flex-wrap gap-2">
-			{#if here > 0}
+			{#if opened < end}
 				<button class="btn btn-sm" onclick={() => open(1)}>Open a pack</button>
 				<button class="btn btn-sm" onclick={() => open(packsPerBox ?? 10)}
 					>Open {packsPerBox ? 'a box' : 'ten'}</button

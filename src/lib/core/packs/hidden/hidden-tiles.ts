@@ -73,11 +73,14 @@ const logNone = ({ tiles, missing, unopened }: HidingCard) =>
 
 /** The chance that so many copies, opened one by one, bring all missing tiles. */
 function chanceOfSet(tiles: number, missing: number, copies: number): number {
-	let left = Array.from({ length: missing + 1 }, (_, j): number => (j === missing ? 1 : 0));
-	for (let opened = 0; opened < copies && missing > 0; opened++) {
-		left = left.map(
-			(chance, j) => chance * (1 - j / tiles) + ((left[j + 1] ?? 0) * (j + 1)) / tiles
-		);
+	if (missing === 0) return 1;
+	/** Chances by tiles missing still; each copy changes them from few missing to many, in place. */
+	const left = new Float64Array(missing + 2);
+	left[missing] = 1;
+	for (let opened = 0; opened < copies; opened++) {
+		for (let j = 0; j <= missing; j++) {
+			left[j] = (left[j] as number) * (1 - j / tiles) + ((left[j + 1] as number) * (j + 1)) / tiles;
+		}
 	}
 	return left[0] ?? 0;
 }

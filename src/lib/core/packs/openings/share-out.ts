@@ -63,9 +63,13 @@ export function shareOut(cards: readonly SharedCard[], rules: ShareRules): reado
 			give(rest.name, card, card.quantity, 'rest');
 			continue;
 		}
-		for (let i = 0; i < card.quantity; i++) {
-			give(sharers[turn++ % sharers.length]?.name ?? '', card, 1, 'rest');
+		for (const [i, { name }] of sharers.entries()) {
+			// So many copies fall to each as it is their turn again and again.
+			const first = (i - turn + sharers.length) % sharers.length;
+			const copies = Math.ceil((card.quantity - first) / sharers.length);
+			if (copies > 0) give(name, card, copies, 'rest');
 		}
+		turn = (turn + card.quantity) % sharers.length;
 	}
 	return sharers.map(({ name }): Share => {
 		const got = [...(given.get(name)?.values() ?? [])];

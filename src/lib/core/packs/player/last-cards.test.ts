@@ -38,7 +38,8 @@ describe('why the last cards cost most', () => {
 		const { stages, curve } = lastCards(asked);
 		expect(curve[0]).toEqual({ packs: 0, missing: 26 });
 		expect(curve[1]?.missing).toBeCloseTo(26 * (1 - 5 / 30), 10);
-		const { complete } = followMissing(30, 26, draws, 400);
+		const { complete, missing } = followMissing(30, 26, draws, 400);
+		for (const point of curve) expect(point.missing).toBeCloseTo(missing[point.packs] ?? NaN, 8);
 		expect(stages.at(-1)?.packs).toBeCloseTo(
 			sum(complete, (chance) => 1 - chance),
 			8

@@ -1,5 +1,5 @@
 import { sum } from 'd3-array';
-import { expectedPacks, followMissing, type DrawLaw } from '../odds/missing-chain.ts';
+import { expectedPacks, type DrawLaw } from '../odds/missing-chain.ts';
 
 /** A set that is opened pack by pack. */
 export interface LastCardsAsked {
@@ -47,11 +47,17 @@ export function lastCards({ cards, owned, draws }: LastCardsAsked): LastCards {
 	const last = Math.min(missing, Math.max(1, Math.floor(cards / 10)));
 	const [all, beforeLast] = [until(0), until(last)];
 	const end = Math.max(1, Math.ceil(BEYOND * all));
-	const course = followMissing(cards, missing, draws, end).missing;
+	// On average each card by itself: it is missing until a pack has it.
+	const after = (packs: number) =>
+		rate >= cards
+			? packs > 0
+				? 0
+				: missing
+			: missing * Math.exp(packs * Math.log1p(-rate / cards));
 	const points = Array.from({ length: POINTS + 1 }, (_, i) => Math.round((end * i) / POINTS));
 	return {
 		stages: stagesOf(missing).map((few) => ({ missing: few, packs: until(few) })),
-		curve: [...new Set(points)].map((packs) => ({ packs, missing: course[packs] ?? 0 })),
+		curve: [...new Set(points)].map((packs) => ({ packs, missing: after(packs) })),
 		...{ least: missing / rate, all, beforeLast },
 		lastCards: last,
 		lastPart: all === 0 ? 0 : (all - beforeLast) / all

@@ -1,6 +1,6 @@
 import { asc, eq } from 'drizzle-orm';
 import { sum } from 'd3-array';
-import { packsBring } from '../../../core/packs/plan-packs.ts';
+import { packsBring } from '../../../core/packs/compare-kinds.ts';
 import { compareSealed } from '../../../core/packs/sealed/compare-sealed.ts';
 import { packsIn } from '../../../core/packs/sealed/sealed-unit.ts';
 import type { GoalId } from '../../../core/row-id.ts';
@@ -53,10 +53,13 @@ export async function sealedView(db: Reader, ask: SealedAsk) {
 		const wanted = ground.releases.some((each) => each.key === key);
 		const brings =
 			release && pack && packs !== null && wanted
-				? packsBring({
-						...{ release, pack, wants, packs, postageMinor: 0 },
-						extra: { share: ask.extraPercent / 100, fromMinor: ask.extraFromMinor }
-					})
+				? packsBring(
+						{ release, pack, packs },
+						{
+							...{ wants, postageMinor: 0 },
+							extra: { share: ask.extraPercent / 100, fromMinor: ask.extraFromMinor }
+						}
+					)
 				: null;
 		const { quantity, trust } = lot;
 		const said = {
@@ -79,7 +82,7 @@ export async function sealedView(db: Reader, ask: SealedAsk) {
 			({ inCurrency: { quantity, valueMinor } }) => quantity * (valueMinor ?? 0)
 		),
 		costMinor: sum(lots, ({ inCurrency: { quantity, costMinor } }) => quantity * (costMinor ?? 0)),
-		kinds: await packKinds(db)
+		kinds: await packKinds(db, true)
 	};
 }
 export type SealedView = Awaited<ReturnType<typeof sealedView>>;

@@ -29,9 +29,9 @@ export const GET: RequestHandler = async ({ url, request }) => {
 			return;
 		}
 		try {
-			const view = await runTask('simulateGoal', ask, request.signal, tell.value);
-			if (view === 'null') tell.value({ problem: 'Nothing is known of what such packs hold.' });
-			else tell.line(`{"view":${view}}`);
+			const read = await runTask('simulateGoal', ask, request.signal, tell.value);
+			if (read.ok) tell.value({ view: read.value });
+			else tell.value({ problem: read.problems.map(formatProblem).join(' ') });
 		} catch (error) {
 			tell.value({ problem: reasonOf(error) });
 		}
