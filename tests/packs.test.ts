@@ -112,7 +112,7 @@ test('a box is opened pack by pack with keys; undo; what is wrong is told and st
 	await expect(page.getByRole('row', { name: /Evening box/ })).toHaveCount(0);
 });
 
-test('a club box is shared out by the group on each card, and my share comes in', async ({
+test('a club box is shared out by the group on each card; sealed stock is compared; a tile is opened', async ({
 	page,
 	ownDemo: { url }
 }) => {
@@ -130,12 +130,8 @@ test('a club box is shared out by the group on each card, and my share comes in'
 	await expect(
 		page.getByRole('button', { name: 'Take my share into the collection' })
 	).toBeVisible();
-});
 
-test('sealed stock: keep, open and sell beside each other; opened it becomes an opening', async ({
-	page,
-	ownDemo: { url }
-}) => {
+	// Keep, open and sell beside each other; opened it becomes an opening.
 	await open(page, `${url}/packs/sealed`);
 	const lots = page.getByTestId('sealed-lot');
 	const box = lots.filter({ hasText: '1 box' });
@@ -156,9 +152,8 @@ test('sealed stock: keep, open and sell beside each other; opened it becomes an 
 	await page.getByRole('button', { name: 'Open one: Harbour Lights 1994: Hobby' }).press('Enter');
 	await expect(page.getByRole('heading', { name: 'Harbour Lights 1994, Hobby box' })).toBeVisible();
 	await expect(page.getByText('€1.61 a pack')).toBeVisible();
-});
 
-test('hidden tiles: how many to open, and a copy opened', async ({ page, ownDemo: { url } }) => {
+	// How many to open, and a copy opened.
 	await open(page, `${url}/packs/tiles`);
 	await expect(page.getByTestId('tiles-verdict')).toContainText(/For one prize open .+ about \d/);
 	const row = page.getByRole('row', { name: /^Quiet Drab/ });

@@ -55,7 +55,6 @@ export const VIEWS = [
 	'/boxes/labels',
 	'/boxes/shelves',
 	'/packs',
-	'/packs?goal=1&packs=72',
 	'/packs/openings',
 	'/packs/openings/2',
 	'/packs/sealed',
