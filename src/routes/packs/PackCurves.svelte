@@ -10,8 +10,8 @@
 	/** Groups of which something is lacking, those with most first. */
 	const open = $derived(
 		plan.odds.curves
-			.map(({ key, missing }) => ({
-				...{ key, missing },
+			.map(({ key, missing, chanceComplete }) => ({
+				...{ key, missing, chanceComplete },
 				name: plan.groups.find((group) => group.key === key)?.name ?? key
 			}))
 			.filter(({ missing }) => (missing[0] ?? 0) > 0)
@@ -63,6 +63,36 @@
 				lines={open.map(({ name, missing }) => ({ name, points: points(missing) }))}
 				x="packs opened"
 				y="cards, on average"
+				isNamed
+			/>
+			<ul class="mt-1 flex flex-wrap gap-x-5 text-sm" aria-label="Missing by packs opened">
+				{#each few(plan.odds.points) as packs (packs)}
+					{@const i = plan.odds.points.indexOf(packs)}
+					<li>
+						<span class="quiet">{packs}</span>
+						{open.map(({ missing }) => (missing[i] ?? 0).toFixed(1)).join(' / ')}
+					</li>
+				{/each}
+			</ul>
+		</section>
+		<section aria-labelledby="complete">
+			<h2 id="complete" class="mb-1 font-serif text-xl">The chance to be complete</h2>
+			<LineChart
+				lines={[
+					...open.map(({ name, chanceComplete }) => ({
+						...{ name, points: points(chanceComplete.map((chance) => 100 * chance)) }
+					})),
+					...(open.length > 1
+						? [
+								{
+									name: 'all',
+									points: points(plan.odds.goal.chances.map((chance) => 100 * chance))
+								}
+							]
+						: [])
+				]}
+				x="packs opened"
+				y="complete, %"
 				isNamed
 			/>
 			<ul

@@ -43,13 +43,24 @@
 			{#each rows as { group, odds } (group.key)}
 				<tr>
 					<th scope="row" class="font-normal">{group.name}</th>
-					<td>{group.perBox === null ? oddsText(group.comes) : `${group.perBox} a box`}</td>
+					<td
+						>{group.perBox === null
+							? oddsText(group.comes)
+							: `${group.perBox} a box`}{#if group.insteadOf !== null}<span
+								class="block text-xs quiet">instead of {group.insteadOf}</span
+							>{/if}</td
+					>
 					<td class="text-right">{formatCount(group.versions.length)}</td>
 					<td class="text-right font-semibold">{formatCount(group.lacking)}</td>
 					<td class="text-right estimate">{amount(odds.expected)}</td>
 					<td class="text-right text-sm quiet">{odds.low}–{odds.high}</td>
 					<td class="text-right estimate">{amount(odds.found)}</td>
-					<td class="text-right estimate">{amount(odds.missing)}</td>
+					<td class="text-right"
+						><span class="estimate">{amount(odds.missing)}</span
+						>{#if odds.chanceMissing !== null}<span class="block text-xs whitespace-nowrap quiet"
+								>a given card {percent(odds.chanceMissing)}</span
+							>{/if}</td
+					>
 					<td class="text-right estimate">{amount(odds.doubles)}</td>
 					<td class="text-right">{percent(odds.chanceComplete)}</td>
 					<td class="text-right">{packsText(odds.packsToComplete)}{odds.isExact ? '' : ' or so'}</td

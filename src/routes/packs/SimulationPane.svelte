@@ -4,6 +4,7 @@
 	import { followWork } from '$lib/ui/follow-work.svelte';
 	import { formQuery } from '$lib/ui/form-query';
 	import { countOf, formatCount } from '$lib/ui/numerals';
+	import LineChart from '$lib/ui/LineChart.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	interface Props {
@@ -19,7 +20,6 @@
 	});
 	let form: HTMLFormElement;
 	const result = $derived(work.view?.result ?? null);
-	const highest = $derived(Math.max(1, ...(result?.histogram ?? []).map(({ runs }) => runs)));
 	const packs = (value: number | null) => (value === null ? '–' : formatCount(Math.round(value)));
 	const doubles = $derived((work.view?.doubles ?? []).filter(({ copies }) => copies >= 0.5));
 </script>
@@ -114,19 +114,13 @@
 						).toFixed(1)} standard errors apart.
 					</p>
 				{/if}
-				<div class="mt-2 flex h-32 max-w-3xl items-end gap-px" aria-hidden="true">
-					{#each result.histogram as { from, to, runs } (from)}
-						<span
-							class="flex-1 bg-primary/60"
-							style:height="{(100 * runs) / highest}%"
-							title="{from} to {to} packs: {runs}"
-						></span>
-					{/each}
-				</div>
-				<div class="flex max-w-3xl justify-between text-sm quiet" aria-hidden="true">
-					<span>{packs(result.histogram[0]?.from ?? 0)} packs</span>
-					<span>{packs(result.histogram.at(-1)?.to ?? 0)} packs</span>
-				</div>
+				<LineChart
+					lines={[]}
+					bars={result.histogram.map(({ from, to, runs }) => ({ x: (from + to) / 2, y: runs }))}
+					x="packs until nothing is missing"
+					y="collectors"
+					class="h-40 max-w-3xl"
+				/>
 				<ul class="mt-1 flex flex-wrap gap-x-5 text-sm" aria-label="Collectors by packs opened">
 					{#each result.histogram.filter((_, i) => i % 4 === 0) as { from, to, runs } (from)}
 						<li><span class="quiet">{from}–{to}</span> {formatCount(runs)}</li>

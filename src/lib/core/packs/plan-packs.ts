@@ -46,6 +46,8 @@ export interface PlannedGroup extends NamedGroup {
 	readonly comes: PackGroup['comes'];
 	/** So many in every box for certain, with the others of its place; null: chance decides. */
 	readonly perBox: number | null;
+	/** Name of the group whose place a card of it takes; null: it takes none. */
+	readonly insteadOf: string | null;
 	readonly lacking: number;
 }
 
@@ -100,6 +102,7 @@ export function planPacks(asked: PacksAsked): PacksPlan | null {
 				...{ sort: 'count', count: 0, isAllDifferent: true }
 			},
 			perBox: perBoxOf(profile, each.key),
+			insteadOf: profile.groups.find(({ key }) => key === each.key)?.takesPlaceOf ?? null,
 			lacking: sum(each.versions, (version) => lacking.get(version) ?? 0)
 		})),
 		lacking: sum(lacking.values()),
