@@ -1,3 +1,4 @@
+import type { PackType, Release } from '../../core/checklist/release.ts';
 import { compareKinds } from '../../core/packs/compare-kinds.ts';
 import { planPacks } from '../../core/packs/plan-packs.ts';
 import { profileOfRelease } from '../../core/packs/profile/profile-of-release.ts';
@@ -62,19 +63,24 @@ export async function packsView(db: Reader, ask: PacksAsk) {
 		extra: { share: ask.extraPercent / 100, fromMinor: ask.extraFromMinor }
 	};
 	const plan = planPacks({ release, pack, wants, packs, priceMinor, ...rules });
-	const priced = ground.releases.flatMap((each) =>
-		each.packTypes.map((packType) => ({
-			...{ key: `${each.key} ${packType.key}`, release: each, pack: packType },
-			priceMinor: packType === pack ? priceMinor : statedPrice(packType, currency, rates)
-		}))
-	);
+	// What is looked at first, then its release, then the others.
+	const nearness = (of: Release, each: PackType) => (each === pack ? 0 : of === release ? 1 : 2);
+	const priced = ground.releases
+		.flatMap((each) =>
+			each.packTypes.map((packType) => ({
+				...{ key: `${each.key} ${packType.key}`, release: each, pack: packType },
+				priceMinor: packType === pack ? priceMinor : statedPrice(packType, currency, rates)
+			}))
+		)
+		.toSorted((a, b) => nearness(a.release, a.pack) - nearness(b.release, b.pack))
+		.slice(0, MOST_KINDS);
 	const named = new Map(
 		priced.map(({ key, release: of, pack: each }) => [
 			key,
 			{ name: `${of.name}: ${each.name}`, isFormat: each.packs !== undefined, release: of.key }
 		])
 	);
-	const compared = compareKinds({ kinds: priced.slice(0, MOST_KINDS), wants, ...rules });
+	const compared = compareKinds({ kinds: priced, wants, ...rules });
 	return {
 		...head,
 		compared: {
