@@ -38,6 +38,12 @@ export interface PackType {
 	readonly currency?: string;
 }
 
+/** The packs in one of a kind: itself, or those that a format is made of. */
+export const packsInside = ({
+	key,
+	packs
+}: Pick<PackType, 'key' | 'packs'>): readonly PackCount[] => packs ?? [{ packType: key, count: 1 }];
+
 /** One product of one maker in one year or season, with the rules from which its versions follow. */
 export interface Release {
 	readonly key: string;

@@ -1,9 +1,10 @@
 import { group, sum } from 'd3-array';
-import type { PackType, Release } from '../checklist/release.ts';
+import { packsInside, type PackType, type Release } from '../checklist/release.ts';
 import type { PackWant } from './plan-packs.ts';
 import type { PackProfile } from './profile/pack-profile.ts';
 import { mostOften, packRates } from './profile/pack-rates.ts';
 import { profileOfRelease } from './profile/profile-of-release.ts';
+import { packsLookedAt } from './stop/packs-looked-at.ts';
 import { pricedClasses, type ExtraRule } from './stop/priced-classes.ts';
 import { stopCards, type PlacedCards } from './stop/stop-cards.ts';
 import { stopPlan, type CostAt, type StopPlan } from './stop/when-to-stop.ts';
@@ -47,10 +48,6 @@ export interface KindsCompared {
 	readonly isNone: boolean;
 }
 
-const BOXES = 12;
-const LEAST_PACKS = 120;
-const MOST_PACKS = 2000;
-
 /** A kind that holds cards itself. */
 interface PlainKind {
 	readonly profile: PackProfile;
@@ -65,14 +62,11 @@ interface PlainKind {
  */
 export function compareKinds({ kinds, wants, postageMinor, extra }: KindsAsked): KindsCompared {
 	const { names, placed } = placeWants({ kinds, wants, postageMinor, extra });
-	const options = kinds.map(({ key, release, pack, priceMinor }) => {
-		const perBox = pack.packsPerBox ?? 1;
-		return {
-			...{ key, priceMinor, packsTogether: 1 },
-			opens: opensOf(names, release, pack),
-			most: Math.min(MOST_PACKS, Math.max(BOXES * perBox, LEAST_PACKS))
-		};
-	});
+	const options = kinds.map(({ key, release, pack, priceMinor }) => ({
+		...{ key, priceMinor, packsTogether: 1 },
+		opens: opensOf(names, release, pack),
+		most: packsLookedAt(pack)
+	}));
 	const priced = options.flatMap(({ priceMinor, ...option }) =>
 		priceMinor === null ? [] : [{ ...option, priceMinor }]
 	);
@@ -115,7 +109,7 @@ export function packsBring(
 function placeWants({ kinds, wants, postageMinor, extra }: KindsAsked) {
 	const plain = new Map<string, PlainKind>();
 	for (const { release, pack } of kinds) {
-		for (const { packType } of partsOf(pack)) {
+		for (const { packType } of packsInside(pack)) {
 			const part = release.packTypes.find(({ key }) => key === packType);
 			const name = nameOf(release, packType);
 			if (part && !plain.has(name)) plain.set(name, plainKind(release, part));
@@ -136,13 +130,10 @@ const nameOf = ({ key }: Release, packType: string) => `${key} ${packType}`;
 /** How many packs of each name are in one of a kind. */
 function opensOf(names: readonly string[], release: Release, pack: PackType): readonly number[] {
 	const parts = new Map(
-		partsOf(pack).map(({ packType, count }) => [nameOf(release, packType), count])
+		packsInside(pack).map(({ packType, count }) => [nameOf(release, packType), count])
 	);
 	return names.map((name) => parts.get(name) ?? 0);
 }
-
-/** The packs in one of a kind: itself, or those that a format is made of. */
-const partsOf = ({ key, packs }: PackType) => packs ?? [{ packType: key, count: 1 }];
 
 function plainKind(release: Release, pack: PackType): PlainKind {
 	const held = profileOfRelease(release, pack, () => 0);

@@ -1,4 +1,4 @@
-import type { PackType, Release } from '../checklist/release.ts';
+import { packsInside, type PackType, type Release } from '../checklist/release.ts';
 import { bad, good, type Outcome } from '../problem.ts';
 import { heldBy, type PackWant } from './plan-packs.ts';
 import type { PackGroup } from './profile/pack-profile.ts';
@@ -21,8 +21,7 @@ export function partsOfPack(
 	pack: PackType,
 	wants: readonly PackWant[]
 ): Outcome<OpenedTogether> {
-	const counts = pack.packs ?? [{ packType: pack.key, count: 1 }];
-	const kinds = counts.flatMap(({ packType, count }) => {
+	const kinds = packsInside(pack).flatMap(({ packType, count }) => {
 		const kind = release.packTypes.find(({ key }) => key === packType);
 		return kind ? [{ kind, count }] : [];
 	});

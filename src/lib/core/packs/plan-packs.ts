@@ -10,6 +10,7 @@ import {
 } from './profile/profile-of-release.ts';
 import type { TradeRules } from './simulate/pack-game.ts';
 import { tradeDoubles } from './simulate/trade-doubles.ts';
+import { MOST_PACKS, packsLookedAt } from './stop/packs-looked-at.ts';
 import { pricedClasses, type ExtraRule } from './stop/priced-classes.ts';
 import { whenToStop, type StopPlan } from './stop/when-to-stop.ts';
 
@@ -78,10 +79,6 @@ export interface PacksPlan {
 const FOR_HARDER = 10;
 /** Points of the curves. */
 const POINTS = 60;
-/** Boxes, and packs, up to which it is looked when to stop. */
-const BOXES = 12;
-const LEAST_PACKS = 120;
-const MOST_PACKS = 2000;
 
 /**
  * What packs of a kind promise for what is lacking, and when to stop opening them. A want that several versions may fill
@@ -177,7 +174,7 @@ export function heldBy({
 function stopFor(asked: PacksAsked, held: Held, priceMinor: number): StopPlan {
 	const { detailed, priced } = pricedProfile(asked, held);
 	const perBox = asked.pack.packsPerBox ?? 1;
-	const most = Math.min(MOST_PACKS, Math.max(asked.packs, BOXES * perBox, LEAST_PACKS));
+	const most = packsLookedAt(asked.pack, asked.packs);
 	const option = { profile: detailed, priceMinor, most };
 	return whenToStop(
 		[

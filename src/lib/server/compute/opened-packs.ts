@@ -81,10 +81,12 @@ export const openedPacksComputation = defineComputation({
 		const isNamed = versions.length > 0;
 		return good({
 			...{ packs: realised.packs, cards: realised.cards, strangers: realised.strangers },
-			lines: (isNamed ? realised.lines : []).map(({ name: _, comes: __, fit, ...line }) => ({
-				...line,
-				...{ verdict: fit?.verdict ?? null, chance: fit?.chance ?? null }
-			})),
+			lines: (isNamed ? realised.lines : []).map(
+				({ name: _, comes: __, isUsual: ___, fit, ...line }) => ({
+					...line,
+					...{ verdict: fit?.verdict ?? null, chance: fit?.chance ?? null }
+				})
+			),
 			points: costPerNew(piles, packMinor),
 			shares: shares.value
 		});

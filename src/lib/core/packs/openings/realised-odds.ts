@@ -18,6 +18,8 @@ export interface RealisedLine {
 	readonly expected: number;
 	readonly low: number;
 	readonly high: number;
+	/** So many came as do in 19 cases of 20. */
+	readonly isUsual: boolean;
 	/** The exact test of its odds; null: so many come in each pack, or each box, and nothing is left to chance. */
 	readonly fit: OddsFit | null;
 }
@@ -76,7 +78,11 @@ export function realisedOdds(
 	return {
 		packs,
 		cards: sum(copies.values()),
-		lines: lines.map((line) => ({ ...line, fit: fits.get(line.key) ?? null })),
+		lines: lines.map((line) => ({
+			...line,
+			isUsual: line.found >= line.low && line.found <= line.high,
+			fit: fits.get(line.key) ?? null
+		})),
 		unstated: others.filter(({ version }) => silent.has(version)),
 		strangers: others.filter(({ version }) => !silent.has(version))
 	};

@@ -81,6 +81,32 @@ describe('the profile of a pack', () => {
 		expect(slotsOf(profile).map(({ chance }) => chance.toFixed(4))).toEqual(['0.3160', '1.0000']);
 	});
 
+	test('short prints at other odds are groups of their own', () => {
+		const outcome = resolveRelease({
+			release: { key: 'r', name: 'R', maker: 'M', year: '1994' },
+			packTypes: [{ key: 'hobby', name: 'Hobby', cardsPerPack: 10 }],
+			sections: [{ name: 'Base', cards: cards(20) }],
+			variants: ['1:48', '1:96'].map((odds, i) => ({
+				...{
+					kind: 'short print' as const,
+					name: odds,
+					cards: [String(i + 1)],
+					odds: { hobby: odds }
+				}
+			}))
+		});
+		if (!outcome.ok) throw new RangeError(JSON.stringify(outcome.problems));
+		const { profile, groups } = profileOfRelease(
+			...([outcome.value, at(outcome.value.packTypes, 0), () => 1] as const)
+		);
+		expect(checkProfile(profile)).toEqual([]);
+		expect(groups.map(({ key, versions }) => [key, versions])).toEqual([
+			['Base, short prints, 1:48', ['r/base-1']],
+			['Base, short prints, 1:96', ['r/base-2']],
+			['Base', expect.anything()]
+		]);
+	});
+
 	test('cards are classed by what is lacking of them', () => {
 		const { profile } = packOf('hobby', (version) =>
 			version.startsWith('r/base-1') ? 0 : version.includes('fresnel') ? 2 : 1

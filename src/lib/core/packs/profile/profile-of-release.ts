@@ -1,5 +1,7 @@
 import { sum } from 'd3-array';
+import { formatOdds } from '../../checklist/odds.ts';
 import type { PackType, Release } from '../../checklist/release.ts';
+import { freeKey } from '../../checklist/slug.ts';
 import type { PackClass, PackGroup, PackProfile, PackWay } from './pack-profile.ts';
 import { guaranteesOf, placesOf } from './shared-places.ts';
 import { statedOdds, type Stated } from './stated-odds.ts';
@@ -39,11 +41,7 @@ export function profileOfRelease(
 	const known = stated.filter(({ isFill, odds }) => odds !== null || (isFill && pack.cardsPerPack));
 	const fill = known.find(({ isFill }) => isFill);
 	const inserted = known.filter((each) => each !== fill);
-	const named = known.map((each): NamedGroup => ({
-		key: nameOf(release, each),
-		name: nameOf(release, each),
-		versions: each.versions
-	}));
+	const named = namesOf(release, known);
 	const countOf = (each: Stated) =>
 		each.odds && !each.guarantee && each.odds.cards >= each.odds.packs ? wholeOf(each.odds) : 0;
 	const always = sum(inserted, countOf);
@@ -117,6 +115,19 @@ function classesOf(lacking: readonly number[]): readonly PackClass[] {
 		.map((copies) => ({
 			...{ cards: lacking.filter((each) => each === copies).length, weight: 1, lacking: copies }
 		}));
+}
+
+/** Groups by their names, which are their keys; of those that are called the same, short prints at other odds, each says its odds. */
+function namesOf(release: Release, stated: readonly Stated[]): readonly NamedGroup[] {
+	const taken = new Set<string>();
+	const plain = stated.map((each) => nameOf(release, each));
+	return stated.map(({ odds, versions }, i): NamedGroup => {
+		const short = plain[i] ?? '';
+		const isShared = plain.filter((name) => name === short).length > 1;
+		const name = isShared && odds ? `${short}, ${formatOdds(odds)}` : short;
+		const key = freeKey(name, taken);
+		return { key, name: key, versions };
+	});
 }
 
 function nameOf(release: Release, { sections, parallel, what }: Stated): string {

@@ -11,11 +11,11 @@
 		chance < 0.001
 			? 'less than one in a thousand'
 			: `${(100 * chance).toFixed(chance < 0.1 ? 1 : 0)} in 100`;
-	function words({ found, low, high, fit, perBox }: Line): string {
+	function words({ found, low, fit, perBox, isUsual }: Line): string {
 		if (fit === null) {
-			const isFine = found >= low && found <= high;
-			if (perBox !== null) return isFine ? 'as every box should' : 'not what every box should hold';
-			return isFine
+			if (perBox !== null)
+				return isUsual ? 'as every box should' : 'not what every box should hold';
+			return isUsual
 				? 'as it should be'
 				: found < low
 					? 'fewer than there should be'
