@@ -4,7 +4,7 @@ import { COPY_STATUSES } from '../core/copies/copy-record.ts';
 import type { HoldingFields, HoldingRow } from '../core/holdings/holding-row.ts';
 import { parseListCell } from '../core/checklist/list-cell.ts';
 import { bad, good, type Outcome, type Problem } from '../core/problem.ts';
-import { parseAmount } from '../core/worth/amount.ts';
+import { parseAmount } from '../core/money/amount.ts';
 import { HOLDING_COLUMNS, HOLDING_SYNONYMS, type HoldingColumn } from './holdings-columns.ts';
 import { isDay } from './is-day.ts';
 import { guessNames, type Table } from './table.ts';

@@ -3,7 +3,7 @@ import type { OfferRow } from '../core/buying/offers/match-offers.ts';
 import { parseListCell } from '../core/checklist/list-cell.ts';
 import { conditionOf } from '../core/copies/condition-word.ts';
 import { bad, formatProblem, good, type Outcome, type Problem } from '../core/problem.ts';
-import { parseAmount } from '../core/worth/amount.ts';
+import { parseAmount } from '../core/money/amount.ts';
 import { HOLDING_SYNONYMS } from './holdings-columns.ts';
 import { openTable } from './open-table.ts';
 import { guessNames, type Table } from './table.ts';

@@ -1,7 +1,7 @@
 import { formatListCell } from '../core/checklist/list-cell.ts';
 import { cardsOf, type Release } from '../core/checklist/release.ts';
 import { withCollectibles } from '../core/checklist/with-collectibles.ts';
-import { formatMinor } from '../core/worth/minor-units.ts';
+import { formatMinor } from '../core/money/minor-units.ts';
 import { parseVersionKey } from '../core/checklist/versions/version-key.ts';
 import type { CopyRecord } from '../core/copies/copy-record.ts';
 import { formatCsv } from './csv-cells.ts';

@@ -2,7 +2,7 @@ import { Type, type Static } from 'typebox';
 import { FINISH_RULE_KEYS, FINISH_RULES } from '../core/buying/finish/finish-rule.ts';
 import { LONGEST_PRICE_LINE } from '../core/buying/prices/price-phrase.ts';
 import { PRICE_BASES } from '../core/buying/prices/price-sheet.ts';
-import { PRICE_KINDS } from '../core/buying/prices/typical-price.ts';
+import { PRICE_KINDS } from '../core/worth/prices/price-point.ts';
 import { ChecklistBodySchema } from './checklist.ts';
 import { VersionKeySchema } from './compute.ts';
 import { ExchangeRatesSchema } from './exchange-rates.ts';

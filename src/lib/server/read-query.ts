@@ -1,6 +1,6 @@
 import type { Problem } from '../core/problem.ts';
 import { rowId, type RowId } from '../core/row-id.ts';
-import { parseAmount } from '../core/worth/amount.ts';
+import { parseAmount } from '../core/money/amount.ts';
 
 /** Reads what a form asks for by the query of an address; what is misread is told, and counts as not said. */
 export function readQuery(query: URLSearchParams, currency: string) {

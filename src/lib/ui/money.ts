@@ -1,4 +1,4 @@
-import type { Price } from '$lib/core/buying/prices/price';
+import type { Price } from '$lib/core/worth/prices/price';
 import { formatMoney } from './numerals';
 
 /** "€4.00 to €4.50", or one sum where both are the same. */

@@ -1,4 +1,4 @@
-import { formatMinor } from '$lib/core/worth/minor-units';
+import { formatMinor } from '$lib/core/money/minor-units';
 
 const whole = new Intl.NumberFormat('en');
 // A day bears no time: it is the same day everywhere.

@@ -1,7 +1,7 @@
 import { fail } from '@sveltejs/kit';
 import type { Priority } from '$lib/core/buying/wants/wants-list';
 import { bad, good, type Outcome } from '$lib/core/problem';
-import { parseAmount } from '$lib/core/worth/amount';
+import { parseAmount } from '$lib/core/money/amount';
 import { BuyingRulesFormSchema, GoalChoiceFormSchema } from '$lib/schemas/forms/buying';
 import { chooseGoal, setBuyingRules } from '$lib/server/buying/finish/choose-goals';
 import { theCollection } from '$lib/server/collection';

@@ -2,7 +2,7 @@
 	import { enhance } from '$lib/ui/form-actions';
 	import { resolve } from '$app/paths';
 	import { FINISH_RULE_KEYS, FINISH_RULES } from '$lib/core/buying/finish/finish-rule';
-	import { formatMinor } from '$lib/core/worth/minor-units';
+	import { formatMinor } from '$lib/core/money/minor-units';
 	import Field from '$lib/ui/Field.svelte';
 	import { countOf } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';

@@ -1,8 +1,8 @@
 <script lang="ts">
-	import { middleOf } from '$lib/core/buying/prices/price';
+	import { middleOf } from '$lib/core/worth/prices/price';
 	import { enhance } from '$lib/ui/form-actions';
 	import { resolve } from '$app/paths';
-	import { formatMinor } from '$lib/core/worth/minor-units';
+	import { formatMinor } from '$lib/core/money/minor-units';
 	import { countOf, formatCount, formatMoney } from '$lib/ui/numerals';
 	import { formatPriceRange } from '$lib/ui/money';
 	import type { PageData } from './$types';

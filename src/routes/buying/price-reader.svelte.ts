@@ -1,6 +1,6 @@
 import { numberingsOf } from '$lib/core/checklist/numbering';
 import type { Release } from '$lib/core/checklist/release';
-import type { Price } from '$lib/core/buying/prices/price';
+import type { Price } from '$lib/core/worth/prices/price';
 import { readPriceLine } from '$lib/core/buying/prices/read-price-line';
 import type { SheetWant } from '$lib/core/buying/prices/sheet-want';
 import { indexCards } from '$lib/core/shorthand/card-index';

@@ -2,7 +2,7 @@ import type { Verdict } from '../goal/judge-card.ts';
 import { keptCard } from '../storage/classes/kept-card.ts';
 import type { Keeping } from '../storage/classes/keeping.ts';
 import { SETS } from '../storage/kinds/box-use.ts';
-import { formatMinor } from '../worth/minor-units.ts';
+import { formatMinor } from '../money/minor-units.ts';
 import type { PileMatch } from './find-on-pile.ts';
 
 export const PILE_KINDS = ['class', 'goal', 'friend', 'spares', 'not collected'] as const;

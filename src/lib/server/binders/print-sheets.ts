@@ -3,7 +3,7 @@ import { PAGE_KINDS } from '../../core/binder/page-kind.ts';
 import type { PocketFace } from '../../core/binder/pocket-face.ts';
 import { foldRuns } from '../../core/checklist/fold-runs.ts';
 import type { Paper } from '../../core/print/paper.ts';
-import { formatMinor } from '../../core/worth/minor-units.ts';
+import { formatMinor } from '../../core/money/minor-units.ts';
 import { drawInserts } from '../../formats/pdf/binder-inserts.ts';
 import { drawTable } from '../../formats/pdf/draw-table.ts';
 import { drawPdf, type Sheet } from '../../formats/pdf/open-pdf.ts';

@@ -2,7 +2,7 @@ import type { Static } from 'typebox';
 import { eq } from 'drizzle-orm';
 import type { SupplyPrice } from '../../core/binder/supplies.ts';
 import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
-import { parseAmount } from '../../core/worth/amount.ts';
+import { parseAmount } from '../../core/money/amount.ts';
 import type { PricesFormSchema } from '../../schemas/forms/binders.ts';
 import type { Collection } from '../database/open.ts';
 import { supplyPrices } from '../database/tables/index.ts';

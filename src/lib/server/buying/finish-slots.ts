@@ -1,9 +1,10 @@
 import { rollup, sum } from 'd3-array';
 import type { FinishSlot } from '../../core/buying/finish/cost-to-finish.ts';
-import { middleOf } from '../../core/buying/prices/price.ts';
-import { typicalPrice, type PricePoint } from '../../core/buying/prices/typical-price.ts';
+import { middleOf } from '../../core/worth/prices/price.ts';
+import { typicalPrice } from '../../core/buying/prices/typical-price.ts';
+import type { PricePoint } from '../../core/worth/prices/price-point.ts';
 import { cardFinder } from '../../core/checklist/versions/find-version.ts';
-import { convertMinor, type ExchangeRate } from '../../core/worth/exchange-rates.ts';
+import { convertMinor, type ExchangeRate } from '../../core/money/exchange-rates.ts';
 import type { GoalState } from '../goals/work-out-goals.ts';
 
 /** The slots of a goal with what is there of each, what it lacks, and what is known of its price. */

@@ -13,7 +13,7 @@ import { walkAwayPrices, worthTogether } from '../../core/buying/plan/walk-away.
 import { checkPostageRule } from '../../core/buying/offers/postage-rule.ts';
 import type { Priority } from '../../core/buying/wants/wants-list.ts';
 import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
-import { convertMinor } from '../../core/worth/exchange-rates.ts';
+import { convertMinor } from '../../core/money/exchange-rates.ts';
 import {
 	NextSellerInput,
 	NextSellerOutput,

@@ -4,14 +4,15 @@ import { priceSheet } from '../../core/buying/prices/price-sheet.ts';
 import type { Lump, PricedWant } from '../../core/buying/prices/priced-want.ts';
 import { readPriceLine } from '../../core/buying/prices/read-price-line.ts';
 import type { SheetWant } from '../../core/buying/prices/sheet-want.ts';
-import { middleOf } from '../../core/buying/prices/price.ts';
-import { typicalPrice, type PricePoint } from '../../core/buying/prices/typical-price.ts';
+import { middleOf } from '../../core/worth/prices/price.ts';
+import { typicalPrice } from '../../core/buying/prices/typical-price.ts';
+import type { PricePoint } from '../../core/worth/prices/price-point.ts';
 import { numberingsOf } from '../../core/checklist/numbering.ts';
 import { cardFinder } from '../../core/checklist/versions/find-version.ts';
 import { bad, good, type Problem } from '../../core/problem.ts';
 import { indexCards } from '../../core/shorthand/card-index.ts';
 import { vocabularyOf } from '../../core/shorthand/vocabulary.ts';
-import { convertMinor } from '../../core/worth/exchange-rates.ts';
+import { convertMinor } from '../../core/money/exchange-rates.ts';
 import {
 	CostToFinishInput,
 	CostToFinishOutput,

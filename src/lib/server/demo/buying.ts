@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm';
-import { parseAmount } from '../../core/worth/amount.ts';
+import { parseAmount } from '../../core/money/amount.ts';
 import type { GoalId, OrderId } from '../../core/row-id.ts';
 import type { BuyingDemo } from '../../schemas/buying-demo.ts';
 import { chooseGoal } from '../buying/finish/choose-goals.ts';

@@ -1,12 +1,12 @@
 import { eq } from 'drizzle-orm';
 import { neighbourPrices } from '../../core/buying/prices/neighbour-price.ts';
-import { middleOf } from '../../core/buying/prices/price.ts';
+import { middleOf } from '../../core/worth/prices/price.ts';
 import type { PackType, Release } from '../../core/checklist/release.ts';
 import { isBought } from '../../core/copies/copy-record.ts';
 import type { PackWant } from '../../core/packs/plan-packs.ts';
 import type { Problem } from '../../core/problem.ts';
 import type { GoalId, ReleaseId } from '../../core/row-id.ts';
-import { convertMinor, type ExchangeRate } from '../../core/worth/exchange-rates.ts';
+import { convertMinor, type ExchangeRate } from '../../core/money/exchange-rates.ts';
 import { BUYING_RULES } from '../buying/buying-rules.ts';
 import { finishSlots } from '../buying/finish-slots.ts';
 import { readPriceBook } from '../buying/prices/read-price-book.ts';

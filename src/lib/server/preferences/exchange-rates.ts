@@ -1,6 +1,6 @@
 import { ExchangeRatesSchema } from '../../schemas/exchange-rates.ts';
 import { good, type Outcome } from '../../core/problem.ts';
-import type { ExchangeRate } from '../../core/worth/exchange-rates.ts';
+import type { ExchangeRate } from '../../core/money/exchange-rates.ts';
 import type { Collection } from '../database/open.ts';
 import { makeChange } from '../journal/change.ts';
 import { writePreference, type Preference } from './preferences.ts';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { SupplyList, SupplyPrice } from '$lib/core/binder/supplies';
-	import { formatMinor } from '$lib/core/worth/minor-units';
+	import { formatMinor } from '$lib/core/money/minor-units';
 	import { formatCount, formatMoney } from '../numerals';
 	import { totalOf } from './total-of';
 

@@ -11,9 +11,9 @@ import {
 } from '$lib/schemas/forms/boxes';
 import { readFormOf } from '$lib/server/read-form';
 import { bad, good, type Outcome, type Problem } from '$lib/core/problem';
-import { parseRateLines } from '$lib/core/worth/exchange-rates';
+import { parseRateLines } from '$lib/core/money/exchange-rates';
 import { setExchangeRates } from '$lib/server/preferences/exchange-rates';
-import { parseAmount } from '$lib/core/worth/amount';
+import { parseAmount } from '$lib/core/money/amount';
 import { checkAgainst } from '$lib/schemas/validator';
 import { readPrices, setPrices } from '$lib/server/binders/supply-prices';
 import { setStock, STOCK } from '$lib/server/storage/supplies/stock';

@@ -5,7 +5,7 @@
 	import { countOf, formatMoney } from '$lib/ui/numerals';
 	import LinesField from '$lib/ui/LinesField.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
-	import { formatRateLine } from '$lib/core/worth/exchange-rates';
+	import { formatRateLine } from '$lib/core/money/exchange-rates';
 	import SupplyTable from '$lib/ui/supplies/SupplyTable.svelte';
 	import Gauge from './Gauge.svelte';
 	import HolderKinds from './HolderKinds.svelte';

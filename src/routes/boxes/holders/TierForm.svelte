@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$lib/ui/form-actions';
 	import { HOLDER_SORTS } from '$lib/core/storage/kinds/holder-kind';
-	import { formatMinor } from '$lib/core/worth/minor-units';
+	import { formatMinor } from '$lib/core/money/minor-units';
 	import type { HolderRules } from '$lib/server/places/holder-tiers';
 
 	let { rules }: { rules: HolderRules & { readonly currency: string } } = $props();

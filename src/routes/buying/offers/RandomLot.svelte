@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { lotCoverage } from '$lib/core/buying/lots/lot-coverage';
-	import { parseAmount } from '$lib/core/worth/amount';
+	import { parseAmount } from '$lib/core/money/amount';
 	import Field from '$lib/ui/Field.svelte';
 	import { countOf, formatMoney } from '$lib/ui/numerals';
 

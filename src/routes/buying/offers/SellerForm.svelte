@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$lib/ui/form-actions';
 	import type { Problem } from '$lib/core/problem';
-	import { formatMinor } from '$lib/core/worth/minor-units';
+	import { formatMinor } from '$lib/core/money/minor-units';
 	import Field from '$lib/ui/Field.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import type { PageData } from './$types';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { ListedOrder } from '$lib/server/buying/orders/orders-view';
-	import { parseAmount } from '$lib/core/worth/amount';
+	import { parseAmount } from '$lib/core/money/amount';
 	import type { Problem } from '$lib/core/problem';
 	import { countOf, formatDay, formatMoney } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';

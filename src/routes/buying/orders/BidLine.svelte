@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Problem } from '$lib/core/problem';
-	import { parseAmount } from '$lib/core/worth/amount';
+	import { parseAmount } from '$lib/core/money/amount';
 	import type { NamedBid } from '$lib/server/buying/orders/bids';
 	import { formatDay, formatMoney } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';

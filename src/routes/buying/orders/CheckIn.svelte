@@ -2,8 +2,8 @@
 	import { untrack } from 'svelte';
 	import { checkIn, type Arrival } from '$lib/core/buying/orders/check-in';
 	import { CONDITIONS, type Condition } from '$lib/core/copies/condition';
-	import { parseAmount } from '$lib/core/worth/amount';
-	import { formatMinor } from '$lib/core/worth/minor-units';
+	import { parseAmount } from '$lib/core/money/amount';
+	import { formatMinor } from '$lib/core/money/minor-units';
 	import type { ListedOrder } from '$lib/server/buying/orders/orders-view';
 	import { countOf, formatMoney } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';

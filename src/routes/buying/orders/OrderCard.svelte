@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { nextState, statesOf } from '$lib/core/buying/orders/order-state';
-	import { formatMinor } from '$lib/core/worth/minor-units';
+	import { formatMinor } from '$lib/core/money/minor-units';
 	import type { ListedOrder } from '$lib/server/buying/orders/orders-view';
 	import { countOf, formatDay, formatMoney } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';

@@ -1,6 +1,6 @@
 import type { Arrival } from '$lib/core/buying/orders/check-in';
 import type { OrderState } from '$lib/core/buying/orders/order-state';
-import { parseAmount } from '$lib/core/worth/amount';
+import { parseAmount } from '$lib/core/money/amount';
 import { createReport } from '$lib/ui/change-report.svelte';
 import { refreshCopies } from '$lib/ui/refresh';
 import { send } from '$lib/ui/send';

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { parseAmount } from '$lib/core/worth/amount';
-	import { formatMinor } from '$lib/core/worth/minor-units';
+	import { parseAmount } from '$lib/core/money/amount';
+	import { formatMinor } from '$lib/core/money/minor-units';
 	import { RIVALS } from '$lib/core/buying/plan/rival-plans';
 	import type { PlanView } from '$lib/server/buying/plan/plan-view';
 	import { countOf, formatMoney } from '$lib/ui/numerals';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { middleOf } from '$lib/core/buying/prices/price';
+	import { middleOf } from '$lib/core/worth/prices/price';
 	import { foldCards } from '$lib/core/checklist/fold-runs';
 	import { cardsOf } from '$lib/core/checklist/release';
 	import { parseVersionKey } from '$lib/core/checklist/versions/version-key';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { middleOf, type Price } from '$lib/core/buying/prices/price';
+	import { middleOf, type Price } from '$lib/core/worth/prices/price';
 	import { formatMoney } from '$lib/ui/numerals';
 	import { formatPriceRange } from '$lib/ui/money';
 	import type { PageData } from './$types';

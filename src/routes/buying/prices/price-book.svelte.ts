@@ -1,5 +1,5 @@
 import { flagPrices } from '$lib/core/buying/prices/price-flags';
-import { middleOf } from '$lib/core/buying/prices/price';
+import { middleOf } from '$lib/core/worth/prices/price';
 import { neighbourhoodOf } from '$lib/core/buying/prices/sheet-want';
 import { createReport } from '$lib/ui/change-report.svelte';
 import { refreshCopies } from '$lib/ui/refresh';

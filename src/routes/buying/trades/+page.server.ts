@@ -1,6 +1,6 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { bad, type Problem } from '$lib/core/problem';
-import { parseAmount } from '$lib/core/worth/amount';
+import { parseAmount } from '$lib/core/money/amount';
 import { FriendListsSchema } from '$lib/schemas/forms/buying';
 import { BUYING_RULES } from '$lib/server/buying/buying-rules';
 import { theCollection } from '$lib/server/collection';

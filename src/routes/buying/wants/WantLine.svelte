@@ -5,7 +5,7 @@
 	import type { Priority } from '$lib/core/buying/wants/wants-list';
 	import { parseVersionKey } from '$lib/core/checklist/versions/version-key';
 	import { CONDITIONS, type Condition } from '$lib/core/copies/condition';
-	import { formatMinor } from '$lib/core/worth/minor-units';
+	import { formatMinor } from '$lib/core/money/minor-units';
 	import { formatPriceRange } from '$lib/ui/money';
 	import { formatMoney } from '$lib/ui/numerals';
 	import type { PageData } from './$types';

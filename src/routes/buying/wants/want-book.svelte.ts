@@ -1,6 +1,6 @@
 import type { Priority } from '$lib/core/buying/wants/wants-list';
 import type { Condition } from '$lib/core/copies/condition';
-import { parseAmount } from '$lib/core/worth/amount';
+import { parseAmount } from '$lib/core/money/amount';
 import { createReport } from '$lib/ui/change-report.svelte';
 import { refreshCopies } from '$lib/ui/refresh';
 import { send } from '$lib/ui/send';

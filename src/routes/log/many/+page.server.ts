@@ -2,7 +2,7 @@ import { fail } from '@sveltejs/kit';
 import { COPY_STATUSES } from '$lib/core/copies/copy-record';
 import type { Problem } from '$lib/core/problem';
 import { rowId } from '$lib/core/row-id';
-import { parseAmount } from '$lib/core/worth/amount';
+import { parseAmount } from '$lib/core/money/amount';
 import { ManyFormSchema, OutFormSchema } from '$lib/schemas/forms/log';
 import { theCollection } from '$lib/server/collection';
 import { changeMany } from '$lib/server/copies/change-many';

@@ -2,7 +2,7 @@
 	import { CONDITIONS } from '$lib/core/copies/condition';
 	import type { FullField } from '$lib/core/pile/judge-pile-card';
 	import type { Problem } from '$lib/core/problem';
-	import { parseAmount } from '$lib/core/worth/amount';
+	import { parseAmount } from '$lib/core/money/amount';
 	import Field from '$lib/ui/Field.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import { sendFile } from '$lib/ui/send';

@@ -1,7 +1,7 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { resolve } from '$app/paths';
 import type { Outcome } from '$lib/core/problem';
-import { parseAnyAmount } from '$lib/core/worth/amount';
+import { parseAnyAmount } from '$lib/core/money/amount';
 import {
 	SealedFormSchema,
 	SealedIdFormSchema,

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { SEALED_TRUSTS } from '$lib/core/packs/sealed/compare-sealed';
 	import { SEALED_UNITS } from '$lib/core/packs/sealed/sealed-unit';
-	import { formatMinor } from '$lib/core/worth/minor-units';
+	import { formatMinor } from '$lib/core/money/minor-units';
 	import type { SealedView } from '$lib/server/packs/sealed/sealed-view';
 	import Field from '$lib/ui/Field.svelte';
 	import { enhance } from '$lib/ui/form-actions';

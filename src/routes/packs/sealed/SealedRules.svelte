@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Problem } from '$lib/core/problem';
-	import { formatMinor } from '$lib/core/worth/minor-units';
+	import { formatMinor } from '$lib/core/money/minor-units';
 	import type { SealedView } from '$lib/server/packs/sealed/sealed-view';
 	import Field from '$lib/ui/Field.svelte';
 	import { enhance } from '$lib/ui/form-actions';

@@ -1,7 +1,8 @@
 import type { Condition } from '../../copies/condition.ts';
 import { qualityRank } from '../../copies/condition.ts';
-import { middleOf } from '../prices/price.ts';
-import { typicalPrice, type PricePoint } from '../prices/typical-price.ts';
+import { middleOf } from '../../worth/prices/price.ts';
+import { typicalPrice } from '../prices/typical-price.ts';
+import type { PricePoint } from '../../worth/prices/price-point.ts';
 import type { ConditionChoice } from './budget-condition.ts';
 
 /** Conditions that are chosen among, best first. */

@@ -1,6 +1,6 @@
 import { sum } from 'd3-array';
 import { neighbourPrices, priceSaidOf } from '../prices/neighbour-price.ts';
-import { middleOf, type Price } from '../prices/price.ts';
+import { middleOf, type Price } from '../../worth/prices/price.ts';
 import { priceSheet, type PriceBasis } from '../prices/price-sheet.ts';
 import type { Lump, PricedWant } from '../prices/priced-want.ts';
 import { isKeyCard } from '../prices/sheet-want.ts';

@@ -1,4 +1,4 @@
-import { middleOf, type Price } from '../prices/price.ts';
+import { middleOf, type Price } from '../../worth/prices/price.ts';
 
 /** What rules look at. */
 interface Ranked {

@@ -1,6 +1,6 @@
 import { bad, good, type Outcome, type Problem } from '../../problem.ts';
-import { parseAmount } from '../../worth/amount.ts';
-import { formatMinor } from '../../worth/minor-units.ts';
+import { parseAmount } from '../../money/amount.ts';
+import { formatMinor } from '../../money/minor-units.ts';
 import type { PriceBreak } from './price-breaks.ts';
 
 const LOT =

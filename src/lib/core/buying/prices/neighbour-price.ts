@@ -1,6 +1,6 @@
 import { groups, median } from 'd3-array';
 import type { Lump, PricedWant } from './priced-want.ts';
-import type { Price } from './price.ts';
+import type { Price } from '../../worth/prices/price.ts';
 import { neighbourhoodOf, type SheetWant } from './sheet-want.ts';
 
 /** Priced neighbours from which on a price is estimated. */

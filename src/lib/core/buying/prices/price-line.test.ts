@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { contextOf } from '../../shorthand/entry-context.fixture.ts';
-import { formatPrice, parsePrice } from './price.ts';
+import { formatPrice, parsePrice } from '../../worth/prices/price.ts';
 import { formatPricePhrase, parsePriceLine, type PricePhrase } from './price-phrase.ts';
 import { readPriceLine, type PriceGround } from './read-price-line.ts';
 import type { SheetWant } from './sheet-want.ts';

@@ -1,7 +1,7 @@
 import { conditionOf } from '../../copies/condition-word.ts';
 import { GRADES, type Condition } from '../../copies/condition.ts';
 import type { Problem } from '../../problem.ts';
-import { formatPrice, parsePrice, type Price } from './price.ts';
+import { formatPrice, parsePrice, type Price } from '../../worth/prices/price.ts';
 
 /** One price as it is said: which cards, how much, in which condition, and why it is so. */
 export interface PricePhrase {

@@ -2,10 +2,11 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { CONDITIONS } from '../../copies/condition.ts';
 import { flagPrices } from './price-flags.ts';
-import { middleOf } from './price.ts';
+import { middleOf } from '../../worth/prices/price.ts';
 import { priceSheet } from './price-sheet.ts';
 import type { Lump, PricedWant } from './priced-want.ts';
-import { typicalPrice, type KnownPrice, type PricePoint } from './typical-price.ts';
+import { typicalPrice, type KnownPrice } from './typical-price.ts';
+import type { PricePoint } from '../../worth/prices/price-point.ts';
 
 const point = (minor: number, on: string, more: Partial<PricePoint> = {}): PricePoint => ({
 	version: 'r/base-1',

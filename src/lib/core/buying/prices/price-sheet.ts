@@ -1,7 +1,7 @@
 import { groups, sum } from 'd3-array';
 import { neighbourPrices } from './neighbour-price.ts';
 import { flagPrices, type PriceFlag } from './price-flags.ts';
-import { middleOf, type Price } from './price.ts';
+import { middleOf, type Price } from '../../worth/prices/price.ts';
 import type { Lump, PricedWant } from './priced-want.ts';
 import { isKeyCard, neighbourhoodOf } from './sheet-want.ts';
 import type { KnownPrice } from './typical-price.ts';

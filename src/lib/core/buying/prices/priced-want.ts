@@ -1,4 +1,4 @@
-import type { Price } from './price.ts';
+import type { Price } from '../../worth/prices/price.ts';
 import type { SheetWant } from './sheet-want.ts';
 import type { KnownPrice } from './typical-price.ts';
 

@@ -4,7 +4,7 @@ import type { Condition } from '../../copies/condition.ts';
 import type { Problem } from '../../problem.ts';
 import type { EntryContext } from '../../shorthand/entry-context.ts';
 import { readShorthand } from '../../shorthand/read-shorthand.ts';
-import type { Price } from './price.ts';
+import type { Price } from '../../worth/prices/price.ts';
 import { isAll, parsePriceLine, type PlacedPhrase } from './price-phrase.ts';
 import { isCommon, type SheetWant } from './sheet-want.ts';
 

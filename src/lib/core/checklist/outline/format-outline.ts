@@ -1,4 +1,4 @@
-import { formatAmount } from '../../worth/amount.ts';
+import { formatAmount } from '../../money/amount.ts';
 import type { CardFormat } from '../card-format.ts';
 import { parseCardNumber } from '../numbers/card-number.ts';
 import type { CardChoice, NumberRun, OutlineLine, PanelJoin, RunTarget } from './outline.ts';

@@ -1,4 +1,4 @@
-import type { Amount } from '../../worth/amount.ts';
+import type { Amount } from '../../money/amount.ts';
 import type { CardFormat } from '../card-format.ts';
 import type { CardMark } from '../card.ts';
 import type { SectionKind } from '../section.ts';

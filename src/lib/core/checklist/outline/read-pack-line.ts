@@ -1,4 +1,4 @@
-import { parseAmount, type Amount } from '../../worth/amount.ts';
+import { parseAmount, type Amount } from '../../money/amount.ts';
 import type { Reader } from './line-reader.ts';
 import type { OutlineLine } from './outline.ts';
 import { partsOf } from './read-runs.ts';

@@ -1,5 +1,5 @@
 import { bad, good } from '../../problem.ts';
-import { formatAmount, parseAmount } from '../../worth/amount.ts';
+import { formatAmount, parseAmount } from '../../money/amount.ts';
 import { formatListCell, parseListCell } from '../list-cell.ts';
 import type { PackCount, PackType } from '../release.ts';
 import { guaranteesColumn } from './guarantees-column.ts';

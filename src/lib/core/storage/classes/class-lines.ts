@@ -3,7 +3,7 @@ import { CARD_MARKS } from '../../checklist/card.ts';
 import { SECTION_KINDS } from '../../checklist/section.ts';
 import { formatListCell, parseListCell } from '../../checklist/list-cell.ts';
 import { COPY_STATUSES } from '../../copies/copy-record.ts';
-import { formatAmount, parseAmount } from '../../worth/amount.ts';
+import { formatAmount, parseAmount } from '../../money/amount.ts';
 import type { ClassRule, ClassTest } from './storage-class.ts';
 
 /**

@@ -1,4 +1,4 @@
-import { convertMinor, type ExchangeRate } from '../../worth/exchange-rates.ts';
+import { convertMinor, type ExchangeRate } from '../../money/exchange-rates.ts';
 import type { HolderTier } from '../holders/choose-holder.ts';
 import { SETS, USES_WITHOUT_CARDS, type BoxUse } from '../kinds/box-use.ts';
 import { holderKindOf, isInRigid, type HolderKind, type HolderSort } from '../kinds/holder-kind.ts';

@@ -1,8 +1,8 @@
 import type { CardMark } from '../../checklist/card.ts';
 import type { SectionKind } from '../../checklist/section.ts';
 import type { CopyStatus } from '../../copies/copy-record.ts';
-import { convertMinor, type ExchangeRate } from '../../worth/exchange-rates.ts';
-import { formatMinor } from '../../worth/minor-units.ts';
+import { convertMinor, type ExchangeRate } from '../../money/exchange-rates.ts';
+import { formatMinor } from '../../money/minor-units.ts';
 
 /** What of a copy and its card decides where it is kept. What is left out is not known, or is not so. */
 export interface KeptCard {

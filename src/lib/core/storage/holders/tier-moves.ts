@@ -1,5 +1,5 @@
 import type { CardFormat } from '../../checklist/card-format.ts';
-import { convertMinor, type ExchangeRate } from '../../worth/exchange-rates.ts';
+import { convertMinor, type ExchangeRate } from '../../money/exchange-rates.ts';
 import { holderChooser, type HolderTier } from './choose-holder.ts';
 import { HOLDER_SORTS, holderKindOf, type HolderKind } from '../kinds/holder-kind.ts';
 

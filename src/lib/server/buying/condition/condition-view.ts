@@ -10,7 +10,7 @@ import {
 	type BudgetCondition
 } from '../../../core/buying/condition/condition-choices.ts';
 import { neighbourPrices } from '../../../core/buying/prices/neighbour-price.ts';
-import { middleOf } from '../../../core/buying/prices/price.ts';
+import { middleOf } from '../../../core/worth/prices/price.ts';
 import { isKeyCard } from '../../../core/buying/prices/sheet-want.ts';
 import { isBought } from '../../../core/copies/copy-record.ts';
 import type { GoalId } from '../../../core/row-id.ts';

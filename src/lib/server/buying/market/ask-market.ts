@@ -1,6 +1,6 @@
 import { and, eq, inArray, isNotNull, ne } from 'drizzle-orm';
 import { isNews } from '../../../core/buying/market/practice-market.ts';
-import { middleOf } from '../../../core/buying/prices/price.ts';
+import { middleOf } from '../../../core/worth/prices/price.ts';
 import { good, type Outcome } from '../../../core/problem.ts';
 import type { Collection } from '../../database/open.ts';
 import { insertOne } from '../../database/record.ts';

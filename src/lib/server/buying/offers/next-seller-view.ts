@@ -2,7 +2,7 @@ import { group, max, median, min } from 'd3-array';
 import { nextSeller, type SellerOutlook } from '../../../core/buying/plan/next-seller.ts';
 import { CARD_GRAMS } from '../../../core/buying/offers/offer.ts';
 import { slopeOf } from '../../../core/buying/offers/postage-rule.ts';
-import { middleOf } from '../../../core/buying/prices/price.ts';
+import { middleOf } from '../../../core/worth/prices/price.ts';
 import type { StoredProblem } from '../plan/read-problem.ts';
 
 /** A seller whose list was not looked through, with what looking may bring. */

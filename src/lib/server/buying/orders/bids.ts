@@ -2,7 +2,7 @@ import { asc, eq } from 'drizzle-orm';
 import type { Condition } from '../../../core/copies/condition.ts';
 import { good, type Outcome, type Problem } from '../../../core/problem.ts';
 import type { BidId, OrderId } from '../../../core/row-id.ts';
-import { parseAmount } from '../../../core/worth/amount.ts';
+import { parseAmount } from '../../../core/money/amount.ts';
 import { readEntry } from '../../copies/read-entry.ts';
 import type { Collection, Reader } from '../../database/open.ts';
 import { bids } from '../../database/tables/index.ts';

@@ -5,7 +5,7 @@ import { shipNow, type ShipAdvice } from '../../../core/buying/orders/ship-now.t
 import type { Condition } from '../../../core/copies/condition.ts';
 import { CARD_GRAMS } from '../../../core/buying/offers/offer.ts';
 import type { Problem } from '../../../core/problem.ts';
-import { convertMinor } from '../../../core/worth/exchange-rates.ts';
+import { convertMinor } from '../../../core/money/exchange-rates.ts';
 import type { Reader } from '../../database/open.ts';
 import { orderLines, orders, releases } from '../../database/tables/index.ts';
 import { EXCHANGE_RATES } from '../../preferences/exchange-rates.ts';

@@ -1,10 +1,10 @@
 import { sum } from 'd3-array';
-import { middleOf } from '../../../core/buying/prices/price.ts';
+import { middleOf } from '../../../core/worth/prices/price.ts';
 import { typicalPrice } from '../../../core/buying/prices/typical-price.ts';
 import { spreadCost, type Spread } from '../../../core/copies/spread-cost.ts';
 import { bad, good, type Outcome, type Problem } from '../../../core/problem.ts';
 import type { OrderId, ReleaseId } from '../../../core/row-id.ts';
-import { parseAmount } from '../../../core/worth/amount.ts';
+import { parseAmount } from '../../../core/money/amount.ts';
 import { readEntry } from '../../copies/read-entry.ts';
 import type { Collection, Transaction } from '../../database/open.ts';
 import { makeChange, refused } from '../../journal/change.ts';

@@ -1,5 +1,5 @@
 import { bad, good, type Outcome, type Problem } from '../../../core/problem.ts';
-import { parseAmount } from '../../../core/worth/amount.ts';
+import { parseAmount } from '../../../core/money/amount.ts';
 import type { PlanChoice } from './read-problem.ts';
 
 /** What a plan is asked for, out of an address; what cannot be read is a problem, for a plan without it is another one. */

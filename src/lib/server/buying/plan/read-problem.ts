@@ -2,7 +2,7 @@ import { asc } from 'drizzle-orm';
 import { formatPostage } from '../../../core/buying/offers/parse-postage.ts';
 import type { BuyingProblem, PlanLimits } from '../../../core/buying/plan/compile-model.ts';
 import type { Problem } from '../../../core/problem.ts';
-import { convertMinor } from '../../../core/worth/exchange-rates.ts';
+import { convertMinor } from '../../../core/money/exchange-rates.ts';
 import type { Reader } from '../../database/open.ts';
 import { bids, offerBundles, offers, sellers } from '../../database/tables/index.ts';
 import { EXCHANGE_RATES } from '../../preferences/exchange-rates.ts';

@@ -1,12 +1,12 @@
 import { group, rollup } from 'd3-array';
 import { inArray, sql } from 'drizzle-orm';
 import type { Lump } from '../../../core/buying/prices/priced-want.ts';
-import type { Price } from '../../../core/buying/prices/price.ts';
-import type { PricePoint } from '../../../core/buying/prices/typical-price.ts';
+import type { Price } from '../../../core/worth/prices/price.ts';
+import type { PricePoint } from '../../../core/worth/prices/price-point.ts';
 import { formatVersionKey } from '../../../core/checklist/versions/version-key.ts';
 import type { Problem } from '../../../core/problem.ts';
 import type { GoalId, ReleaseId } from '../../../core/row-id.ts';
-import { convertMinor, type ExchangeRate } from '../../../core/worth/exchange-rates.ts';
+import { convertMinor, type ExchangeRate } from '../../../core/money/exchange-rates.ts';
 import type { Reader } from '../../database/open.ts';
 import { readRows } from '../../database/read-rows.ts';
 import { priceLumps, pricePoints } from '../../database/tables/index.ts';

@@ -1,4 +1,4 @@
-import type { Price } from '../../../core/buying/prices/price.ts';
+import type { Price } from '../../../core/worth/prices/price.ts';
 import { priceSheet, type SheetLine } from '../../../core/buying/prices/price-sheet.ts';
 import type { SheetWant } from '../../../core/buying/prices/sheet-want.ts';
 import { isBought } from '../../../core/copies/copy-record.ts';

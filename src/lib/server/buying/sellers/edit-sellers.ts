@@ -3,7 +3,7 @@ import { parsePostage } from '../../../core/buying/offers/parse-postage.ts';
 import type { PostageRule } from '../../../core/buying/offers/postage-rule.ts';
 import { bad, good, type Outcome, type Problem } from '../../../core/problem.ts';
 import type { SellerId } from '../../../core/row-id.ts';
-import { parseAmount } from '../../../core/worth/amount.ts';
+import { parseAmount } from '../../../core/money/amount.ts';
 import type { Collection } from '../../database/open.ts';
 import { offerBundles, offerRows, offers, orders, sellers } from '../../database/tables/index.ts';
 import { makeChange, refused } from '../../journal/change.ts';

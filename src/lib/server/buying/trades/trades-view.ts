@@ -1,6 +1,6 @@
 import { group, sum } from 'd3-array';
 import { inArray } from 'drizzle-orm';
-import { middleOf } from '../../../core/buying/prices/price.ts';
+import { middleOf } from '../../../core/worth/prices/price.ts';
 import { neighbourPrices } from '../../../core/buying/prices/neighbour-price.ts';
 import { typicalPrice } from '../../../core/buying/prices/typical-price.ts';
 import { matchTrades, type TradeMatch } from '../../../core/buying/trades/match-trades.ts';

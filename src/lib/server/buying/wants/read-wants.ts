@@ -1,7 +1,7 @@
 import { sort } from 'd3-array';
 import { inArray } from 'drizzle-orm';
 import type { SheetWant } from '../../../core/buying/prices/sheet-want.ts';
-import { middleOf } from '../../../core/buying/prices/price.ts';
+import { middleOf } from '../../../core/worth/prices/price.ts';
 import { typicalPrice, type KnownPrice } from '../../../core/buying/prices/typical-price.ts';
 import {
 	parseSearchTemplate,
@@ -21,7 +21,7 @@ import { isBought } from '../../../core/copies/copy-record.ts';
 import { versionNamer } from '../../../core/copies/name-version.ts';
 import { groupName } from '../../../core/goal/missing-list.ts';
 import type { Problem } from '../../../core/problem.ts';
-import { convertMinor, type ExchangeRate } from '../../../core/worth/exchange-rates.ts';
+import { convertMinor, type ExchangeRate } from '../../../core/money/exchange-rates.ts';
 import type { BuyingRules } from '../../../schemas/buying.ts';
 import type { Reader } from '../../database/open.ts';
 import { goalChoices, releases, wantMarks } from '../../database/tables/index.ts';

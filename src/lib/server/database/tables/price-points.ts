@@ -1,6 +1,6 @@
 import { sqliteTable, check, index, integer, real, text } from 'drizzle-orm/sqlite-core';
 import { sql } from 'drizzle-orm';
-import type { PriceKind } from '../../../core/buying/prices/typical-price.ts';
+import type { PriceKind } from '../../../core/worth/prices/price-point.ts';
 import type { Condition } from '../../../core/copies/condition.ts';
 import type { ReleaseId } from '../../../core/row-id.ts';
 import { releases } from './releases.ts';

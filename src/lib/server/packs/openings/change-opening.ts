@@ -4,7 +4,7 @@ import { parseShareRules, formatShareRules } from '../../../core/packs/openings/
 import { packsIn } from '../../../core/packs/sealed/sealed-unit.ts';
 import { good, type Outcome, type Problem } from '../../../core/problem.ts';
 import type { OpeningId, SealedLotId } from '../../../core/row-id.ts';
-import { parseAnyAmount } from '../../../core/worth/amount.ts';
+import { parseAnyAmount } from '../../../core/money/amount.ts';
 import { addCopies } from '../../copies/add-copies.ts';
 import { readCopies } from '../../copies/read-copies.ts';
 import type { Collection } from '../../database/open.ts';

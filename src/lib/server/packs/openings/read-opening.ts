@@ -1,5 +1,5 @@
 import { asc, eq } from 'drizzle-orm';
-import { middleOf } from '../../../core/buying/prices/price.ts';
+import { middleOf } from '../../../core/worth/prices/price.ts';
 import { typicalPrice } from '../../../core/buying/prices/typical-price.ts';
 import { wholeSections } from '../../../core/checklist/edition.ts';
 import type { Release } from '../../../core/checklist/release.ts';

@@ -3,7 +3,7 @@ import type { SealedTrust } from '../../../core/packs/sealed/compare-sealed.ts';
 import type { SealedUnit } from '../../../core/packs/sealed/sealed-unit.ts';
 import { good, type Outcome, type Problem } from '../../../core/problem.ts';
 import type { SealedLotId } from '../../../core/row-id.ts';
-import { parseAnyAmount } from '../../../core/worth/amount.ts';
+import { parseAnyAmount } from '../../../core/money/amount.ts';
 import type { Collection } from '../../database/open.ts';
 import { sealedLots } from '../../database/tables/index.ts';
 import { makeChange, refused } from '../../journal/change.ts';

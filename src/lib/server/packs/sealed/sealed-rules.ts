@@ -1,8 +1,8 @@
 import type { Static } from 'typebox';
 import { USUAL_SEALED_RULES, type SealedRules } from '../../../core/packs/sealed/compare-sealed.ts';
 import { good, type Outcome } from '../../../core/problem.ts';
-import type { ExchangeRate } from '../../../core/worth/exchange-rates.ts';
-import { convertMinor } from '../../../core/worth/exchange-rates.ts';
+import type { ExchangeRate } from '../../../core/money/exchange-rates.ts';
+import { convertMinor } from '../../../core/money/exchange-rates.ts';
 import { SealedRulesSchema } from '../../../schemas/forms/packs.ts';
 import type { Collection } from '../../database/open.ts';
 import { makeChange } from '../../journal/change.ts';

@@ -4,7 +4,7 @@ import { packsBring } from '../../../core/packs/compare-kinds.ts';
 import { compareSealed } from '../../../core/packs/sealed/compare-sealed.ts';
 import { packsIn } from '../../../core/packs/sealed/sealed-unit.ts';
 import type { GoalId } from '../../../core/row-id.ts';
-import { convertMinor } from '../../../core/worth/exchange-rates.ts';
+import { convertMinor } from '../../../core/money/exchange-rates.ts';
 import type { Reader } from '../../database/open.ts';
 import { releases, sealedLots } from '../../database/tables/index.ts';
 import { readPreference } from '../../preferences/preferences.ts';

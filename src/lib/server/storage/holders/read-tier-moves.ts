@@ -6,7 +6,7 @@ import {
 	type TieredCard,
 	type TierMove
 } from '../../../core/storage/holders/tier-moves.ts';
-import { convertMinor } from '../../../core/worth/exchange-rates.ts';
+import { convertMinor } from '../../../core/money/exchange-rates.ts';
 import { EXCHANGE_RATES } from '../../preferences/exchange-rates.ts';
 import { readPreference } from '../../preferences/preferences.ts';
 import type { Reader } from '../../database/open.ts';

@@ -2,7 +2,7 @@
 	import EntryLine from '$lib/ui/entry-line/EntryLine.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import { enhance } from '$lib/ui/form-actions';
-	import { formatMinor } from '$lib/core/worth/minor-units';
+	import { formatMinor } from '$lib/core/money/minor-units';
 	import { countOf, formatCount, formatDay, formatMoney } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import { createOpeningBook } from './opening-book.svelte';

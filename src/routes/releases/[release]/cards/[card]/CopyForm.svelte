@@ -3,8 +3,8 @@
 	import { CONDITIONS, GRADES } from '$lib/core/copies/condition';
 	import { COPY_STATUSES, type CopyRecord } from '$lib/core/copies/copy-record';
 	import type { Problem } from '$lib/core/problem';
-	import { parseAmount } from '$lib/core/worth/amount';
-	import { formatMinor } from '$lib/core/worth/minor-units';
+	import { parseAmount } from '$lib/core/money/amount';
+	import { formatMinor } from '$lib/core/money/minor-units';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import type { CopyDesk } from './copy-desk.svelte';
 	import Field from '$lib/ui/Field.svelte';

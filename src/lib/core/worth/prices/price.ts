@@ -1,6 +1,6 @@
 import { bad, good, type Outcome, type Problem } from '../../problem.ts';
-import { parseAmount } from '../../worth/amount.ts';
-import { formatMinor } from '../../worth/minor-units.ts';
+import { parseAmount } from '../../money/amount.ts';
+import { formatMinor } from '../../money/minor-units.ts';
 
 /** What one card is asked for, from–to, in minor units of one currency; both are the same where one sum was said. */
 export interface Price {
