@@ -1,4 +1,5 @@
 import { group, median } from 'd3-array';
+import { isTenFold } from '../../worth/prices/ten-fold.ts';
 
 /** A price to be held against others. */
 export interface FlaggedLine {
@@ -27,9 +28,6 @@ const LEAST_NEIGHBOURS = 4;
 const FAR = 5;
 /** However alike the neighbours are, a price within a factor of so much of their median fits. */
 const ALWAYS_FITS = 3;
-/** How far from ten times (or a tenth) a slip of the decimal mark may be. */
-const TEN_FOLD = { from: 7, to: 14 } as const;
-
 /**
  * Prices that look wrong: ten times (or a tenth of) what was said before or what the neighbours cost, and
  * those that fit no neighbour. Prices are compared by their ratios; spread is the median distance from the
@@ -67,9 +65,4 @@ function outOfLine({ minor }: FlaggedLine, sorted: readonly number[]): PriceFlag
 	const againstMinor = Math.round(Math.exp(middle));
 	const kind = isTenFold(minor, againstMinor) ? 'ten-fold' : 'no neighbour';
 	return { kind, againstMinor, against: 'neighbours' };
-}
-
-function isTenFold(a: number, b: number): boolean {
-	const ratio = Math.max(a, b) / Math.min(a, b);
-	return ratio >= TEN_FOLD.from && ratio <= TEN_FOLD.to;
 }

@@ -1,4 +1,5 @@
-import { binomial, chanceAt, chanceWithin, quantileOf } from '../odds/binomial.ts';
+import { shareInterval } from '../../chance/share-interval.ts';
+import { binomial, chanceAt, chanceWithin, quantileOf } from '../../chance/binomial.ts';
 
 /** Packs that were opened, and how many cards of stated odds they held. */
 export interface Realised {
@@ -47,6 +48,7 @@ export function oddsFit(realised: readonly Realised[]): readonly OddsFit[] {
 		const rate = stated.cards / stated.packs;
 		const law = binomial(packs, rate);
 		const packsToTell = packsForHalf(rate);
+		const share = shareInterval(found, packs);
 		const expected = packs * rate;
 		const verdict: FitVerdict = doubted[i]
 			? found < expected
@@ -58,7 +60,8 @@ export function oddsFit(realised: readonly Realised[]): readonly OddsFit[] {
 		return {
 			...{ key, expected, low: quantileOf(law, 0.025), high: quantileOf(law, 0.975) },
 			chance: chances[i] ?? 1,
-			...intervalOf(found, packs),
+			leastRate: share.low,
+			mostRate: share.high,
 			...{ verdict, packsToTell }
 		};
 	});
@@ -85,30 +88,6 @@ function holm(chances: readonly number[]): readonly boolean[] {
 		doubted[i] = true;
 	}
 	return doubted;
-}
-
-/** The rates at which so few, or so many, would be found in one case of forty. */
-function intervalOf(found: number, packs: number) {
-	const part = 0.025;
-	const rateWhere = (isLow: (rate: number) => boolean) => {
-		let [low, high] = [0, 1];
-		for (let n = 0; n < 60; n++) {
-			const middle = (low + high) / 2;
-			if (isLow(middle)) low = middle;
-			else high = middle;
-		}
-		return (low + high) / 2;
-	};
-	return {
-		leastRate:
-			found === 0
-				? 0
-				: rateWhere((rate) => chanceWithin(binomial(packs, rate), found, packs) < part),
-		mostRate:
-			found === packs
-				? 1
-				: rateWhere((rate) => chanceWithin(binomial(packs, rate), 0, found) > part)
-	};
 }
 
 /** Packs from which on half the stated rate would be doubted with the asked certainty. */

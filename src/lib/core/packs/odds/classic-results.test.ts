@@ -7,7 +7,7 @@ import {
 	hypergeometric,
 	meanOf,
 	quantileOf
-} from './binomial.ts';
+} from '../../chance/binomial.ts';
 import { completeInDraws, expectedDraws } from './complete-in-draws.ts';
 import { expectedPacks, followMissing } from './missing-chain.ts';
 

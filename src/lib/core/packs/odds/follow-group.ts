@@ -1,6 +1,6 @@
 import { sum } from 'd3-array';
 import type { PackProfile, Slot } from '../profile/pack-profile.ts';
-import type { Chances } from './binomial.ts';
+import type { Chances } from '../../chance/binomial.ts';
 import { completeInDraws } from './complete-in-draws.ts';
 import { completeOfSlot } from './complete-of-slot.ts';
 import { cardsOf, copiesAfter, copiesOfCard, lackingOf, type GroupLaw } from './group-law.ts';

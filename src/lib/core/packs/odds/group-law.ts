@@ -1,6 +1,6 @@
 import { sum } from 'd3-array';
 import { shareOf, type PackGroup, type PackProfile, type Slot } from '../profile/pack-profile.ts';
-import { binomial, type Chances } from './binomial.ts';
+import { binomial, type Chances } from '../../chance/binomial.ts';
 import type { DrawLaw } from './missing-chain.ts';
 import { filledAfter, thinned } from './slot-law.ts';
 

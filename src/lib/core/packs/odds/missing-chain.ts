@@ -1,4 +1,4 @@
-import { hypergeometric } from './binomial.ts';
+import { hypergeometric } from '../../chance/binomial.ts';
 
 /** The chances of so many drawn at once: 9 with 0.7, 8 with 0.3. */
 export type DrawLaw = readonly { readonly count: number; readonly chance: number }[];

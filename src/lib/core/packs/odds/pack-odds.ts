@@ -1,6 +1,6 @@
 import { max, min, sum } from 'd3-array';
 import { slotsOf, type PackProfile } from '../profile/pack-profile.ts';
-import { chanceWithin, meanOf, quantileOf } from './binomial.ts';
+import { chanceWithin, meanOf, quantileOf } from '../../chance/binomial.ts';
 import { expectedDraws, openTime } from './complete-in-draws.ts';
 import { followGoal, followGroup, MOST_DRAWS, type Followed } from './follow-group.ts';
 import {

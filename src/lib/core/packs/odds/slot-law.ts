@@ -1,5 +1,5 @@
 import type { Slot } from '../profile/pack-profile.ts';
-import { binomial, hypergeometric, type Chances } from './binomial.ts';
+import { binomial, hypergeometric, type Chances } from '../../chance/binomial.ts';
 
 /**
  * How many of so many packs have a slot filled. By chance alone it is binomial; where every box has so many, whole boxes

@@ -1,6 +1,6 @@
 import { sum } from 'd3-array';
 import { oddsFit, type OddsFit } from '../fit/odds-fit.ts';
-import { meanOf, quantileOf } from '../odds/binomial.ts';
+import { meanOf, quantileOf } from '../../chance/binomial.ts';
 import { copiesAfter, groupLaws } from '../odds/group-law.ts';
 import { slotsOf, type PackWay } from '../profile/pack-profile.ts';
 import type { ReleasePack } from '../profile/profile-of-release.ts';

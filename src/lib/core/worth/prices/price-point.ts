@@ -1,4 +1,4 @@
-import type { Condition } from '../../copies/condition.ts';
+import type { LabelledQuality } from '../../copies/quality-label.ts';
 import type { Price } from './price.ts';
 
 /** How a price came to be known. `sale`: paid. `asking`: what somebody wants for it. `estimate`: a guess. */
@@ -6,11 +6,8 @@ export const PRICE_KINDS = ['sale', 'asking', 'estimate'] as const;
 export type PriceKind = (typeof PRICE_KINDS)[number];
 
 /** What one card of a version was asked or sold for, in minor units of the currency that is reckoned in. */
-export interface PricePoint extends Price {
+export interface PricePoint extends Price, LabelledQuality {
 	readonly version: string;
-	readonly condition?: Condition;
-	/** 1 to 10 in halves */
-	readonly grade?: number;
 	/** The house that graded it. */
 	readonly house?: string;
 	readonly kind: PriceKind;
