@@ -2,11 +2,11 @@ import { Type, type Static } from 'typebox';
 import { FINISH_RULE_KEYS, FINISH_RULES } from '../core/buying/finish/finish-rule.ts';
 import { LONGEST_PRICE_LINE } from '../core/buying/prices/price-phrase.ts';
 import { PRICE_BASES } from '../core/buying/prices/price-sheet.ts';
-import { PRICE_KINDS } from '../core/worth/prices/price-point.ts';
 import { ChecklistBodySchema } from './checklist.ts';
 import { VersionKeySchema } from './compute.ts';
 import { ExchangeRatesSchema } from './exchange-rates.ts';
 import { ConditionSchema, GradeNeedSchema } from './goal-rules.ts';
+import { Day, PriceFields, PricePointFields } from './price-point.ts';
 import {
 	closed,
 	Count,
@@ -20,33 +20,13 @@ import {
 	Word
 } from './vocabulary.ts';
 
-const Day = Type.String({ format: 'date' });
 const Share = Type.Number({ minimum: 0, maximum: 1 });
-const PriceSchema = {
-	lowMinor: said(Minor, 'The lower price, in minor units.'),
-	highMinor: said(Minor, 'The upper price; the same as the lower where one sum was said.')
-};
-const Grade = Type.Number({ minimum: 1, maximum: 10, multipleOf: 0.5 });
 const Basis = Type.Enum([...PRICE_BASES]);
 const BASIS_SAID =
 	'sale, asking, estimate: somebody said it. lump: a share of one sum. neighbours: the median of cards like it. unknown: in no sum.';
 
 const PricePointSchema = Type.Object(
-	{
-		version: said(VersionKeySchema, 'The version it was said of.'),
-		...PriceSchema,
-		currency: said(Currency, 'ISO 4217.'),
-		kind: said(
-			Type.Enum([...PRICE_KINDS]),
-			'sale: paid. asking: what somebody wants. estimate: a guess.'
-		),
-		on: said(Day, 'The day it was said, ISO 8601.'),
-		condition: said(Type.Optional(ConditionSchema), 'Left out: nothing was said of it.'),
-		grade: said(Type.Optional(Grade), '1 to 10 in halves; left out: not graded.'),
-		house: said(Type.Optional(Word), 'The house that graded it.'),
-		source: said(Type.Optional(Word), 'Who said it.'),
-		reason: said(Type.Optional(Word), 'Why it is out of line: then it is not flagged.')
-	},
+	{ ...PricePointFields, version: said(VersionKeySchema, 'The version it was said of.') },
 	closed
 );
 
@@ -110,7 +90,7 @@ export const PriceSheetOutput = Type.Object(
 						key: said(Word, 'The version of the want, or the words of the sum.'),
 						wants: said(Type.Array(Word), 'Versions of the wants on the line.'),
 						quantity: said(Count, 'Cards of the line.'),
-						...PriceSchema,
+						...PriceFields,
 						basis: said(Basis, BASIS_SAID),
 						isKey: said(Type.Boolean(), 'A rookie, key card or short print.'),
 						on: said(Type.Optional(Day), 'The day of the latest price it comes from.'),
@@ -136,7 +116,7 @@ export const PriceSheetOutput = Type.Object(
 						),
 						isDearByPost: said(Type.Boolean(), 'Alone, its postage would cost more than the card.'),
 						running: said(
-							Type.Object(PriceSchema, closed),
+							Type.Object(PriceFields, closed),
 							'The sum of this line and all before it.'
 						)
 					},
@@ -145,7 +125,7 @@ export const PriceSheetOutput = Type.Object(
 			),
 			'From cheap to dear by the price of a card; those without a price last.'
 		),
-		total: said(Type.Object(PriceSchema, closed), 'What all of it comes to.'),
+		total: said(Type.Object(PriceFields, closed), 'What all of it comes to.'),
 		counts: said(
 			Type.Object(
 				Object.fromEntries(PRICE_BASES.map((basis) => [basis, said(Whole, 'Cards.')])) as Record<
@@ -183,7 +163,7 @@ export const CostToFinishInput = Type.Object(
 										),
 										isKey: said(Type.Optional(Type.Boolean()), 'A key card; left out: no.'),
 										price: said(
-											Type.Optional(orNull(Type.Object(PriceSchema, closed))),
+											Type.Optional(orNull(Type.Object(PriceFields, closed))),
 											'Of one card; left out: nobody has said anything.'
 										),
 										heldMinor: said(
@@ -205,7 +185,7 @@ export const CostToFinishInput = Type.Object(
 											words: said(Word, 'As it was said: all commons.'),
 											slots: said(list(Word, 50_000), 'Keys of the slots it was said for.'),
 											cards: said(Count, 'How many cards it was said for.'),
-											...PriceSchema
+											...PriceFields
 										},
 										closed
 									),
@@ -243,7 +223,7 @@ export const CostToFinishOutput = Type.Object(
 						have: said(Whole, 'Cards that are here.'),
 						need: said(Whole, 'Cards in all.'),
 						missing: said(Whole, 'Cards that are missing.'),
-						cost: said(Type.Object(PriceSchema, closed), 'What the missing cards come to.'),
+						cost: said(Type.Object(PriceFields, closed), 'What the missing cards come to.'),
 						counts: PriceSheetOutput.properties.counts,
 						sureness: said(Share, 'The part of the missing cards whose price somebody said.'),
 						wholeMinor: said(Minor, 'What the whole set is worth.'),

@@ -7,7 +7,7 @@ export interface Computation {
 	readonly summary: string;
 	readonly input: TSchema;
 	readonly output: TSchema;
-	readonly run: (body: never) => Outcome<unknown>;
+	readonly run: (body: never) => Outcome<unknown> | Promise<Outcome<unknown>>;
 }
 
 type DeepReadonly<Value> = Value extends readonly (infer Item)[]
@@ -21,7 +21,9 @@ export function defineComputation<Input extends TSchema, Output extends TSchema>
 	computation: Omit<Computation, 'run'> & {
 		readonly input: Input;
 		readonly output: Output;
-		readonly run: (body: Static<Input>) => Outcome<DeepReadonly<Static<Output>>>;
+		readonly run: (
+			body: Static<Input>
+		) => Outcome<DeepReadonly<Static<Output>>> | Promise<Outcome<DeepReadonly<Static<Output>>>>;
 	}
 ): Computation {
 	return computation;

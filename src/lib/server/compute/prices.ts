@@ -12,7 +12,6 @@ import { cardFinder } from '../../core/checklist/versions/find-version.ts';
 import { bad, good, type Problem } from '../../core/problem.ts';
 import { indexCards } from '../../core/shorthand/card-index.ts';
 import { vocabularyOf } from '../../core/shorthand/vocabulary.ts';
-import { convertMinor } from '../../core/money/exchange-rates.ts';
 import {
 	CostToFinishInput,
 	CostToFinishOutput,
@@ -21,6 +20,7 @@ import {
 	type CostToFinishRequest,
 	type PriceSheetRequest
 } from '../../schemas/compute-prices.ts';
+import { convertPoints } from './convert-points.ts';
 import { defineComputation } from './define-computation.ts';
 import { resolveChecklist } from './resolve-checklist.ts';
 
@@ -62,18 +62,9 @@ export const priceSheetComputation = defineComputation({
 				}
 			];
 		});
-		const points: PricePoint[] = [];
-		for (const [i, { currency: code, ...point }] of (request.points ?? []).entries()) {
-			const lowMinor = convertMinor(point.lowMinor, code, currency, rates);
-			const highMinor = convertMinor(point.highMinor, code, currency, rates);
-			if (lowMinor === null || highMinor === null) {
-				const message = `no rate leads from ${code} to ${currency}`;
-				problems.push({ pointer: `/points/${i}/currency`, message, remedy: 'Give a rate.' });
-			} else if (highMinor < lowMinor) {
-				const message = 'the upper price is below the lower';
-				problems.push({ pointer: `/points/${i}/highMinor`, message, remedy: 'Exchange them.' });
-			} else points.push({ ...point, lowMinor, highMinor });
-		}
+		const converted = convertPoints(request.points ?? [], currency, rates);
+		problems.push(...converted.problems);
+		const points: PricePoint[] = [...converted.points];
 		const ground = {
 			release,
 			index: indexCards(release),

@@ -1,5 +1,6 @@
 import { expect } from 'vitest';
 import { readFileSync } from 'node:fs';
+import { WORTH_EXAMPLES } from './worth-examples.fixture.ts';
 
 export const checklist = JSON.parse(
 	readFileSync('demo/harbour-lights-1994.checklist.json', 'utf8')
@@ -26,6 +27,7 @@ const market = {
 };
 /** A body for every computation, and what its answer must hold. */
 export const EXAMPLES: Readonly<Record<string, { body: unknown; holds: unknown }>> = {
+	...WORTH_EXAMPLES,
 	'expand-checklist': { body: { checklist }, holds: { release: 'harbour-lights-1994' } },
 	'price-sheet': {
 		body: {

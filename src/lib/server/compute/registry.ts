@@ -47,6 +47,16 @@ import {
 	lastCardsComputation,
 	openedPacksComputation
 } from './opened-packs.ts';
+import { centringComputation, conditionWorksheetComputation } from './bench.ts';
+import { buildToSellComputation, fitParcelsComputation } from './selling.ts';
+import {
+	estimatePriceComputation,
+	gradeLadderComputation,
+	gradeOrNotComputation,
+	populationComputation,
+	scarcityRatioComputation,
+	setWorthComputation
+} from './worth.ts';
 import {
 	oddsFitComputation,
 	packOddsComputation,
@@ -113,7 +123,17 @@ export const COMPUTATIONS: readonly Computation[] = [
 	openedPacksComputation,
 	simulatePacksComputation,
 	whenToStopComputation,
-	oddsFitComputation
+	oddsFitComputation,
+	gradeLadderComputation,
+	estimatePriceComputation,
+	populationComputation,
+	scarcityRatioComputation,
+	gradeOrNotComputation,
+	setWorthComputation,
+	buildToSellComputation,
+	fitParcelsComputation,
+	centringComputation,
+	conditionWorksheetComputation
 ];
 
 export type Answer =
@@ -122,12 +142,12 @@ export type Answer =
 	| { readonly kind: 'done'; readonly value: unknown };
 
 /** Checks the body against the input schema of the computation and runs it. */
-export function compute(name: string, body: unknown): Answer {
+export async function compute(name: string, body: unknown): Promise<Answer> {
 	const computation = COMPUTATIONS.find((known) => known.name === name);
 	if (!computation) return { kind: 'unknown' };
 	const problems = checkAgainst(computation.input, body);
 	if (problems.length > 0) return { kind: 'invalid', problems };
-	const outcome = computation.run(body as never);
+	const outcome = await computation.run(body as never);
 	return outcome.ok
 		? { kind: 'done', value: outcome.value }
 		: { kind: 'invalid', problems: outcome.problems };

@@ -57,10 +57,16 @@ export interface Progress {
 export const TASKS = {
 	/** Nothing, so that the pool looks after what waits. */
 	wake: () => null,
-	compute({ name, bytes }: { readonly name: string; readonly bytes: Uint8Array }): Computed {
+	async compute({
+		name,
+		bytes
+	}: {
+		readonly name: string;
+		readonly bytes: Uint8Array;
+	}): Promise<Computed> {
 		const body = parseJson(bytes);
 		if (!body.ok) return { kind: 'unreadable', reason: body.reason };
-		const answer = compute(name, body.value);
+		const answer = await compute(name, body.value);
 		if (answer.kind === 'unknown') throw new RangeError(`compute: there is no "${name}"`);
 		return answer.kind === 'done'
 			? { kind: 'done', json: JSON.stringify(answer.value) }

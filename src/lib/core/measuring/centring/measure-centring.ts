@@ -141,6 +141,18 @@ export function centringOfGuides(
 	return centringOf(outer, inner, kind, { left: error, right: error, top: error, bottom: error });
 }
 
+/** How a card between guides is turned, and its size where the scale is known; an ID-1 card has no guides. */
+export function outlineOfGuides(
+	outer: Quad,
+	scale: ScaleSource
+): Pick<MeasuredCard, 'turnDeg' | 'size'> {
+	const pxPerMm = scaleOf(outer, null, scale);
+	return {
+		turnDeg: outlineOf(outer).turnDeg,
+		size: pxPerMm === null ? null : sizeOf(outer, pxPerMm)
+	};
+}
+
 function centringOf(
 	outer: Quad,
 	inner: Quad,
