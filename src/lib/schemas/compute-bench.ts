@@ -87,7 +87,7 @@ export const CentringInput = Type.Object(
 							'It may be off by so much; left out: 0.5.'
 						),
 						offDeg: said(
-							Optional(Length),
+							Optional(Type.Number({ minimum: 0, maximum: 90 })),
 							'A corner may be off a right angle by so much; left out: 0.5.'
 						)
 					},
@@ -193,6 +193,8 @@ const LevelSchema = Type.Object(
 	closed
 );
 
+const AspectLevels = Optional(list(LevelSchema, 12, { minItems: 1 }));
+
 export const ConditionWorksheetInput = Type.Object(
 	{
 		sheets: said(
@@ -237,15 +239,14 @@ export const ConditionWorksheetInput = Type.Object(
 		levels: said(
 			Optional(
 				Type.Object(
-					Object.fromEntries(
-						ASPECTS.map((aspect) => [
-							aspect,
-							said(
-								Optional(list(LevelSchema, 12, { minItems: 1 })),
-								`Levels of ${aspect}, the best first.`
-							)
-						])
-					) as Record<(typeof ASPECTS)[number], ReturnType<typeof levelsOf>>,
+					{
+						corners: said(AspectLevels, 'Levels of corners, the best first; left out: the usual.'),
+						edges: said(AspectLevels, 'Levels of edges, the best first; left out: the usual.'),
+						surface: said(
+							AspectLevels,
+							'Levels of the surface, the best first; left out: the usual.'
+						)
+					},
 					closed
 				)
 			),
@@ -259,10 +260,6 @@ export const ConditionWorksheetInput = Type.Object(
 	closed
 );
 export type ConditionWorksheetRequest = Static<typeof ConditionWorksheetInput>;
-
-function levelsOf() {
-	return Optional(list(LevelSchema, 12, { minItems: 1 }));
-}
 
 const AspectEnum = Type.Enum(['centring', ...ASPECTS]);
 const Findings = Type.Array(
