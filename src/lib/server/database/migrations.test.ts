@@ -25,6 +25,7 @@ import { makeSlip } from '../storage/slips/change-slips.ts';
 import { readSlip } from '../storage/slips/slips.ts';
 import { search } from '../search/search.ts';
 import { readSettings } from './settings.ts';
+import { valueView } from '../worth/value/value-view.ts';
 import { openCollection } from '../upkeep/open-collection.ts';
 import { rowId } from '../../core/row-id.ts';
 
@@ -192,5 +193,21 @@ test('storage classes of one’s own keep what was kept apart before them, and w
 		'graded'
 	);
 	expect(useOf({ card: { valueMinor: 500 }, holder: null }).use).toBe('dear');
+	collection.close();
+});
+
+test('what copies there are is summed up for worth, and prices stay as they were', async () => {
+	await earlierCollection(37, [
+		`INSERT INTO releases (id, key, name, maker, year, pack_types, rarities) VALUES (1, 'r', 'R', 'M', '1994', '[]', '[]')`,
+		`INSERT INTO copies (id, release_id, card_key, quantity, condition, logged_at) VALUES
+			(1, 1, 'base-1', 2, 'near mint', 't'), (2, 1, 'base-1', 1, 'near mint', 't'), (3, 1, 'base-2', 1, NULL, 't')`,
+		`INSERT INTO price_points (release_id, card_key, condition, low_minor, high_minor, currency, kind, said_on) VALUES
+			(1, 'base-1', 'near mint', 500, 500, 'EUR', 'sale', '1996-09-01')`
+	]);
+	const collection = await openCollection(readSettings({ JADE_DATA: folder }));
+	const { worth } = await valueView(collection.db, {
+		...{ scope: { sort: 'all' }, today: '1996-10-06' }
+	});
+	expect(worth).toMatchObject({ copies: 4, unpriced: 1, totalMinor: 1500 });
 	collection.close();
 });

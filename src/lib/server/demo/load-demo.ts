@@ -4,6 +4,7 @@ import { formatProblem } from '../../core/problem.ts';
 import { readChecklistJson } from '../../formats/checklist-json.ts';
 import { BuyingDemoSchema } from '../../schemas/buying-demo.ts';
 import { PacksDemoSchema } from '../../schemas/packs-demo.ts';
+import { WorthDemoSchema } from '../../schemas/worth-demo.ts';
 import { BasementSchema } from '../../schemas/basement.ts';
 import { CollectorSchema, type Collector } from '../../schemas/collector.ts';
 import { checkAgainst } from '../../schemas/validator.ts';
@@ -23,6 +24,7 @@ import { countReleases } from '../releases/list-releases.ts';
 import { keepSampleClock } from '../preferences/sample-clock.ts';
 import { buyingSteps } from './buying.ts';
 import { packsSteps } from './packs.ts';
+import { worthSteps } from './worth.ts';
 import { basementSteps } from './basement.ts';
 import type { DemoStep } from './demo-step.ts';
 import { keepLookAlikes } from '../telling/look-alikes.ts';
@@ -34,7 +36,13 @@ const checklists = import.meta.glob<string>('/demo/*.checklist.json', {
 	import: 'default'
 });
 const documents = import.meta.glob<string>(
-	['/demo/collector.json', '/demo/basement.json', '/demo/buying.json', '/demo/packs.json'],
+	[
+		'/demo/collector.json',
+		'/demo/basement.json',
+		'/demo/buying.json',
+		'/demo/packs.json',
+		'/demo/worth.json'
+	],
 	{
 		query: '?raw',
 		import: 'default'
@@ -90,6 +98,7 @@ async function loadInto(
 	const basement = await readDocument('/demo/basement.json', BasementSchema);
 	const buying = await readDocument('/demo/buying.json', BuyingDemoSchema);
 	const packs = await readDocument('/demo/packs.json', PacksDemoSchema);
+	const worth = await readDocument('/demo/worth.json', WorthDemoSchema);
 	const at = (when: string): Collection => ({ ...collection, now: () => when });
 	for (const read of Object.values(checklists)) {
 		must(await importRelease(at(collector.begun), must(readChecklistJson(await read()))));
@@ -144,7 +153,8 @@ async function loadInto(
 		...steps,
 		...basementSteps(basement),
 		...buyingSteps(buying),
-		...packsSteps(packs)
+		...packsSteps(packs),
+		...worthSteps(worth)
 	].sort((a, b) => a.when.localeCompare(b.when));
 	await settle(collector.begun);
 	for (const [done, { when, take }] of inOrder.entries()) {

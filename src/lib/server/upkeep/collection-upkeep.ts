@@ -9,6 +9,7 @@ import type { JournalledName, Row, RowChange } from '../database/tables/journall
 import type { Upkeep } from '../database/upkeep.ts';
 import { releasesOf, type GoalPlace } from '../goals/goal-scope.ts';
 import { refreshProgress } from '../goals/refresh-progress.ts';
+import { refreshCopySums, type CardOfRelease } from '../releases/refresh-copy-sums.ts';
 import { trimBoxCards } from '../places/trim-box-cards.ts';
 import { type ReleaseId, rowId } from '../../core/row-id.ts';
 
@@ -27,6 +28,7 @@ export const COLLECTION_UPKEEP: Upkeep = {
 			...releaseIdsOf(rowsOf(changes, ['sections', 'cards']))
 		];
 		await refreshEditionCards(tx, [...new Set(listed)]);
+		await refreshCopySums(tx, rowsOf(changes, ['copies']) as unknown as readonly CardOfRelease[]);
 		await refreshProgress(tx, await touchedReleases(tx, changes), now);
 	}
 };

@@ -1,4 +1,5 @@
-import { bad } from '../../core/problem.ts';
+import type { GradedValue } from '../../formats/read-graded-table.ts';
+import { bad, type Outcome } from '../../core/problem.ts';
 import type {
 	CardListReading,
 	ChecklistReading,
@@ -42,6 +43,16 @@ export async function readOffersFile(
 	signal: AbortSignal
 ): Promise<OffersReading> {
 	return runTask('readOffers', { bytes, choice }, signal).catch(givenUp);
+}
+
+/** The same for a table of prices or populations by card and grade. */
+export async function readGradedFile(
+	bytes: Uint8Array,
+	signal: AbortSignal
+): Promise<Outcome<readonly GradedValue[]>> {
+	return runTask('readGradedTable', { bytes }, signal).catch(
+		(error: unknown) => givenUp(error).outcome
+	);
 }
 
 function givenUp(error: unknown) {

@@ -5,6 +5,13 @@ import { openingView } from '../packs/openings/openings-view.ts';
 import { sealedView, type SealedAsk } from '../packs/sealed/sealed-view.ts';
 import { lastCardsView, type LastCardsAsk } from '../packs/last-cards-view.ts';
 import { simulateGoal, type SimulationAsk, type SimulationTold } from '../packs/simulate-goal.ts';
+import { ladderView, type LadderAsk } from '../worth/ladder-view.ts';
+import { populationsView, type PopulationsAsk } from '../worth/populations/populations-view.ts';
+import { priceBookView } from '../worth/prices/price-book-view.ts';
+import { subjectPricesView, type SubjectPricesAsk } from '../worth/subject-prices-view.ts';
+import { insuranceList, type InsuranceAsk } from '../worth/value/insurance-list.ts';
+import { valueView, type ValueAsk } from '../worth/value/value-view.ts';
+import { readGradedTable } from '../../formats/read-graded-table.ts';
 import { packsView, type PacksAsk } from '../packs/packs-view.ts';
 import { conditionView, type ConditionAsk } from '../buying/condition/condition-view.ts';
 import { finishView } from '../buying/finish/finish-view.ts';
@@ -106,6 +113,23 @@ export const TASKS = {
 		withReader(readSettings(process.env), async (db) => JSON.stringify(await fairLot(db, keys))),
 	conditionView: (ask: ConditionAsk) =>
 		withReader(readSettings(process.env), (db) => conditionView(db, ask)),
+	readGradedTable: ({ bytes }: { readonly bytes: Uint8Array }) => readGradedTable(bytes),
+	ladderView: (ask: LadderAsk) =>
+		withReader(readSettings(process.env), (db) => ladderView(db, ask)),
+	priceBookView: ({
+		release,
+		today
+	}: {
+		readonly release: string | null;
+		readonly today: string;
+	}) => withReader(readSettings(process.env), (db) => priceBookView(db, release, today)),
+	populationsView: (ask: PopulationsAsk) =>
+		withReader(readSettings(process.env), (db) => populationsView(db, ask)),
+	subjectPricesView: (ask: SubjectPricesAsk) =>
+		withReader(readSettings(process.env), (db) => subjectPricesView(db, ask)),
+	valueView: (ask: ValueAsk) => withReader(readSettings(process.env), (db) => valueView(db, ask)),
+	insuranceList: (ask: InsuranceAsk) =>
+		withReader(readSettings(process.env), (db) => insuranceList(db, ask)),
 	packsView: (ask: PacksAsk) => withReader(readSettings(process.env), (db) => packsView(db, ask)),
 	simulateGoal: (ask: SimulationAsk, tell: (told: SimulationTold) => void) =>
 		withReader(readSettings(process.env), (db) => simulateGoal(db, ask, tell)),

@@ -6,6 +6,7 @@ import Library from '@lucide/svelte/icons/library';
 import PackageOpen from '@lucide/svelte/icons/package-open';
 import PencilLine from '@lucide/svelte/icons/pencil-line';
 import ScanSearch from '@lucide/svelte/icons/scan-search';
+import Scale from '@lucide/svelte/icons/scale';
 import Target from '@lucide/svelte/icons/target';
 
 /**
@@ -21,7 +22,8 @@ export const MENU = [
 	{ path: '/binders', name: 'Binders', icon: BookOpen, isFrequent: true },
 	{ path: '/boxes', name: 'Boxes', icon: Archive, isFrequent: true },
 	{ path: '/buying', name: 'Buying', icon: HandCoins, isFrequent: false },
-	{ path: '/packs', name: 'Packs', icon: PackageOpen, isFrequent: false }
+	{ path: '/packs', name: 'Packs', icon: PackageOpen, isFrequent: false },
+	{ path: '/worth', name: 'Worth', icon: Scale, isFrequent: false }
 ] as const;
 
 export function isCurrent(path: string, pathname: string): boolean {

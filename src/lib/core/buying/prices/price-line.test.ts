@@ -46,6 +46,19 @@ describe('a price', () => {
 });
 
 describe('a line of prices', () => {
+	test.each([
+		['27 grade 8 40', { cards: '27', grade: 8 }],
+		['27 40 grade 8,5', { cards: '27', grade: 8.5 }],
+		['27 authentic 12', { cards: '27', isAuthentic: true }],
+		['27 grade 8.3 40', /"grade 8.3" is no grade/],
+		['27 grade 8 40 grade 9', /beside another/],
+		['27 authentic 40 grade 9', /beside another/]
+	])('a grade stands with the card or behind the price: %s', (line, wanted) => {
+		const { phrases, problems } = parsePriceLine(line, 'EUR');
+		if (wanted instanceof RegExp) expect(problems[0]?.message).toMatch(wanted);
+		else expect(phrases).toMatchObject([wanted]);
+	});
+
 	const cards = fc.constantFrom(
 		'5',
 		'1-12',

@@ -13,6 +13,8 @@ export interface PricePhrase {
 	readonly condition?: Condition;
 	/** 1 to 10 in halves */
 	readonly grade?: number;
+	/** Graded as genuine, without a number. */
+	readonly isAuthentic?: true;
 	/** Why a price is out of line: "also in a fixed product". */
 	readonly reason?: string;
 }
@@ -28,6 +30,7 @@ export const LONGEST_PRICE_LINE = 20_000;
 
 const PHRASE = /(?:"(?:[^"\n]|"")*"|\([^)\n]*\)?|[^;\n("]|")+/g;
 const TWO_WORDS = /^(.*\S)\s+(grade\s+\d{1,2}(?:[.,]5)?|(?:near|very)\s+\p{L}+)$/isu;
+const GRADED = /^(.*\S)\s+(grade\s+\d{1,2}(?:[.,]\d)?|authentic)$/isu;
 const WORD = /^(.*\S)\s+(\p{L}{1,20})$/su;
 const AMOUNT = String.raw`(?:[€$£¥]\s?)?\d[\d.,'’]*(?:\s?[€$£]|\s[A-Z]{3})?`;
 const DASHED = new RegExp(`^(.*\\S)\\s+(${AMOUNT}\\s*[–—-]\\s*${AMOUNT})$`, 'su');
@@ -37,7 +40,7 @@ const SINGLE = new RegExp(`^(.*\\S)\\s+(${AMOUNT})$`, 'su');
  * Reads a line of prices. Grammar:
  *
  *     line   = phrase *( ";" phrase )                       ; a new line parts phrases as well
- *     phrase = cards price *( "each" / "together" / condition / "grade" grade ) [ "(" reason ")" ]
+ *     phrase = cards [ "grade" grade / "authentic" ] price *( "each" / "together" / condition / "grade" grade / "authentic" ) [ "(" reason ")" ]
  *     cards  = an entry line / "all" [ words ]
  *
  * "all …" is one sum for all of them unless "each" is said; other cards are priced each unless
@@ -71,7 +74,7 @@ export function parsePriceLine(
  * @example formatPricePhrase({ cards: '5', price: { lowMinor: 2400, highMinor: 2400 }, of: 'each', condition: 'near mint' }, 'EUR') // '5 24.00 near mint'
  */
 export function formatPricePhrase(phrase: PricePhrase, currency: string): string {
-	const { cards, price, of, condition, grade, reason } = phrase;
+	const { cards, price, of, condition, grade, isAuthentic, reason } = phrase;
 	const isUsual = of === (isAll(cards) ? 'together' : 'each');
 	return [
 		cards,
@@ -79,6 +82,7 @@ export function formatPricePhrase(phrase: PricePhrase, currency: string): string
 		isUsual ? '' : of,
 		condition ?? '',
 		grade === undefined ? '' : `grade ${grade}`,
+		isAuthentic ? 'authentic' : '',
 		reason === undefined ? '' : `(${reason})`
 	]
 		.filter(Boolean)
@@ -100,7 +104,12 @@ function readPhrase(
 		return { message: 'a bracket is not closed', remedy: 'Write the reason last: (reason).' };
 	}
 	let rest = before.trim();
-	const said: { of?: PricePhrase['of']; condition?: Condition; grade?: number } = {};
+	const said: {
+		of?: PricePhrase['of'];
+		condition?: Condition;
+		grade?: number;
+		isAuthentic?: true;
+	} = {};
 	for (;;) {
 		const [, left, word = ''] = TWO_WORDS.exec(rest) ?? WORD.exec(rest) ?? [];
 		if (left === undefined) break;
@@ -111,11 +120,14 @@ function readPhrase(
 			if (said.of) return twice(word);
 			said.of = small;
 		} else if (grade !== undefined) {
-			if (said.grade !== undefined) return twice(word);
+			if (said.grade ?? said.isAuthentic) return twice(word);
 			if (!GRADES.includes(Number(grade))) {
 				return { message: `"${word}" is no grade`, remedy: 'Grades go from 1 to 10 in halves.' };
 			}
 			said.grade = Number(grade);
+		} else if (small === 'authentic') {
+			if (said.isAuthentic ?? said.grade) return twice(word);
+			said.isAuthentic = true;
 		} else if (condition !== null) {
 			if (said.condition) return twice(word);
 			said.condition = condition;
@@ -129,7 +141,18 @@ function readPhrase(
 		}
 		rest = left.trimEnd();
 	}
-	const [, cards, amount] = DASHED.exec(rest) ?? SINGLE.exec(rest) ?? [];
+	const [, named, amount] = DASHED.exec(rest) ?? SINGLE.exec(rest) ?? [];
+	// "27 grade 8 40": people also say the grade with the card.
+	const [, bare, gradedAs] = GRADED.exec(named ?? '') ?? [];
+	const cards = bare ?? named;
+	if (gradedAs !== undefined) {
+		if (said.grade ?? said.isAuthentic) return twice(gradedAs);
+		const number = Number(/\d.*/.exec(gradedAs)?.[0].replace(',', '.'));
+		if (gradedAs.toLowerCase() === 'authentic') said.isAuthentic = true;
+		else if (GRADES.includes(number)) said.grade = number;
+		else
+			return { message: `"${gradedAs}" is no grade`, remedy: 'Grades go from 1 to 10 in halves.' };
+	}
 	if (cards === undefined || amount === undefined) {
 		return /(?:^|\s)-\s?\d/.test(rest)
 			? { message: 'a price is below nothing', remedy: 'It is 0 or more.' }
@@ -140,13 +163,14 @@ function readPhrase(
 		const [{ message, remedy } = { message: 'this is no price' }] = price.problems;
 		return { message, ...(remedy === undefined ? {} : { remedy }) };
 	}
-	const { of = isAll(cards) ? 'together' : 'each', condition, grade } = said;
+	const { of = isAll(cards) ? 'together' : 'each', condition, grade, isAuthentic } = said;
 	return {
 		cards,
 		price: price.value,
 		of,
 		...(condition ? { condition } : {}),
 		...(grade === undefined ? {} : { grade }),
+		...(isAuthentic ? { isAuthentic } : {}),
 		...(reason === '' ? {} : { reason })
 	};
 }

@@ -26,6 +26,7 @@ interface SaidOf {
 	readonly condition?: Condition;
 	/** 1 to 10 in halves */
 	readonly grade?: number;
+	readonly isAuthentic?: true;
 	readonly reason?: string;
 }
 
@@ -77,7 +78,7 @@ export function readPriceLine(text: string, ground: PriceGround): PriceReading {
 		)
 	);
 	for (const phrase of phrases) {
-		const { cards, price, of, grade, reason, start } = phrase;
+		const { cards, price, of, grade, isAuthentic, reason, start } = phrase;
 		const saidBefore = [...prices.values()].map(({ version }) => version);
 		const priced = new Set([...ground.priced, ...saidBefore]);
 		const { counts, condition } = namedBy(phrase, { ...ground, priced }, all);
@@ -92,6 +93,7 @@ export function readPriceLine(text: string, ground: PriceGround): PriceReading {
 			price,
 			...(condition ? { condition } : {}),
 			...(grade === undefined ? {} : { grade }),
+			...(isAuthentic ? { isAuthentic } : {}),
 			...(reason === undefined ? {} : { reason })
 		};
 		if (of === 'together' && sum(counts.values()) > 1) {
@@ -103,7 +105,7 @@ export function readPriceLine(text: string, ground: PriceGround): PriceReading {
 			continue;
 		}
 		for (const [version, quantity] of counts) {
-			const key = [version, condition ?? '', grade ?? ''].join(' ');
+			const key = [version, condition ?? '', grade ?? '', isAuthentic ?? ''].join(' ');
 			prices.set(key, { version, quantity, ...said });
 		}
 	}

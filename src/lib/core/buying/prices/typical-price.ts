@@ -1,5 +1,6 @@
 import { group, least, max, median } from 'd3-array';
 import { conditionRank, type Condition } from '../../copies/condition.ts';
+import { formatQuality } from '../../copies/quality-label.ts';
 import type { GradeNeed } from '../../goal/slot.ts';
 import type { PriceKind, PricePoint } from '../../worth/prices/price-point.ts';
 import { middleOf, type Price } from '../../worth/prices/price.ts';
@@ -38,18 +39,15 @@ export function typicalPrice(points: readonly PricePoint[], need: PriceNeed): Kn
 	const serving = points.filter(
 		(point) => need.versions.includes(point.version) && serves(point, need)
 	);
-	const alike = group(
-		serving,
-		({ version, condition = '', grade = '' }) => `${version} ${condition} ${grade}`
-	);
+	const alike = group(serving, (point) => `${point.version} ${formatQuality(point)}`);
 	const prices = [...alike.values()].flatMap((some) => priceOfAlike(some) ?? []);
 	return least(prices, (a, b) => middleOf(a) - middleOf(b) || a.lowMinor - b.lowMinor) ?? null;
 }
 
 function serves(point: PricePoint, { leastCondition, graded }: PriceNeed): boolean {
-	const { condition, grade, house } = point;
+	const { condition, grade, isAuthentic, house } = point;
 	if (!graded) {
-		if (grade !== undefined) return false;
+		if (grade !== undefined || isAuthentic) return false;
 		return condition === undefined || conditionRank(condition) >= conditionRank(leastCondition);
 	}
 	const isHouse = !graded.houses || (house !== undefined && graded.houses.includes(house));

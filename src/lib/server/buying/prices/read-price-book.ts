@@ -48,7 +48,17 @@ export async function readPriceBook(
 		const release = releaseKeys.get(row.releaseId);
 		if (!price || release === undefined) return [];
 		const { cardKey: card, parallelKey: parallel, variantKey: variant } = row;
-		const { condition, grade, house, kind, saidOn: on, source, reason } = row;
+		const {
+			condition,
+			grade,
+			isAuthentic,
+			qualifier,
+			house,
+			kind,
+			saidOn: on,
+			source,
+			reason
+		} = row;
 		return [
 			{
 				version: formatVersionKey({ release, card, parallel, variant }),
@@ -56,6 +66,8 @@ export async function readPriceBook(
 				...{ kind, on },
 				...(condition === null ? {} : { condition }),
 				...(grade === null ? {} : { grade }),
+				...(isAuthentic ? { isAuthentic } : {}),
+				...(qualifier === null ? {} : { qualifier }),
 				...(house === null ? {} : { house }),
 				...(source === null ? {} : { source }),
 				...(reason === null ? {} : { reason })

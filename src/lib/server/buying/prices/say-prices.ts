@@ -5,10 +5,11 @@ import { numberingsOf } from '../../../core/checklist/numbering.ts';
 import { bad, good, type Outcome } from '../../../core/problem.ts';
 import type { GoalId } from '../../../core/row-id.ts';
 import { entryContext } from '../../copies/entry-context.ts';
-import type { Collection, Transaction } from '../../database/open.ts';
 import { priceLumps, pricePoints } from '../../database/tables/index.ts';
 import { makeChange, refused } from '../../journal/change.ts';
 import { findRelease, loadRelease } from '../../releases/load-release.ts';
+import type { Collection } from '../../database/open.ts';
+import { pointRows, replacePoints } from './point-rows.ts';
 import { sheetView } from './sheet-view.ts';
 
 /** What a price line is said of. */
@@ -59,16 +60,10 @@ export function sayPrices(
 		}
 		const saidOn = collection.now().slice(0, 10);
 		const from = source.trim() || OWN_SHEET;
-		const rows = prices.map(({ version, price, condition, grade, reason }) => {
-			const { card = '', parallel = null, variant = null } = parseVersionKey(version) ?? {};
-			return {
-				...{ releaseId: stored.id, cardKey: card, parallelKey: parallel, variantKey: variant },
-				...{ condition: condition ?? null, grade: grade ?? null, ...price, currency, saidOn },
-				...{ kind: 'asking' as const, source: from, reason: reason ?? null }
-			};
+		const rows = pointRows(stored.id, prices, {
+			...{ currency, saidOn, kind: 'asking', source: from, house: null }
 		});
-		await record.remove(pricePoints, await saidBefore(tx, rows));
-		await record.insert(pricePoints, rows);
+		await replacePoints(record, tx, rows);
 		const words = lumps.map((lump) => lump.words.toLowerCase());
 		const replaced = (
 			await tx.select().from(priceLumps).where(eq(priceLumps.goalId, goalId))
@@ -87,28 +82,6 @@ export function sayPrices(
 		const value = { prices: prices.length, lumps: lumps.length };
 		return { value: good(value, reading.notes), label: `Prices: ${clip(line.trim())}` };
 	});
-}
-
-type NewPoint = typeof pricePoints.$inferInsert;
-
-/** Points that new ones take the place of: the same card and condition, the same source, the same day. */
-async function saidBefore(tx: Transaction, rows: readonly NewPoint[]): Promise<readonly number[]> {
-	const [first] = rows;
-	if (!first) return [];
-	const nameOf = (row: NewPoint) =>
-		JSON.stringify([row.cardKey, row.parallelKey, row.variantKey, row.condition, row.grade]);
-	const names = new Set(rows.map(nameOf));
-	const same = await tx
-		.select()
-		.from(pricePoints)
-		.where(
-			and(
-				eq(pricePoints.releaseId, first.releaseId),
-				eq(pricePoints.saidOn, first.saidOn),
-				eq(pricePoints.source, first.source ?? '')
-			)
-		);
-	return same.filter((row) => names.has(nameOf(row))).map(({ id }) => id);
 }
 
 /** Takes what a line of the sheet says away: all prices of its card, or the sum. */

@@ -44,3 +44,4 @@ export { trayPiles } from './trays.ts';
 export { unmatchedRows } from './unmatched.ts';
 export { variants } from './variants.ts';
 export { wantMarks } from './want-marks.ts';
+export { copySums, houses, populationReports } from './worth.ts';

@@ -2,14 +2,14 @@ import { sqliteTable, check, index, integer, real, text } from 'drizzle-orm/sqli
 import { sql } from 'drizzle-orm';
 import type { PriceKind } from '../../../core/worth/prices/price-point.ts';
 import type { Condition } from '../../../core/copies/condition.ts';
-import type { ReleaseId } from '../../../core/row-id.ts';
+import type { PricePointId, ReleaseId } from '../../../core/row-id.ts';
 import { releases } from './releases.ts';
 
 /** The price book: what a version was asked or sold for, when and where. It names its version by keys, as copies do. */
 export const pricePoints = sqliteTable(
 	'price_points',
 	{
-		id: integer().primaryKey({ autoIncrement: true }),
+		id: integer().$type<PricePointId>().primaryKey({ autoIncrement: true }),
 		releaseId: integer()
 			.$type<ReleaseId>()
 			.notNull()
@@ -22,6 +22,10 @@ export const pricePoints = sqliteTable(
 		condition: text().$type<Condition>(),
 		/** 1 to 10 in halves */
 		grade: real(),
+		/** Graded as genuine, without a number. */
+		isAuthentic: integer({ mode: 'boolean' }).notNull().default(false),
+		/** What the house found besides its grade: "off centre". */
+		qualifier: text(),
 		house: text(),
 		/** Of one card, from–to, in minor units of the currency (ISO 4217). */
 		lowMinor: integer().notNull(),

@@ -70,6 +70,19 @@
 		{#each data.variants as { key, kind, name, howToTell } (key)}
 			<p class="mt-1"><strong>{kind}</strong>: {name}{howToTell ? `. ${howToTell}` : ''}</p>
 		{/each}
+		<p class="mt-1">
+			What it is worth: <a
+				class="prose-link"
+				href="{resolve('/worth')}?{new URLSearchParams({
+					release: release.key,
+					card: `${release.key}/${card.key}`
+				})}">on the grade ladder</a
+			>{#each card.subjects as subject (subject)}, <a
+					class="prose-link"
+					href="{resolve('/worth/subject')}?{new URLSearchParams({ subject })}"
+					>{subject} over all issues</a
+				>{/each}
+		</p>
 		<p class="mt-3 flex gap-4">
 			{#each [{ card: data.before, from: '← ', to: '' }, { card: data.after, from: '', to: ' →' }] as { card, from, to } (from)}
 				{#if card}<a
