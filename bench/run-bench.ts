@@ -21,6 +21,7 @@ import { benchPacks } from './bench-packs.ts';
 import { benchLimits } from './bench-limits.ts';
 import { benchStorage } from './bench-storage.ts';
 import { madeUpRelease } from './made-up-release.ts';
+import { benchWorth } from './bench-worth.ts';
 import { report } from './report.ts';
 
 /** ● 500 cards, 25 parallels, a variant on every tenth card: the size that the checklist must bear. */
@@ -119,6 +120,7 @@ export async function runBench(): Promise<void> {
 	await benchLimits();
 	await benchBuying();
 	await benchPacks();
+	await benchWorth();
 	await benchBinders();
 	await benchBoxes();
 	await benchCollection();

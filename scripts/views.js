@@ -53,7 +53,7 @@ export const VIEWS = [
 		act: (page) => page.getByTestId('rival').first().waitFor({ timeout: 60_000 })
 	},
 	{ name: 'orders', path: '/buying/orders' },
-	{ name: 'opening', path: '/packs/openings/2' },
+	{ name: 'ladder', path: '/worth' },
 	{ name: 'phone-put-away', path: '/boxes/slips/1', size: { width: 390, height: 844 } },
 	{ name: 'phone-wants', path: '/goals/1/wants', size: { width: 390, height: 844 } }
 ];

@@ -5,7 +5,7 @@ import { openTable } from './open-table.ts';
 import { guessNames } from './table.ts';
 
 /** What a table of values by card and grade may say besides its grades. */
-export const GRADED_COLUMNS = [
+const GRADED_COLUMNS = [
 	...['card', 'parallel', 'variant', 'grade', 'condition', 'house', 'value', 'low', 'high'],
 	...['currency', 'kind', 'on', 'source', 'total', 'reason']
 ] as const;

@@ -17,6 +17,21 @@
 	let { close, row, data, closed }: Props = $props();
 	const money = (minor: number) => formatMoney(minor, data.currency);
 	const times = (ratio: number) => `${ratio < 10 ? ratio.toFixed(1) : Math.round(ratio)} ×`;
+	function populationText(known: NonNullable<typeof close.population>): string {
+		const { finest, graded, qualified, authentic, shareAtLeast, atLeast } = known;
+		const share = shareAtLeast === null ? '' : ` (${Math.round(100 * shareAtLeast)} %)`;
+		return [
+			[
+				`${graded} graded`,
+				...(qualified > 0 ? [`${qualified} of them with a qualifier`] : []),
+				...(authentic > 0 ? [`${authentic} authentic`] : [])
+			].join(', '),
+			`; ${atLeast} at 8 or better${share}.`,
+			finest
+				? ` Finest known: ${finest.count} at ${finest.grade} (${finest.houses.join(', ')}).`
+				: ''
+		].join('');
+	}
 	const curve = $derived(
 		close.curves.find(({ scale, points }) => scale === 'grades' && points.length > 1)
 	);
@@ -113,19 +128,8 @@
 		</div>
 		<div>
 			{#if close.population}
-				{@const { finest, graded, qualified, authentic, shareAtLeast, atLeast } = close.population}
 				<h3 class="font-serif text-lg">Population</h3>
-				<p>
-					{graded} graded{qualified ? `, ${qualified} of them with a qualifier` : ''}{authentic
-						? `, ${authentic} authentic`
-						: ''};
-					{atLeast} at 8 or better{shareAtLeast === null
-						? ''
-						: ` (${Math.round(100 * shareAtLeast)} %)`}.
-					{#if finest}Finest known: {finest.count} at {finest.grade} ({finest.houses.join(
-							', '
-						)}).{/if}
-				</p>
+				<p>{populationText(close.population)}</p>
 			{/if}
 			{#if close.printings.length > 0}
 				<h3 class="mt-3 font-serif text-lg">Other printings</h3>

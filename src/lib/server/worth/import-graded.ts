@@ -11,7 +11,7 @@ import { replacePoints, type NewPoint } from '../buying/prices/point-rows.ts';
 import { entryContext } from '../copies/entry-context.ts';
 import { placeOf } from '../copies/copy-rows.ts';
 import type { Collection, Transaction } from '../database/open.ts';
-import { populationReports } from '../database/tables/index.ts';
+import type { populationReports } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
 import { loadRelease } from '../releases/load-release.ts';
 import { replaceReports } from './populations/keep-population.ts';

@@ -31,7 +31,7 @@ export interface LadderAsk {
 
 /** From this grade on copies count as good. Common practice, no source. */
 const GOOD_GRADE = 8;
-/** Columns besides the grades that anything is known of: none. */
+/** A card of this part of the last of the top has nearly made it. */
 const NEAR_SHARE = 0.8;
 
 /** Cards of a release by grades, ranked at one; and a card looked at closely. */
@@ -90,7 +90,7 @@ export async function ladderView(db: Reader, ask: LadderAsk) {
 
 	/** A card by itself: its curves, its population, its other printings. */
 	function closeOf(version: string) {
-		const own = points.filter((point) => point.version === version);
+		const known = points.filter((point) => point.version === version);
 		const [population = null] = populations(
 			reports.filter((report) => report.version === version),
 			GOOD_GRADE
@@ -105,7 +105,7 @@ export async function ladderView(db: Reader, ask: LadderAsk) {
 		return {
 			...{ version, cardKey: find(version)?.card.key ?? cardKey ?? version },
 			...nameOf(version),
-			curves: priceCurves(own, ask.today, rules).map((curve) => ({
+			curves: priceCurves(known, ask.today, rules).map((curve) => ({
 				...curve,
 				points: curve.points.map((point) => ({ ...point, label: formatQuality(point) })),
 				inversions: curve.inversions.map(({ better, worse }) => ({
@@ -114,7 +114,7 @@ export async function ladderView(db: Reader, ask: LadderAsk) {
 					...{ betterOn: better.on, worseOn: worse.on }
 				}))
 			})),
-			slips: tenFoldSlips(own).map(({ point, againstMinor }) => ({
+			slips: tenFoldSlips(known).map(({ point, againstMinor }) => ({
 				...{ label: formatQuality(point), lowMinor: point.lowMinor, on: point.on, againstMinor }
 			})),
 			population,

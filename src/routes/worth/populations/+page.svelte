@@ -10,6 +10,8 @@
 	import PopulationTable from './PopulationTable.svelte';
 
 	let { data, form } = $props();
+	/** Of a table that can be taken in. */
+	const TABLE = 'card,10,9.5,9,authentic,total\n27,2,7,31,1,41';
 	const problemsOf = (part: string) =>
 		form && 'problems' in form && form.part === part ? form.problems : undefined;
 	const told = (part: string) =>
@@ -76,7 +78,7 @@
 			{houses}
 			problems={problemsOf('file')}
 			told={told('file')}
-			placeholder={'card,10,9.5,9,authentic,total\n27,2,7,31,1,41'}
+			placeholder={TABLE}
 		/>
 	</details>
 {/if}

@@ -13,6 +13,8 @@
 	import WorthRules from './WorthRules.svelte';
 
 	let { data, form } = $props();
+	/** Of a table that can be taken in. */
+	const TABLE = 'card,7,8,9\n27,12,40,150\n41 brass,,60,';
 	const problemsOf = (part: string) =>
 		form && 'problems' in form && form.part === part ? form.problems : undefined;
 	const told = (part: string) =>
@@ -68,7 +70,7 @@
 			hasKind
 			problems={problemsOf('file')}
 			told={told('file')}
-			placeholder={'card,7,8,9\n27,12,40,150\n41 brass,,60,'}
+			placeholder={TABLE}
 		/>
 	</details>
 	{#if data.inversions.length + data.slips.length > 0}

@@ -9,7 +9,9 @@ const MONTH_DAYS = 365.2425 / 12;
  * @example [dayNumber('1970-01-01'), dayNumber('1996-02-29')] // [0, 9555]
  */
 export function dayNumber(date: string): number {
-	const [year = NaN, month = NaN, day = NaN] = date.split('-').map(Number);
+	const year = Number(date.slice(0, 4));
+	const month = Number(date.slice(5, 7));
+	const day = Number(date.slice(8));
 	if (!(month >= 1 && month <= 12 && day >= 1 && day <= 31) || Number.isNaN(year)) {
 		throw new RangeError(`dayNumber: "${date}" is no date`);
 	}

@@ -1,4 +1,4 @@
-import { max, median, min } from 'd3-array';
+import { quantileSorted } from 'd3-array';
 import { daysBetween, monthsBetween } from './days.ts';
 import { likePoints, type LikeNeed, type PointIndex } from './like-points.ts';
 import { middleOf, type Price } from './price.ts';
@@ -73,20 +73,35 @@ export function estimateOf(
 	on: string,
 	rules: EstimateRules = USUAL_ESTIMATE_RULES
 ): PriceEstimate {
-	const known = alike.filter((point) => point.on <= on);
-	const asking = lastOf(known.filter(({ kind }) => kind === 'asking'));
-	const guess = lastOf(known.filter(({ kind }) => kind === 'estimate'));
-	const sales = lastSales(known, on, rules);
+	let asking: PricePoint | null = null;
+	let guess: PricePoint | null = null;
+	for (const point of alike) {
+		// Of one day the one that was noted last.
+		if (point.kind === 'sale' || point.on > on) continue;
+		if (point.kind === 'asking') {
+			if (!asking || point.on >= asking.on) asking = point;
+		} else if (!guess || point.on >= guess.on) guess = point;
+	}
+	const sales = lastSales(alike, on, rules);
 	const said = asking ?? guess;
 	const resting = sales.length > 0 ? sales : said ? [said] : [];
-	const latest = max(resting, (point) => point.on) ?? null;
+	let latest: string | null = null;
+	let [low, high] = [Infinity, 0];
+	for (const point of resting) {
+		if (latest === null || point.on > latest) latest = point.on;
+		low = Math.min(low, point.lowMinor);
+		high = Math.max(high, point.highMinor);
+	}
 	const isOld = latest !== null && monthsBetween(latest, on) > rules.oldMonths;
-	const middle = median(resting, middleOf);
+	const middle = quantileSorted(
+		resting.map(middleOf).sort((a, b) => a - b),
+		0.5
+	);
 	return {
 		basis: sales.length > 0 ? 'sales' : asking ? 'asking' : guess ? 'estimate' : 'unknown',
 		middleMinor: middle === undefined ? null : Math.round(middle),
-		lowMinor: min(resting, ({ lowMinor }) => lowMinor) ?? null,
-		highMinor: max(resting, ({ highMinor }) => highMinor) ?? null,
+		lowMinor: latest === null ? null : low,
+		highMinor: latest === null ? null : high,
 		confidence: sales.length === 0 ? null : 1 - 2 ** (1 - sales.length),
 		points: resting.length,
 		on: latest,
@@ -108,19 +123,10 @@ export function lastSales(
 	on: string,
 	{ mostSales, oldMonths }: EstimateRules
 ): readonly PricePoint[] {
-	const sales = points
-		.filter((point) => point.kind === 'sale' && point.on <= on)
-		.reverse()
-		.sort((a, b) => b.on.localeCompare(a.on))
-		.slice(0, mostSales);
+	const sales = points.filter((point) => point.kind === 'sale' && point.on <= on);
+	if (sales.length > 1) sales.reverse().sort((a, b) => (a.on < b.on ? 1 : a.on > b.on ? -1 : 0));
+	sales.length = Math.min(sales.length, mostSales);
 	return sales.filter(
 		(sale, i) => i < Math.min(LEAST_SALES, mostSales) || monthsBetween(sale.on, on) <= oldMonths
-	);
-}
-
-function lastOf(points: readonly PricePoint[]): PricePoint | null {
-	return points.reduce<PricePoint | null>(
-		(best, each) => (best && best.on > each.on ? best : each),
-		null
 	);
 }

@@ -1,4 +1,4 @@
-import { group, sum } from 'd3-array';
+import { group } from 'd3-array';
 import { CONDITIONS, GRADES } from '../../copies/condition.ts';
 import { formatQuality, type LabelledQuality } from '../../copies/quality-label.ts';
 import {
@@ -90,13 +90,31 @@ export function setWorth(
 	rules: WorthRules
 ): SetWorth {
 	const index = indexPoints(points);
-	const known = new Map<string, Omit<WorthLine, 'key' | 'group' | 'quantity'>>();
+	type Found = Omit<WorthLine, 'key' | 'group' | 'quantity'>;
+	const known = new Map<string, Map<string, Found>>();
 	const lines = copies.map((copy): WorthLine => {
 		const { key, group: of, quantity, version, house = '', saidMinor = '' } = copy;
-		const like = `${version} ${formatQuality(copy)} ${house} ${saidMinor}`;
-		const found = known.get(like) ?? worthOf(copy, index, on, rules);
-		known.set(like, found);
-		return { key, group: of, quantity, ...found };
+		const ofVersion = known.get(version) ?? new Map<string, Found>();
+		known.set(version, ofVersion);
+		const like = `${formatQuality(copy)} ${house} ${saidMinor}`;
+		let found = ofVersion.get(like);
+		if (!found) ofVersion.set(like, (found = worthOf(copy, index, on, rules)));
+		const { basis, lowMinor, eachMinor, highMinor, lowerMinor, lowerBasis, on: day, flags } = found;
+		// Written out: half a million copies make tens of thousands of lines.
+		return {
+			key,
+			version,
+			group: of,
+			quantity,
+			basis,
+			lowMinor,
+			eachMinor,
+			highMinor,
+			lowerMinor,
+			lowerBasis,
+			on: day,
+			flags
+		};
 	});
 	const keys = new Set(copies.flatMap(({ key, isKey }) => (isKey ? [key] : [])));
 	return {
@@ -160,25 +178,26 @@ function oneWorse({ grade, condition, house }: WorthCopy) {
 }
 
 function sumOf(lines: readonly WorthLine[], keys: ReadonlySet<string>): WorthSum {
-	const total = (of: (line: WorthLine) => number) => sum(lines, (line) => of(line) * line.quantity);
-	const totalMinor = total(({ eachMinor }) => eachMinor);
-	const shareOf = (counts: (line: WorthLine) => boolean) =>
-		totalMinor === 0 ? null : total((line) => (counts(line) ? line.eachMinor : 0)) / totalMinor;
+	const sums = { copies: 0, unpriced: 0, lowMinor: 0, totalMinor: 0, highMinor: 0, lowerMinor: 0 };
+	let [ofKeys, unsure] = [0, 0];
+	for (const line of lines) {
+		const { quantity, basis, eachMinor, flags } = line;
+		const minor = eachMinor * quantity;
+		sums.copies += quantity;
+		if (basis === 'unknown') sums.unpriced += quantity;
+		sums.lowMinor += line.lowMinor * quantity;
+		sums.totalMinor += minor;
+		sums.highMinor += line.highMinor * quantity;
+		sums.lowerMinor += line.lowerMinor * quantity;
+		if (keys.has(line.key)) ofKeys += minor;
+		const isSaid = basis === 'asking' || basis === 'estimate';
+		if (isSaid || flags.includes('lone sale') || flags.includes('old')) unsure += minor;
+	}
+	const { totalMinor } = sums;
 	return {
-		copies: total(() => 1),
-		unpriced: total(({ basis }) => (basis === 'unknown' ? 1 : 0)),
-		lowMinor: total(({ lowMinor }) => lowMinor),
-		totalMinor,
-		highMinor: total(({ highMinor }) => highMinor),
-		lowerMinor: total(({ lowerMinor }) => lowerMinor),
-		keyShare: shareOf(({ key }) => keys.has(key)),
-		unsureShare: shareOf(
-			({ flags, basis }) =>
-				basis === 'asking' ||
-				basis === 'estimate' ||
-				flags.includes('lone sale') ||
-				flags.includes('old')
-		)
+		...sums,
+		keyShare: totalMinor === 0 ? null : ofKeys / totalMinor,
+		unsureShare: totalMinor === 0 ? null : unsure / totalMinor
 	};
 }
 
