@@ -61,7 +61,7 @@ export const VIEWS = [
 	'/packs/tiles',
 	'/packs/last-cards',
 	'/worth',
-	'/worth?release=tidewater-strips-1926&card=tidewater-strips-1926/base-1',
+	'/worth?release=tidewater-strips-1926&card=tidewater-strips-1926/base-3',
 	'/worth/prices',
 	'/worth/populations',
 	'/worth/value',

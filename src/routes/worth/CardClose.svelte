@@ -86,7 +86,7 @@
 				</p>
 			{/if}
 			{#each close.curves.flatMap( ({ house, inversions }) => inversions.map( (each) => ({ house, ...each }) ) ) as each, i (i)}
-				<p class="mt-1 text-warning-content">
+				<p class="mt-1">
 					<span class="badge badge-sm badge-warning">wrong way round</span>
 					{each.house ?? ''}
 					{each.better} at {money(each.betterMinor)} ({formatMonth(each.betterOn)}) is below

@@ -11,6 +11,12 @@
 	let { data, addressOf }: Props = $props();
 	const money = (minor: number) => formatMoney(minor, data.currency);
 	const percent = (share: number | null) => (share === null ? '' : `${Math.round(100 * share)} %`);
+	/** On a narrow screen the grade that is ranked by comes into sight. */
+	function showRanked(scroller: HTMLElement) {
+		const head = scroller.querySelector<HTMLElement>('th[aria-sort]');
+		if (!head || head.offsetLeft + head.offsetWidth <= scroller.clientWidth) return;
+		scroller.scrollLeft = head.offsetLeft + head.offsetWidth - scroller.clientWidth;
+	}
 	/** What begins where another standing does. */
 	const HEADS = {
 		top: '',
@@ -20,7 +26,13 @@
 	} as const;
 </script>
 
-<div class="overflow-x-auto" role="region" aria-label="Grade ladder" tabindex="-1">
+<div
+	class="overflow-x-auto"
+	role="region"
+	aria-label="Grade ladder"
+	tabindex="-1"
+	{@attach showRanked}
+>
 	<table class="table w-auto table-sm">
 		<thead>
 			<tr>

@@ -40,6 +40,9 @@ import { convertPoints } from './convert-points.ts';
 import { defineComputation } from './define-computation.ts';
 import { repeated } from './repeated.ts';
 
+/** The most cells of a ladder. */
+const MOST_CELLS = 60_000;
+
 export const estimatePriceComputation = defineComputation({
 	name: 'estimate-price',
 	summary:
@@ -101,6 +104,15 @@ export const gradeLadderComputation = defineComputation({
 		const all: readonly Problem[] = [
 			...problems,
 			...repeated('cards', 'version', cards),
+			...(cards.length * columns.length > MOST_CELLS
+				? [
+						{
+							pointer: '/cards',
+							message: `${cards.length} cards by ${columns.length} columns are more than ${MOST_CELLS} cells`,
+							remedy: 'Ask for fewer at a time.'
+						}
+					]
+				: []),
 			...columns.flatMap((each, i) => (each.ok ? [] : at(`/columns/${i}`, each.problems))),
 			...repeated(
 				'columns',

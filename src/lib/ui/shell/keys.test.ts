@@ -47,7 +47,8 @@ test('the menu follows the work, and marks the view that is open', () => {
 		'Binders',
 		'Boxes',
 		'Buying',
-		'Packs'
+		'Packs',
+		'Worth'
 	]);
 	const current = (pathname: string) =>
 		MENU.filter(({ path }) => isCurrent(path, pathname)).map(({ name }) => name);

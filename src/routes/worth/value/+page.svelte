@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { resolve } from '$app/paths';
+	import { monthsBetween } from '$lib/core/worth/prices/days';
 	import AskForm from '$lib/ui/AskForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import LineChart from '$lib/ui/LineChart.svelte';
@@ -14,8 +15,7 @@
 	const money = (minor: number) => formatMoney(minor, data.currency);
 	const percent = (share: number | null) => (share === null ? '' : `${Math.round(100 * share)} %`);
 	const { worth } = $derived(data);
-	const yearOf = (on: string) =>
-		Number(on.slice(0, 4)) + (Number(on.slice(5, 7)) - 1) / 12 + Number(on.slice(8)) / 372;
+	const today = $derived(data.overTime.at(-1)?.on ?? '');
 </script>
 
 <svelte:head><title>Value · Jade Binder</title></svelte:head>
@@ -110,12 +110,12 @@
 						{
 							name: 'worth',
 							points: data.overTime.map(({ on, totalMinor }) => ({
-								x: yearOf(on),
+								x: monthsBetween(today, on),
 								y: totalMinor / 100
 							}))
 						}
 					]}
-					x="Year"
+					x="Months from today"
 					y={data.currency}
 					class="h-48"
 				/>

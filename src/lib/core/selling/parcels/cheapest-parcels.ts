@@ -1,5 +1,6 @@
 import { sum } from 'd3-array';
-import { fitBoxes, MOST_FIT_STEPS, type Placement } from './fit-boxes.ts';
+import type { Placement } from './first-fit.ts';
+import { fitBoxes, MOST_FIT_STEPS } from './fit-boxes.ts';
 import type { Size, Turning } from './turned-box.ts';
 
 /** Boxes of one kind that are to be sent. */

@@ -113,4 +113,13 @@ describe('boxes in a parcel', () => {
 			placements: []
 		});
 	});
+
+	test('sixty small boxes go in at once, and one more than there is room for is told in time', () => {
+		const boxes = (count: number) =>
+			Array.from({ length: count }, (_, i) => box(`${i}`, [40, 30, 20]));
+		expectHeld(boxes(60), [200, 120, 60]);
+		expect(fitBoxes(boxes(61), size([200, 120, 60])).verdict).toBe('does not fit');
+		// Room by volume, none by shape: it may give up, and does so in time.
+		expect(fitBoxes(boxes(58), size([199, 119, 66])).verdict).not.toBe('fits');
+	});
 });

@@ -1,3 +1,4 @@
+import { firstFit, type Placement } from './first-fit.ts';
 import { isTooMuch } from './volume-bound.ts';
 import { turnedWays, type Sides, type Size, type Turning } from './turned-box.ts';
 
@@ -5,17 +6,6 @@ import { turnedWays, type Sides, type Size, type Turning } from './turned-box.ts
 export interface FitBox extends Size {
 	readonly key: string;
 	readonly turning: Turning;
-}
-
-/** Where a box lies in the parcel: its near lower left corner from that of the parcel, and its sides as it lies; in millimetres. */
-export interface Placement {
-	readonly key: string;
-	readonly xMm: number;
-	readonly yMm: number;
-	readonly zMm: number;
-	readonly alongMm: number;
-	readonly acrossMm: number;
-	readonly uprightMm: number;
 }
 
 /** `gave up`: neither a packing nor a proof was found within the steps that were allowed. */
@@ -70,28 +60,41 @@ export function fitBoxes(boxes: readonly FitBox[], parcel: Size, most = MOST_FIT
 			whole
 		);
 	if (isHopeless) return { verdict: 'does not fit', placements: [], steps: 0 };
+	const orders = [volumeOf, longestOf, faceOf].map((size) =>
+		pieces.toSorted((a, b) => size(b) - size(a) || a.kind.localeCompare(b.kind))
+	);
+	for (const order of orders) {
+		const placements = firstFit(order, whole);
+		if (placements) return { verdict: 'fits', placements: inOrder(placements), steps: 0 };
+	}
 	let steps = 0;
-	for (const size of [volumeOf, longestOf, faceOf]) {
+	for (const order of orders) {
 		// Each order goes astray elsewhere: three short searches find more than a long one.
-		const order = pieces.toSorted((a, b) => size(b) - size(a) || a.kind.localeCompare(b.kind));
 		const search = new Search(order, whole, Math.ceil(most / 3));
 		const found = search.add({ sides: [], arcs: [[], [], []] });
 		steps += search.steps;
-		if (found) return { verdict: 'fits', placements: placed(order, found, whole), steps };
-		if (!search.isOver) return { verdict: 'does not fit', placements: [], steps };
+		if (found)
+			return { verdict: 'fits', placements: placed(order, found, whole), steps: Math.round(steps) };
+		if (!search.isOver)
+			return { verdict: 'does not fit', placements: [], steps: Math.round(steps) };
 	}
-	return { verdict: 'gave up', placements: [], steps };
+	return { verdict: 'gave up', placements: [], steps: Math.round(steps) };
 }
 
 /** A search through ways to lie and relations, depth first. */
 class Search {
 	steps = 0;
 
+	/** What a step costs: looking at all pairs and chains; with ten boxes 1. */
+	private readonly cost: number;
+
 	constructor(
 		private readonly pieces: readonly Piece[],
 		private readonly whole: Sides,
 		private readonly most: number
-	) {}
+	) {
+		this.cost = Math.max(1, (pieces.length / 10) ** 3);
+	}
 
 	get isOver(): boolean {
 		return this.steps > this.most;
@@ -118,7 +121,8 @@ class Search {
 
 	/** Parts the pair that has the fewest ways left to be parted, until none overlaps; then the next piece comes in. */
 	private part(state: State): State | null {
-		if (++this.steps > this.most) return null;
+		this.steps += this.cost;
+		if (this.isOver) return null;
 		const starts = earliest(state);
 		if (!starts || !fitsAll(starts, state.sides, this.whole)) return null;
 		const ends = latest(state, this.whole);
@@ -232,13 +236,18 @@ function placed(pieces: readonly Piece[], state: State, whole: Sides): readonly 
 	if (!starts || !fitsAll(starts, state.sides, whole)) {
 		throw new RangeError('fitBoxes: a packing that was found does not hold');
 	}
-	return pieces
-		.map(({ key }, i): Placement => {
+	return inOrder(
+		pieces.map(({ key }, i): Placement => {
 			const [alongMm, acrossMm, uprightMm] = state.sides[i] ?? [0, 0, 0];
 			const [xMm = 0, yMm = 0, zMm = 0] = starts.map((axis) => axis[i] ?? 0);
 			return { key, xMm, yMm, zMm, alongMm, acrossMm, uprightMm };
 		})
-		.sort((a, b) => a.zMm - b.zMm || a.yMm - b.yMm || a.xMm - b.xMm);
+	);
+}
+
+/** What lies below comes first, then what lies further back, then from left to right. */
+function inOrder(placements: readonly Placement[]): readonly Placement[] {
+	return placements.toSorted((a, b) => a.zMm - b.zMm || a.yMm - b.yMm || a.xMm - b.xMm);
 }
 
 function kindOf({ lengthMm, widthMm, heightMm, turning }: FitBox): string {
