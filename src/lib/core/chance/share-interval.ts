@@ -37,7 +37,12 @@ export function shareInterval(found: number, tries: number, confidence = 0.95): 
 						[Math.max(0, share - reach), share]
 					),
 		high:
-			found === tries ? 1 : rootOf((share) => part / chanceWithin(binomial(tries, share), 0, found))
+			found === tries
+				? 1
+				: rootOf(
+						(each) => part / chanceWithin(binomial(tries, each), 0, found),
+						[share, Math.min(1, share + reach)]
+					)
 	};
 }
 

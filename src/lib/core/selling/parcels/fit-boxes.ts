@@ -75,7 +75,7 @@ export function fitBoxes(boxes: readonly FitBox[], parcel: Size, most = MOST_FIT
 		steps += search.steps;
 		if (found)
 			return { verdict: 'fits', placements: placed(order, found, whole), steps: Math.round(steps) };
-		if (!search.isOver)
+		if (!search.isOver())
 			return { verdict: 'does not fit', placements: [], steps: Math.round(steps) };
 	}
 	return { verdict: 'gave up', placements: [], steps: Math.round(steps) };
@@ -96,7 +96,7 @@ class Search {
 		this.cost = Math.max(1, (pieces.length / 10) ** 3);
 	}
 
-	get isOver(): boolean {
+	isOver(): boolean {
 		return this.steps > this.most;
 	}
 
@@ -114,7 +114,7 @@ class Search {
 		for (const way of next.ways.slice(from)) {
 			const found = this.part({ ...state, sides: [...state.sides, way] });
 			if (found) return found;
-			if (this.isOver) return null;
+			if (this.isOver()) return null;
 		}
 		return null;
 	}
@@ -122,7 +122,7 @@ class Search {
 	/** Parts the pair that has the fewest ways left to be parted, until none overlaps; then the next piece comes in. */
 	private part(state: State): State | null {
 		this.steps += this.cost;
-		if (this.isOver) return null;
+		if (this.isOver()) return null;
 		const starts = earliest(state);
 		if (!starts || !fitsAll(starts, state.sides, this.whole)) return null;
 		const ends = latest(state, this.whole);
@@ -142,7 +142,7 @@ class Search {
 			);
 			const found = this.part({ ...state, arcs });
 			if (found) return found;
-			if (this.isOver) return null;
+			if (this.isOver()) return null;
 		}
 		return null;
 	}
