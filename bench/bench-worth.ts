@@ -3,7 +3,8 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { drawScan } from '../src/lib/core/measuring/centring/drawn-scan.fixture.ts';
 import { measureCentring } from '../src/lib/core/measuring/centring/measure-centring.ts';
 import { fitBoxes } from '../src/lib/core/selling/parcels/fit-boxes.ts';
-import { gradeLadder, USUAL_JUMP, USUAL_RANK } from '../src/lib/core/worth/ladder/grade-ladder.ts';
+import { gradeLadder, USUAL_RANK } from '../src/lib/core/worth/ladder/grade-ladder.ts';
+import { USUAL_JUMP } from '../src/lib/core/worth/ladder/ladder-steps.ts';
 import type { PricePoint } from '../src/lib/core/worth/prices/price-point.ts';
 import {
 	setWorth,

@@ -1,5 +1,5 @@
 import { Type, type Static } from 'typebox';
-import { EMPTY_KINDS } from '../core/worth/ladder/grade-ladder.ts';
+import { EMPTY_KINDS } from '../core/worth/ladder/ladder-cell.ts';
 import { ESTIMATE_BASES, ESTIMATE_FLAGS } from '../core/worth/prices/estimate-price.ts';
 import { WORTH_BASES } from '../core/worth/value/set-worth.ts';
 import { ExchangeRatesSchema } from './exchange-rates.ts';

@@ -6,7 +6,8 @@ import {
 import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
 import { chancesByCounts, chancesByEye } from '../../core/worth/grading/grade-chances.ts';
 import { gradeOrNot, type GradeChance } from '../../core/worth/grading/grade-or-not.ts';
-import { gradeLadder, USUAL_JUMP, USUAL_RANK } from '../../core/worth/ladder/grade-ladder.ts';
+import { gradeLadder, USUAL_RANK } from '../../core/worth/ladder/grade-ladder.ts';
+import { USUAL_JUMP } from '../../core/worth/ladder/ladder-steps.ts';
 import { populations, wrongSums } from '../../core/worth/population/population.ts';
 import { scarcityRatio } from '../../core/worth/population/scarcity-ratio.ts';
 import { estimatePrice, USUAL_ESTIMATE_RULES } from '../../core/worth/prices/estimate-price.ts';

@@ -1,5 +1,5 @@
 import { good, type Outcome } from '../../core/problem.ts';
-import { USUAL_JUMP } from '../../core/worth/ladder/grade-ladder.ts';
+import { USUAL_JUMP } from '../../core/worth/ladder/ladder-steps.ts';
 import { USUAL_WORTH_RULES, type WorthRules } from '../../core/worth/value/set-worth.ts';
 import { WorthRulesSchema, type WorthRulesKept } from '../../schemas/worth-rules.ts';
 import type { Collection } from '../database/open.ts';

@@ -7,8 +7,9 @@ import {
 	type PictureKind
 } from './centring-of-quads.ts';
 import { endsOf, findInnerEdge, SIDES, type InnerEdge, type Side } from './inner-frame.ts';
-import { findForeground, findOuterEdges, type Box, type OuterEdges } from './outer-edges.ts';
-import { inGrey, type Picture, type Point } from './picture.ts';
+import { findForeground, type Box } from './foreground.ts';
+import { findOuterEdges, type OuterEdges } from './outer-edges.ts';
+import { inGrey, type Picture } from './picture.ts';
 import { quadOf, shapeOf, type Quad } from './quad.ts';
 
 /** The size of an ID-1 card, a bank or identity card (ISO/IEC 7810), in millimetres. */
@@ -252,16 +253,5 @@ function nothing(reasons: readonly string[]): MeasuredCard {
 	return {
 		...{ confidence: 0, reasons, outer: null, inner: null },
 		...{ turnDeg: null, centring: null, size: null }
-	};
-}
-
-/** A place moved so that it stays a place of the picture: guides are dragged no further. */
-export function withinPicture(
-	{ widthPx, heightPx }: Pick<Picture, 'widthPx' | 'heightPx'>,
-	{ x, y }: Point
-): Point {
-	return {
-		x: Math.min(widthPx, Math.max(0, x)),
-		y: Math.min(heightPx, Math.max(0, y))
 	};
 }

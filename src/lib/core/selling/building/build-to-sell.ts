@@ -68,11 +68,8 @@ export interface BuildPlan {
 	readonly missing: readonly string[];
 }
 
-/** ● Key cards can be half of a set's resale value: price them first. */
-export const KEY_SHARE_TO_WATCH = 0.5;
-
 /**
- * Whether building sets to sell pays, and how many: for each number the cheapest purchase of each part, supplies, packing,
+ * Whether building sets to sell pays, and how many (● key cards can be half of a set's resale value: without a price of them it says so): for each number the cheapest purchase of each part, supplies, packing,
  * fees, and the hours it takes.
  *
  * @throws RangeError for less than one set

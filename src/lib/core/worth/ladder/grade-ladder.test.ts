@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import { USUAL_ESTIMATE_RULES } from '../prices/estimate-price.ts';
 import type { PricePoint } from '../prices/price-point.ts';
-import { gradeLadder, USUAL_JUMP, type LadderGround } from './grade-ladder.ts';
+import { gradeLadder, type LadderGround } from './grade-ladder.ts';
+import { USUAL_JUMP } from './ladder-steps.ts';
 
 const sale = (
 	version: string,

@@ -1,7 +1,9 @@
 import { descending, group, sum } from 'd3-array';
 import { formatQuality, type LabelledQuality } from '../../copies/quality-label.ts';
 import { latestReports, type PopulationReport } from '../population/population.ts';
-import { estimateOf, type EstimateRules, type PriceEstimate } from '../prices/estimate-price.ts';
+import type { EstimateRules } from '../prices/estimate-price.ts';
+import { cellOf, type LadderCell, type LastSale } from './ladder-cell.ts';
+import { bestToBuy, stepsOf, type LadderStep } from './ladder-steps.ts';
 import { indexPoints } from '../prices/like-points.ts';
 import type { PricePoint } from '../prices/price-point.ts';
 
@@ -10,59 +12,6 @@ export interface LadderCard {
 	readonly version: string;
 	/** A rookie, a key card, a short print. */
 	readonly isKey: boolean;
-}
-
-/**
- * Why a cell has no price of today. `none graded`: houses report on the card, and none of this grade. `never sold`: some
- * are, and no sale is known. `sold long ago`: the last sale is older than the rule says. `not known`: nobody has
- * recorded how many there are, and no sale.
- */
-export const EMPTY_KINDS = ['none graded', 'never sold', 'sold long ago', 'not known'] as const;
-export type EmptyKind = (typeof EMPTY_KINDS)[number];
-
-/** The last sale of a cell. Amounts in minor units. */
-export interface LastSale {
-	readonly lowMinor: number;
-	readonly highMinor: number;
-	/** ISO 8601 date */
-	readonly on: string;
-	readonly house: string | null;
-	readonly source: string | null;
-}
-
-/** A card at one grade. */
-export interface LadderCell {
-	readonly label: string;
-	/** The typical of its last sales, in minor units; null where it is empty. */
-	readonly priceMinor: number | null;
-	readonly lowMinor: number | null;
-	readonly highMinor: number | null;
-	/** null: it has a price. */
-	readonly empty: EmptyKind | null;
-	readonly sales: number;
-	readonly isLone: boolean;
-	readonly lastSale: LastSale | null;
-	/** What was asked for it last, where nothing was sold lately. */
-	readonly askingMinor: number | null;
-	/** How many houses say they graded; null: no house reports on the card, or the column is not of grades. */
-	readonly graded: number | null;
-	/** The sales are of more houses than one: like is not held against like. */
-	readonly isMixed: boolean;
-	/** Its place among all cards at this grade, 1 for the dearest; null: it has no price. */
-	readonly rank: number | null;
-}
-
-/** A step of a card from one grade that has a price to the next that has one. */
-export interface LadderStep {
-	readonly from: string;
-	readonly to: string;
-	readonly addsMinor: number;
-	/** So many times the price of the lower one; null: that is nothing. */
-	readonly factor: number | null;
-	/** It costs the factor of the rule or more: to stay below it is cheap. */
-	readonly isJump: boolean;
-	/** One of the two rests on a lone sale. */
-	readonly isThin: boolean;
 }
 
 export interface LadderRow {
@@ -87,9 +36,6 @@ export interface LadderRank {
 }
 
 export const USUAL_RANK = { top: 10, nearShare: 0.8 } as const;
-
-/** A step that doubles the price is a jump. A rule of thumb of ours. */
-export const USUAL_JUMP = 2;
 
 export interface GradeLadder {
 	/** The dearest first, by the column that is ranked by; those without a price of today last. */
@@ -195,57 +141,6 @@ function countsOf(
 	return counts;
 }
 
-function cellOf(
-	found: readonly PricePoint[],
-	{
-		column,
-		label,
-		counts
-	}: {
-		readonly column: LabelledQuality;
-		readonly label: string;
-		readonly counts: ReadonlyMap<string, number> | null;
-	},
-	{ house, on, rules }: LadderGround
-): Omit<LadderCell, 'rank'> {
-	const isGraded = column.grade !== undefined || column.isAuthentic === true;
-	const alike =
-		house === null || !isGraded ? found : found.filter((point) => point.house === house);
-	const known = estimateOf(alike, on, rules);
-	const graded = isGraded && counts ? (counts.get(label) ?? 0) : null;
-	const empty = emptyOf(known, graded);
-	const sale = known.lastSale;
-	const isPriced = empty === null;
-	const houses = new Set(
-		alike.flatMap((point) => (point.kind === 'sale' && point.on <= on ? (point.house ?? '') : []))
-	);
-	return {
-		label,
-		priceMinor: isPriced ? known.middleMinor : null,
-		lowMinor: isPriced ? known.lowMinor : null,
-		highMinor: isPriced ? known.highMinor : null,
-		empty,
-		sales: known.basis === 'sales' ? known.points : 0,
-		isLone: known.flags.includes('lone sale'),
-		lastSale: sale && {
-			...{ lowMinor: sale.lowMinor, highMinor: sale.highMinor, on: sale.on },
-			...{ house: sale.house ?? null, source: sale.source ?? null }
-		},
-		askingMinor:
-			known.asking === null
-				? null
-				: Math.round((known.asking.lowMinor + known.asking.highMinor) / 2),
-		graded,
-		isMixed: isGraded && houses.size > 1
-	};
-}
-
-function emptyOf({ basis, flags }: PriceEstimate, graded: number | null): EmptyKind | null {
-	if (basis === 'sales') return flags.includes('old') ? 'sold long ago' : null;
-	if (graded === null) return 'not known';
-	return graded === 0 ? 'none graded' : 'never sold';
-}
-
 /** Places from the dearest on; equal prices share theirs. */
 function ranksOf(prices: readonly (number | null)[]): readonly (number | null)[] {
 	const sorted = prices.filter((price) => price !== null).sort(descending);
@@ -270,52 +165,4 @@ function standingOf(
 
 function middleOfSale({ lowMinor, highMinor }: LastSale): number {
 	return Math.round((lowMinor + highMinor) / 2);
-}
-
-/** Clean grades that have a price, the worst first. */
-function pricedGrades(
-	cells: readonly Omit<LadderCell, 'rank'>[],
-	columns: readonly LabelledQuality[]
-) {
-	return cells
-		.flatMap((cell, i) => {
-			const { grade, qualifier } = columns[i] ?? {};
-			return grade === undefined || qualifier !== undefined || cell.priceMinor === null
-				? []
-				: [{ cell, grade, priceMinor: cell.priceMinor }];
-		})
-		.sort((a, b) => a.grade - b.grade);
-}
-
-function stepsOf(
-	cells: readonly Omit<LadderCell, 'rank'>[],
-	columns: readonly LabelledQuality[],
-	jump: number
-): readonly LadderStep[] {
-	const priced = pricedGrades(cells, columns);
-	return priced.slice(1).map(({ cell, priceMinor }, i): LadderStep => {
-		const below = priced[i] ?? { cell, priceMinor };
-		const factor = below.priceMinor === 0 ? null : priceMinor / below.priceMinor;
-		return {
-			...{ from: below.cell.label, to: cell.label, factor },
-			addsMinor: priceMinor - below.priceMinor,
-			isJump: factor === null ? priceMinor > 0 : factor >= jump,
-			isThin: below.cell.isLone || cell.isLone
-		};
-	});
-}
-
-/**
- * The best grade before the first jump. Where a better one costs no more (an inversion), the better is bought: a step down
- * in price is no jump, and a grade is passed over for a better one at the same price or less.
- */
-function bestToBuy(
-	cells: readonly Omit<LadderCell, 'rank'>[],
-	steps: readonly LadderStep[],
-	columns: readonly LabelledQuality[]
-): string | null {
-	const [lowest] = pricedGrades(cells, columns);
-	if (!lowest) return null;
-	const jump = steps.findIndex(({ isJump }) => isJump);
-	return (jump < 0 ? steps.at(-1)?.to : steps[jump]?.from) ?? lowest.cell.label;
 }
