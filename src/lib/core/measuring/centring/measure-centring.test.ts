@@ -54,7 +54,7 @@ function offOf(
 describe('centring of drawn scans', () => {
 	test('turned by 0 to 3°, with noise, as JPEG: within half a percentage point, and within the band it states', async () => {
 		let measured = 0;
-		for (let seed = 1; seed <= 12; seed++) {
+		for (let seed = 1; seed <= 8; seed++) {
 			const random = chance(1000 + seed);
 			const some = () => 10 + 22 * random();
 			const borders = { left: some(), right: some(), top: some(), bottom: some() };
@@ -78,7 +78,7 @@ describe('centring of drawn scans', () => {
 			expect(off).toBeLessThanOrEqual(Math.max(leftRight?.offBy ?? 0, topBottom?.offBy ?? 0));
 			expect(Math.abs((answer.turnDeg ?? 99) - drawn.turnDeg)).toBeLessThan(0.1);
 		}
-		expect(measured).toBeGreaterThanOrEqual(11);
+		expect(measured).toBeGreaterThanOrEqual(7);
 	});
 
 	test.each<[string, Partial<DrawnScan>, RegExp]>([
