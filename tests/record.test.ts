@@ -57,10 +57,10 @@ test('a release grows by lines, by a list over releases and by a sketch of the n
 		headers: csv
 	});
 	await page.goto(`${empty.url}/releases/${RELEASE}/cards/base-78`);
-	await page.getByRole('link', { name: strange }).click();
+	await page.getByRole('link', { name: strange, exact: true }).click();
 	await expect(page.getByRole('heading', { level: 1 })).toContainText(strange);
 	await page.goto(`${empty.url}/releases/year/1994`);
-	await expect(page.getByRole('link', { name: strange })).toHaveAttribute(
+	await expect(page.getByRole('link', { name: strange, exact: true })).toHaveAttribute(
 		'href',
 		/%2FA%20%26%20B%3F%20100%20%25%20%231%2F$/
 	);
