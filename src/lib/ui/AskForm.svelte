@@ -12,9 +12,18 @@
 	/** Fields that ask by the address: at each change, and with Enter; the answer can be bookmarked and gone back to. */
 	let { path, class: more = '', children }: Props = $props();
 	let form: HTMLFormElement;
-	function ask() {
+	type Typed = HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement;
+	/** What was typed since it was asked last: an answer that comes meanwhile does not take it away. */
+	let typed: readonly (readonly [field: Typed, value: string])[] = [];
+	function note({ target }: Event) {
+		const field = target as Typed;
+		typed = [...typed.filter(([known]) => known !== field), [field, field.value]];
+	}
+	async function ask() {
+		typed = [];
 		// eslint-disable-next-line svelte/no-navigation-without-resolve -- resolved by whoever uses it
-		void goto(`${path}?${formQuery(form)}`, { noScroll: true, keepFocus: true });
+		await goto(`${path}?${formQuery(form)}`, { noScroll: true, keepFocus: true });
+		for (const [field, value] of typed) if (field.value !== value) field.value = value;
 	}
 </script>
 
@@ -23,9 +32,10 @@
 	class={['flex flex-wrap items-end gap-x-4 gap-y-2', more]}
 	onsubmit={(event) => {
 		event.preventDefault();
-		ask();
+		void ask();
 	}}
-	onchange={ask}
+	oninput={note}
+	onchange={() => void ask()}
 >
 	{@render children()}
 	<button class="btn btn-sm">Work it out</button>
