@@ -95,7 +95,6 @@ export async function ladderView(db: Reader, ask: LadderAsk) {
 			reports.filter((report) => report.version === version),
 			GOOD_GRADE
 		);
-		const cardKey = version.split('~')[0]?.split('!')[0];
 		const printings = cards
 			.map((each) => each.version)
 			.filter((each) => each !== version && find(each)?.card.key === find(version)?.card.key);
@@ -103,7 +102,7 @@ export async function ladderView(db: Reader, ask: LadderAsk) {
 			populations(reports, GOOD_GRADE).map(({ version: each, graded }) => [each, graded])
 		);
 		return {
-			...{ version, cardKey: find(version)?.card.key ?? cardKey ?? version },
+			...{ version, cardKey: find(version)?.card.key ?? '' },
 			...nameOf(version),
 			curves: priceCurves(known, ask.today, rules).map((curve) => ({
 				...curve,

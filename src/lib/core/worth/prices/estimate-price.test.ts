@@ -4,7 +4,7 @@ import { indexPoints, type LikeNeed } from './like-points.ts';
 import { priceCurves } from './price-curve.ts';
 import { printingRatio } from './printing-ratio.ts';
 import type { PricePoint } from './price-point.ts';
-import { tenFoldSlips } from './ten-fold.ts';
+import { eachSlipOnce, tenFoldSlips } from './ten-fold.ts';
 
 const TODAY = '1996-10-06';
 const sale = (minor: number, on: string, more: Partial<PricePoint> = {}): PricePoint => ({
@@ -203,6 +203,14 @@ describe('what a copy is worth', () => {
 		).toEqual([[2400, 245, 2]]);
 		expect(tenFoldSlips(points.map((point) => ({ ...point, reason: 'signed' })))).toEqual([]);
 		expect(tenFoldSlips([sale(0, TODAY), sale(0, TODAY)])).toEqual([]);
+	});
+
+	test('of two that are ten-fold of each other the later is told, once', () => {
+		const slips = tenFoldSlips([sale(46, '1996-05-30'), sale(460, '1996-06-22')]);
+		expect(slips).toHaveLength(2);
+		expect(
+			eachSlipOnce(slips).map(({ point, againstMinor }) => [point.lowMinor, againstMinor])
+		).toEqual([[460, 46]]);
 	});
 
 	test('the ratio between printings, quality by quality', () => {

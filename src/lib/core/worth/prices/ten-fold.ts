@@ -50,3 +50,24 @@ export function tenFoldSlips<Point extends PricePoint>(
 		});
 	});
 }
+
+/**
+ * The same, each told once: of two prices that are ten-fold of each other either may be wrong, and only the later is told, beside
+ * the other.
+ */
+export function eachSlipOnce<Point extends PricePoint>(
+	slips: readonly TenFoldSlip<Point>[]
+): readonly TenFoldSlip<Point>[] {
+	const nameOf = ({ version, house = '', ...quality }: PricePoint) =>
+		JSON.stringify([version, formatQuality(quality), house]);
+	return slips.filter(
+		({ point, others }, i) =>
+			others > 1 ||
+			!slips.some(
+				(other, j) =>
+					i !== j &&
+					nameOf(other.point) === nameOf(point) &&
+					(other.point.on > point.on || (other.point.on === point.on && j > i))
+			)
+	);
+}

@@ -3,7 +3,7 @@ import { formatVersionKey } from '../../../core/checklist/versions/version-key.t
 import { formatQuality } from '../../../core/copies/quality-label.ts';
 import { versionNamer } from '../../../core/copies/name-version.ts';
 import { priceCurves } from '../../../core/worth/prices/price-curve.ts';
-import { tenFoldSlips } from '../../../core/worth/prices/ten-fold.ts';
+import { eachSlipOnce, tenFoldSlips } from '../../../core/worth/prices/ten-fold.ts';
 import type { Reader } from '../../database/open.ts';
 import { pricePoints } from '../../database/tables/index.ts';
 import { formatRateLine } from '../../../core/money/exchange-rates.ts';
@@ -61,25 +61,11 @@ export async function priceBookView(db: Reader, key: string | null, today: strin
 				worseOn: worse.on
 			}))
 		),
-		slips: tenFoldSlips(points)
-			// Of two, either may be wrong: they are told together, the later first.
-			.filter(
-				({ point, others }, i, all) =>
-					others > 1 ||
-					!all.some(
-						(other, j) =>
-							i !== j &&
-							other.point.version === point.version &&
-							other.point.house === point.house &&
-							formatQuality(other.point) === formatQuality(point) &&
-							(other.point.on > point.on || (other.point.on === point.on && j > i))
-					)
-			)
-			.map(({ point, againstMinor, others }) => ({
-				...called(point.version),
-				...{ label: formatQuality(point), lowMinor: point.lowMinor, highMinor: point.highMinor },
-				...{ on: point.on, againstMinor, others }
-			}))
+		slips: eachSlipOnce(tenFoldSlips(points)).map(({ point, againstMinor, others }) => ({
+			...called(point.version),
+			...{ label: formatQuality(point), lowMinor: point.lowMinor, highMinor: point.highMinor },
+			...{ on: point.on, againstMinor, others }
+		}))
 	};
 }
 export type PriceBookView = Awaited<ReturnType<typeof priceBookView>>;
