@@ -88,7 +88,7 @@ test('the compute API over HTTP: an answer, and a problem document for every bad
 		paths: object;
 	};
 	expect(description.openapi).toBe('3.1.0');
-	expect(Object.keys(description.paths)).toHaveLength(62);
+	expect(Object.keys(description.paths)).toHaveLength(64);
 });
 
 test('forms and uploads of 50 MB work at every local address, foreign ones do not', async ({

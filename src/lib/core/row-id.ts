@@ -8,6 +8,7 @@ export type RowId<Table extends string> = number & { readonly [table]: Table };
 
 export type BinderId = RowId<'binders'>;
 export type BoxId = RowId<'boxes'>;
+export type BuildId = RowId<'builds'>;
 export type CardId = RowId<'cards'>;
 /** A card's number in the search index: above 0 a listed card's id, below 0 that of a card which an edition repeats. */
 export type IndexedCardId = RowId<'card_search'>;
@@ -16,6 +17,8 @@ export type DiscrepancyId = RowId<'discrepancies'>;
 export type DividerId = RowId<'dividers'>;
 export type GoalId = RowId<'goals'>;
 export type HouseId = RowId<'houses'>;
+export type ListingId = RowId<'listings'>;
+export type ListingCardId = RowId<'listing_cards'>;
 export type LookAlikesId = RowId<'look_alikes'>;
 export type OfferRowId = RowId<'offer_rows'>;
 export type OrderId = RowId<'orders'>;
@@ -38,10 +41,13 @@ export type ShelfId = RowId<'shelves'>;
 export type SlipId = RowId<'slips'>;
 export type SlipLineId = RowId<'slip_lines'>;
 export type StepId = RowId<'journal'>;
+export type SubmissionId = RowId<'submissions'>;
+export type SubmissionCardId = RowId<'submission_cards'>;
 export type SynonymId = RowId<'synonyms'>;
 export type TrainedPairId = RowId<'trained_pairs'>;
 export type TrayId = RowId<'tray_piles'>;
 export type UnmatchedId = RowId<'unmatched_rows'>;
+export type WorksheetId = RowId<'worksheets'>;
 
 /** Takes a number for an id that comes from outside; whether the row is there is another question. */
 export function rowId<Table extends string>(id: number): RowId<Table> {

@@ -49,14 +49,10 @@ import {
 } from './opened-packs.ts';
 import { centringComputation, conditionWorksheetComputation } from './bench.ts';
 import { buildToSellComputation, fitParcelsComputation } from './selling.ts';
-import {
-	estimatePriceComputation,
-	gradeLadderComputation,
-	gradeOrNotComputation,
-	populationComputation,
-	scarcityRatioComputation,
-	setWorthComputation
-} from './worth.ts';
+import { estimatePriceComputation, gradeLadderComputation, setWorthComputation } from './worth.ts';
+import { populationComputation, scarcityRatioComputation } from './population.ts';
+import { gradeOrNotComputation, gradingEyeComputation } from './grading.ts';
+import { lotsAndSinglesComputation } from './lots.ts';
 import {
 	oddsFitComputation,
 	packOddsComputation,
@@ -130,6 +126,8 @@ export const COMPUTATIONS: readonly Computation[] = [
 	scarcityRatioComputation,
 	gradeOrNotComputation,
 	setWorthComputation,
+	gradingEyeComputation,
+	lotsAndSinglesComputation,
 	buildToSellComputation,
 	fitParcelsComputation,
 	centringComputation,

@@ -106,6 +106,42 @@ export const WORTH_EXAMPLES: Readonly<Record<string, { body: unknown; holds: unk
 			panels: [{ dearer: 'singles', byMinor: 4600 }]
 		}
 	},
+	'grading-eye': {
+		body: {
+			checks: [
+				{ estimate: 8, grade: 7.5 },
+				{ estimate: 9, grade: 9 },
+				{ estimate: 7, grade: null }
+			]
+		},
+		holds: {
+			...{ checked: 3, graded: 2, exact: 1, withinHalf: 2 },
+			...{ differences: [-0.5, 0], meanDifference: -0.25 }
+		}
+	},
+	'lots-and-singles': {
+		// ● Inserts out, base kept: the only base card stays, its double in a lot, the insert by itself.
+		body: {
+			copies: [
+				{ key: '1', version: 'a', isBase: true, quantity: 3, eachMinor: 20 },
+				{ key: '2', version: 'b', isBase: true, eachMinor: 900 },
+				{ key: '3', version: 'c', isBase: false, eachMinor: 410 }
+			],
+			bands: [
+				{ fromMinor: 0, channel: 'fair', as: 'lot' },
+				{ fromMinor: 100, channel: 'market', as: 'single' }
+			],
+			sellsDoubles: true,
+			lotShare: 0.5
+		},
+		holds: {
+			lots: [
+				{ as: 'single', channel: 'market', askMinor: 425, cards: [{ key: '3', quantity: 1 }] },
+				{ as: 'lot', channel: 'fair', worthMinor: 40, askMinor: 20, count: 2 }
+			],
+			unpriced: []
+		}
+	},
 	'build-to-sell': {
 		body: {
 			parts: [

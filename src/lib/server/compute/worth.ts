@@ -1,15 +1,7 @@
-import {
-	formatQuality,
-	parseQuality,
-	type LabelledQuality
-} from '../../core/copies/quality-label.ts';
-import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
-import { chancesByCounts, chancesByEye } from '../../core/worth/grading/grade-chances.ts';
-import { gradeOrNot, type GradeChance } from '../../core/worth/grading/grade-or-not.ts';
+import { formatQuality, parseQuality } from '../../core/copies/quality-label.ts';
+import { bad, good, type Problem } from '../../core/problem.ts';
 import { gradeLadder, USUAL_RANK } from '../../core/worth/ladder/grade-ladder.ts';
 import { USUAL_JUMP } from '../../core/worth/ladder/ladder-steps.ts';
-import { populations, wrongSums } from '../../core/worth/population/population.ts';
-import { scarcityRatio } from '../../core/worth/population/scarcity-ratio.ts';
 import { estimatePrice, USUAL_ESTIMATE_RULES } from '../../core/worth/prices/estimate-price.ts';
 import { indexPoints } from '../../core/worth/prices/like-points.ts';
 import { priceCurves } from '../../core/worth/prices/price-curve.ts';
@@ -22,19 +14,10 @@ import {
 	EstimatePriceOutput,
 	GradeLadderInput,
 	GradeLadderOutput,
-	GradeOrNotInput,
-	GradeOrNotOutput,
-	PopulationInput,
-	PopulationOutput,
-	ScarcityRatioInput,
-	ScarcityRatioOutput,
 	SetWorthInput,
 	SetWorthOutput,
 	type EstimatePriceRequest,
 	type GradeLadderRequest,
-	type GradeOrNotRequest,
-	type PopulationRequest,
-	type ScarcityRatioRequest,
 	type SetWorthRequest
 } from '../../schemas/compute-worth.ts';
 import { convertPoints } from './convert-points.ts';
@@ -141,154 +124,6 @@ export const gradeLadderComputation = defineComputation({
 		);
 	}
 });
-
-export const populationComputation = defineComputation({
-	name: 'population',
-	summary:
-		'Copies that houses graded: totals, above a grade, share at a grade or better, finest known; reports that do not add up.',
-	input: PopulationInput,
-	output: PopulationOutput,
-	run({ reports, least = 8, houses }: PopulationRequest) {
-		const scales = new Map((houses ?? []).map((house) => [house.name, house]));
-		const problems = reports.flatMap(({ house, counts }, i): readonly Problem[] => {
-			const scale = scales.get(house);
-			if (houses && !scale) {
-				const message = `there is no house "${house}"`;
-				return [{ pointer: `/reports/${i}/house`, message, remedy: 'Name it among the houses.' }];
-			}
-			const seen = new Set<string>();
-			return counts.flatMap((count, j): readonly Problem[] => {
-				const pointer = `/reports/${i}/counts/${j}`;
-				const label = formatQuality(count);
-				const isTwice = seen.has(label);
-				seen.add(label);
-				if (count.grade === undefined && !count.isAuthentic) {
-					const message = 'a population is of grades';
-					return [{ pointer, message, remedy: 'Give a grade, or isAuthentic.' }];
-				}
-				if (isTwice) return [{ pointer, message: `"${label}" stands twice`, remedy: 'Add them.' }];
-				const gives =
-					!scale ||
-					(count.grade === undefined
-						? (scale.givesAuthentic ?? true)
-						: scale.grades.includes(count.grade));
-				if (gives) return [];
-				const message = `${house} does not give "${label}"`;
-				return [{ pointer, message, remedy: 'Give a grade that it has.' }];
-			});
-		});
-		if (problems.length > 0) return bad(problems);
-		return good({
-			versions: populations(reports, least).map((population) => ({
-				...population,
-				levels: population.levels.map(({ label, count, above, byHouse }) => ({
-					...{ label, count, above, byHouse }
-				}))
-			})),
-			wrongSums: wrongSums(reports)
-		});
-	}
-});
-
-export const scarcityRatioComputation = defineComputation({
-	name: 'scarcity-ratio',
-	summary: 'How many times scarcer cards are than another by their counts, with an exact interval.',
-	input: ScarcityRatioInput,
-	output: ScarcityRatioOutput,
-	run({ against, counts, confidence = 0.95 }: ScarcityRatioRequest) {
-		const problems = repeated('counts', 'key', counts);
-		if (problems.length > 0) return bad(problems);
-		return good({
-			ratios: counts.map(({ key, count }) => ({
-				key,
-				...scarcityRatio(count, against, confidence)
-			}))
-		});
-	}
-});
-
-export const gradeOrNotComputation = defineComputation({
-	name: 'grade-or-not',
-	summary: 'Whether sending a card for grading pays, and from which chance on.',
-	input: GradeOrNotInput,
-	output: GradeOrNotOutput,
-	run(request: GradeOrNotRequest) {
-		const { rawMinor, feeMinor, postageMinor = 0, sellingShare = 0, hopedGrade } = request;
-		const chances = chancesOf(request);
-		const problems = [
-			...(chances.ok ? [] : chances.problems),
-			...repeated(
-				'prices',
-				'label',
-				request.prices.map((price) => ({ label: formatQuality(price) }))
-			),
-			...request.prices.flatMap(({ lowMinor, middleMinor, highMinor }, i): readonly Problem[] =>
-				(lowMinor ?? middleMinor) <= middleMinor && middleMinor <= (highMinor ?? middleMinor)
-					? []
-					: [
-							{
-								pointer: `/prices/${i}/middleMinor`,
-								message: 'it is not between the lowest and the highest',
-								remedy: 'Put them in order.'
-							}
-						]
-			)
-		];
-		if (!chances.ok || problems.length > 0) return bad(problems);
-		return good(
-			gradeOrNot({
-				...{ rawMinor, feeMinor, postageMinor, sellingShare, chances: chances.value },
-				prices: request.prices.map(({ middleMinor, lowMinor, highMinor, ...quality }) => ({
-					...quality,
-					...{ middleMinor, lowMinor: lowMinor ?? middleMinor, highMinor: highMinor ?? middleMinor }
-				})),
-				...(hopedGrade === undefined ? {} : { hopedGrade })
-			})
-		);
-	}
-});
-
-/** Chances as they are given, by a population, or by the own eye: by one of the three. */
-function chancesOf({ chances, counts, eye }: GradeOrNotRequest): Outcome<readonly GradeChance[]> {
-	const ways = [chances, counts, eye].filter((way) => way !== undefined);
-	if (ways.length !== 1) {
-		const message =
-			ways.length === 0 ? 'nothing says how likely the grades are' : 'the chances are said twice';
-		return bad([{ pointer: '/chances', message, remedy: 'Give chances, counts or eye.' }]);
-	}
-	if (eye) return good(chancesByEye(eye.grade, eye.differences ?? []));
-	const said: readonly LabelledQuality[] = chances ?? counts ?? [];
-	const name = chances ? 'chances' : 'counts';
-	const problems: readonly Problem[] = [
-		...repeated(
-			name,
-			'label',
-			said.map((quality) => ({ label: formatQuality(quality) }))
-		),
-		...said.flatMap(({ grade, isAuthentic }, i): readonly Problem[] =>
-			grade === undefined && !isAuthentic
-				? [
-						{
-							pointer: `/${name}/${i}`,
-							message: 'it comes back with a grade or as authentic',
-							remedy: 'Leave out what comes back without.'
-						}
-					]
-				: []
-		)
-	];
-	if (problems.length > 0) return bad(problems);
-	if (counts) {
-		const found = chancesByCounts(counts);
-		if (found.length > 0) return good(found);
-		const message = 'nothing was counted';
-		return bad([{ pointer: '/counts', message, remedy: 'Give chances instead.' }]);
-	}
-	const all = (chances ?? []).reduce((sum, { chance }) => sum + chance, 0);
-	if (all <= 1 + 1e-9) return good(chances ?? []);
-	const message = `the chances come to ${Math.round(all * 1000) / 1000}`;
-	return bad([{ pointer: '/chances', message, remedy: 'Together they are at most 1.' }]);
-}
 
 export const setWorthComputation = defineComputation({
 	name: 'set-worth',

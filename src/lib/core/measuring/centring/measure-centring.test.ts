@@ -2,7 +2,7 @@ import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import sharp from 'sharp';
 import { describe, expect, test } from 'vitest';
-import { drawScan, type DrawnScan } from './drawn-scan.fixture.ts';
+import { drawScan, type DrawnScan } from './draw-scan.ts';
 import { centringOfGuides, measureCentring, type MeasuredCard } from './measure-centring.ts';
 import type { Picture } from './picture.ts';
 

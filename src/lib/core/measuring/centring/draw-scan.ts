@@ -22,7 +22,10 @@ export interface DrawnScan {
 	readonly referencePx?: number;
 }
 
-/** Draws a card with a busy picture, turned, each pixel as the mean of nine places in it, with noise. */
+/** The colour of the ID-1 card beside it. */
+const ID_1_COLOUR = [120, 200, 140];
+
+/** Draws a card with a busy picture, turned, with noise; a pixel that an edge runs through is the mean of nine places in it. */
 export function drawScan(scan: DrawnScan): Picture {
 	const { widthPx, heightPx, card, borders, noise, random, referencePx } = scan;
 	const { background = [40, 42, 48], border = [236, 232, 220] } = scan;
@@ -37,9 +40,12 @@ export function drawScan(scan: DrawnScan): Picture {
 		c: [random() * 150, random() * 150, random() * 170]
 	}));
 	const paint = (u: number, v: number): readonly number[] => {
-		let colour: readonly number[] = [60 + 60 * v, 90, 130 - 60 * u];
-		for (const blob of blobs) if (Math.hypot(u - blob.x, v - blob.y) < blob.r) colour = blob.c;
-		return colour;
+		// The last drawn lies on top.
+		for (let i = blobs.length - 1; i >= 0; i--) {
+			const blob = blobs[i];
+			if (blob && (u - blob.x) ** 2 + (v - blob.y) ** 2 < blob.r ** 2) return blob.c;
+		}
+		return [60 + 60 * v, 90, 130 - 60 * u];
 	};
 	const inCard = (x: number, y: number) => {
 		const [dx, dy] = [x - cx, y - cy];
@@ -63,16 +69,23 @@ export function drawScan(scan: DrawnScan): Picture {
 		return rx >= 0 && ry >= 0 && rx < (referencePx ?? 0) && ry < referenceHeight ? 3 : 0;
 	};
 	const parts = [1 / 6, 0.5, 5 / 6];
+	const ends = [0, 1];
 	for (let y = 0; y < heightPx; y++) {
 		for (let x = 0; x < widthPx; x++) {
 			const { u, v } = inCard(x + 0.5, y + 0.5);
-			const colours = [background, border, paint(u, v), [120, 200, 140]];
-			const sum = [0, 0, 0];
-			for (const oy of parts) {
-				for (const ox of parts) {
-					const colour = colours[sortOf(x + ox, y + oy)] ?? background;
-					for (let c = 0; c < 3; c++) sum[c] = (sum[c] ?? 0) + (colour[c] ?? 0) / 9;
+			const sort = sortOf(x + 0.5, y + 0.5);
+			const isEdge = ends.some((oy) => ends.some((ox) => sortOf(x + ox, y + oy) !== sort));
+			const colours = [background, border, sort === 2 || isEdge ? paint(u, v) : [], ID_1_COLOUR];
+			let sum = colours[sort] ?? background;
+			if (isEdge) {
+				const mixed = [0, 0, 0];
+				for (const oy of parts) {
+					for (const ox of parts) {
+						const colour = colours[sortOf(x + ox, y + oy)] ?? background;
+						for (let c = 0; c < 3; c++) mixed[c] = (mixed[c] ?? 0) + (colour[c] ?? 0) / 9;
+					}
 				}
+				sum = mixed;
 			}
 			for (let c = 0; c < 3; c++) {
 				// Box and Muller: normal noise.
