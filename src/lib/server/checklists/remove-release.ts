@@ -4,6 +4,7 @@ import { removeDividerRows } from '../removal/remove-divider-rows.ts';
 import type { Collection } from '../database/open.ts';
 import {
 	bids,
+	builds,
 	cards,
 	copies,
 	dividers,
@@ -34,6 +35,7 @@ const HANGS_ON_A_RELEASE = [
 	referencePictures,
 	priceLumps,
 	pricePoints,
+	builds,
 	populationReports,
 	sealedLots,
 	openings,

@@ -6,10 +6,13 @@ import {
 	boxCards,
 	copies,
 	discrepancies,
+	listingCards,
 	outings,
 	photos,
 	pileCards,
-	slipLines
+	slipLines,
+	submissionCards,
+	worksheets
 } from '../database/tables/index.ts';
 
 import type { Recorder } from '../database/record.ts';
@@ -21,11 +24,14 @@ const HANGS_ON_A_COPY = [
 	boxCards,
 	slipLines,
 	pileCards,
-	outings,
+	worksheets,
 	discrepancies
 ] as const;
 
-/** Removes copies with the photos that hang on them, and from the binders, boxes and slips they are on. */
+/**
+ * Removes copies with the photos that hang on them, and from the binders, boxes and slips they are on. What they were sold
+ * for and what a house said of them stays.
+ */
 export async function removeCopyRows(
 	record: Recorder,
 	tx: Transaction,
@@ -42,6 +48,26 @@ export async function removeCopyRows(
 				rows.map(({ id }) => id)
 			);
 		}
+		for (const { id } of await tx
+			.select({ id: listingCards.id })
+			.from(listingCards)
+			.where(inArray(listingCards.copyId, [...some]))) {
+			await record.update(listingCards, id, { copyId: null });
+		}
+		for (const { id } of await tx
+			.select({ id: submissionCards.id })
+			.from(submissionCards)
+			.where(inArray(submissionCards.copyId, [...some]))) {
+			await record.update(submissionCards, id, { copyId: null, outingId: null });
+		}
+		const out = await tx
+			.select({ id: outings.id })
+			.from(outings)
+			.where(inArray(outings.copyId, [...some]));
+		await record.remove(
+			outings,
+			out.map(({ id }) => id)
+		);
 	}
 	await record.remove(copies, ids);
 }

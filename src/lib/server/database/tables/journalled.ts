@@ -7,6 +7,7 @@ import {
 	blockNotes,
 	boxCards,
 	boxes,
+	builds,
 	cards,
 	copies,
 	counterparts,
@@ -15,6 +16,8 @@ import {
 	goalChoices,
 	goals,
 	houses,
+	listingCards,
+	listings,
 	lookAlikes,
 	offerBundles,
 	offerRows,
@@ -41,13 +44,16 @@ import {
 	shelves,
 	slipLines,
 	slips,
+	submissionCards,
+	submissions,
 	supplyPrices,
 	synonyms,
 	trainedPairs,
 	trayPiles,
 	unmatchedRows,
 	variants,
-	wantMarks
+	wantMarks,
+	worksheets
 } from './index.ts';
 
 /** Tables whose rows the journal keeps. `goal_progress` is derived and is refreshed instead. */
@@ -99,7 +105,13 @@ export const JOURNALLED = {
 	reference_pictures: referencePictures,
 	trained_pairs: trainedPairs,
 	pile_cards: pileCards,
-	unmatched_rows: unmatchedRows
+	unmatched_rows: unmatchedRows,
+	submissions,
+	submission_cards: submissionCards,
+	worksheets,
+	listings,
+	listing_cards: listingCards,
+	builds
 } as const;
 export type JournalledName = keyof typeof JOURNALLED;
 export type JournalledTable = (typeof JOURNALLED)[JournalledName];
