@@ -7,10 +7,12 @@
 		/** Resolved: where it is asked. */
 		path: string;
 		class?: string;
+		/** What its button says. */
+		ask?: string;
 		children: Snippet;
 	}
 	/** Fields that ask by the address: at each change, and with Enter; the answer can be bookmarked and gone back to. */
-	let { path, class: more = '', children }: Props = $props();
+	let { path, class: more = '', ask: word = 'Work it out', children }: Props = $props();
 	let form: HTMLFormElement;
 	type Typed = HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement;
 	/** What was typed since it was asked last: an answer that comes meanwhile does not take it away. */
@@ -38,5 +40,5 @@
 	onchange={() => void ask()}
 >
 	{@render children()}
-	<button class="btn btn-sm">Work it out</button>
+	<button class="btn btn-sm">{word}</button>
 </form>

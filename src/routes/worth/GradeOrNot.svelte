@@ -69,7 +69,7 @@
 			...{
 				sellingShare: 0,
 				prices,
-				chances: usesEye ? chancesByEye(eye, []) : chancesByCounts(counts)
+				chances: usesEye ? chancesByEye(eye, close.eye) : chancesByCounts(counts)
 			}
 		});
 	});
@@ -124,6 +124,9 @@
 		{/if}
 	</p>
 	<p class="text-sm quiet">
+		{#if usesEye}{close.eye.length > 0
+				? `Chances as ${close.eye.length === 1 ? 'the card' : `the ${close.eye.length} cards`} that you estimated before came back.`
+				: 'As if your estimate were right: none of your cards has come back yet.'}{/if}
 		What a house will say, nobody knows: those sent in before were the better ones.
 	</p>
 {:else if prices.length === 0}

@@ -8,10 +8,10 @@ import {
 	type OutingState
 } from '../../core/copies/outing.ts';
 import { good, type Outcome, type Problem } from '../../core/problem.ts';
-import type { CopyId, OutingId } from '../../core/row-id.ts';
+import type { CopyId, OutingId, SubmissionId } from '../../core/row-id.ts';
 import { chunks } from '../database/chunks.ts';
 import type { Collection, Reader } from '../database/open.ts';
-import { copies, outings } from '../database/tables/index.ts';
+import { copies, outings, submissionCards } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
 import { readJoined } from '../database/read-joined.ts';
 import { NAMED_COPY, nameOfCopy, WITH_NAMES, type NamedCopy } from '../places/named-copy.ts';
@@ -33,6 +33,8 @@ export interface OutingLine extends Outing {
 	/** "27 Quiet Harbour Light, Brass" */
 	readonly name: string;
 	readonly release: string;
+	/** The submission that it belongs to: the grading desk takes it back. null: to none. */
+	readonly submissionId: SubmissionId | null;
 	readonly releaseKey: string;
 	readonly cardKey: string;
 }
@@ -91,6 +93,10 @@ export function bringBack(
 			.from(outings)
 			.where(and(eq(outings.id, id), isNull(outings.backOn)));
 		if (!row) return refused([{ message: 'it is back already', remedy: 'Reload the page.' }]);
+		if ((await submissionsOf(tx, [id])).has(id)) {
+			const remedy = 'Say at the grading desk what came back.';
+			return refused([{ message: 'it belongs to a submission', remedy }]);
+		}
 		await record.update(outings, id, { backOn: dayOf(collection.now()) });
 		return { value: good({ id }), label: `Back from ${row.to}` };
 	});
@@ -141,7 +147,11 @@ async function named(
 	now: string
 ): Promise<readonly OutingLine[]> {
 	const today = dayOf(now);
-	const soon = dayOf(new Date(Date.parse(today) + REMIND_DAYS * A_DAY_MS).toISOString());
+	const soon = soonOf(today);
+	const submissions = await submissionsOf(
+		db,
+		rows.map(({ id }) => id)
+	);
 	const ids = JSON.stringify(rows.map(({ copyId }) => copyId));
 	const found = await readJoined<NamedCopy & { id: CopyId; releaseKey: string; cardKey: string }>(
 		db,
@@ -159,9 +169,30 @@ async function named(
 		if (!copy) return [];
 		const { release, releaseKey, cardKey } = copy;
 		const state = outingState(row, today, soon);
-		return [{ ...row, state, name: nameOfCopy(copy), release, releaseKey, cardKey }];
+		const submissionId = submissions.get(row.id) ?? null;
+		return [{ ...row, state, name: nameOfCopy(copy), release, releaseKey, cardKey, submissionId }];
 	});
 }
 
+/** The submissions that outings belong to. */
+async function submissionsOf(
+	db: Reader,
+	ids: readonly OutingId[]
+): Promise<ReadonlyMap<OutingId, SubmissionId>> {
+	const rows = await db
+		.select({ outingId: submissionCards.outingId, submissionId: submissionCards.submissionId })
+		.from(submissionCards)
+		.where(inArray(submissionCards.outingId, [...ids]));
+	return new Map(
+		rows.flatMap(({ outingId, submissionId }) =>
+			outingId === null ? [] : [[outingId, submissionId] as const]
+		)
+	);
+}
+
 /** The day of a moment (ISO 8601). */
-const dayOf = (now: string) => now.slice(0, 10);
+export const dayOf = (now: string) => now.slice(0, 10);
+
+/** The last day that counts as soon, as seen from a day. */
+export const soonOf = (today: string) =>
+	dayOf(new Date(Date.parse(today) + REMIND_DAYS * A_DAY_MS).toISOString());

@@ -14,6 +14,7 @@ import { priceCurves } from '../../core/worth/prices/price-curve.ts';
 import { printingRatio } from '../../core/worth/prices/printing-ratio.ts';
 import { tenFoldSlips } from '../../core/worth/prices/ten-fold.ts';
 import type { Reader } from '../database/open.ts';
+import { readEye } from './grading/read-eye.ts';
 import { readWorthGround } from './read-worth-ground.ts';
 
 /** What is asked of a ladder; null: the usual. */
@@ -38,6 +39,7 @@ const NEAR_SHARE = 0.8;
 export async function ladderView(db: Reader, ask: LadderAsk) {
 	const ground = await readWorthGround(db, ask.release);
 	const { stored, points, reports, rules, kept, currency, releases, problems } = ground;
+	const { all: eye } = await readEye(db);
 	const houses = [
 		...new Set([
 			...points.flatMap(({ house }) => house ?? []),
@@ -117,6 +119,7 @@ export async function ladderView(db: Reader, ask: LadderAsk) {
 				...{ label: formatQuality(point), lowMinor: point.lowMinor, on: point.on, againstMinor }
 			})),
 			population,
+			eye: eye.differences,
 			printings: printings.map((each) => ({
 				...nameOf(each),
 				...printingRatio(points, version, each, ask.today, rules),

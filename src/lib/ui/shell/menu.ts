@@ -6,7 +6,9 @@ import Library from '@lucide/svelte/icons/library';
 import PackageOpen from '@lucide/svelte/icons/package-open';
 import PencilLine from '@lucide/svelte/icons/pencil-line';
 import ScanSearch from '@lucide/svelte/icons/scan-search';
+import Ruler from '@lucide/svelte/icons/ruler';
 import Scale from '@lucide/svelte/icons/scale';
+import Tag from '@lucide/svelte/icons/tag';
 import Target from '@lucide/svelte/icons/target';
 
 /**
@@ -23,7 +25,9 @@ export const MENU = [
 	{ path: '/boxes', name: 'Boxes', icon: Archive, isFrequent: true },
 	{ path: '/buying', name: 'Buying', icon: HandCoins, isFrequent: false },
 	{ path: '/packs', name: 'Packs', icon: PackageOpen, isFrequent: false },
-	{ path: '/worth', name: 'Worth', icon: Scale, isFrequent: false }
+	{ path: '/worth', name: 'Worth', icon: Scale, isFrequent: false },
+	{ path: '/selling', name: 'Selling', icon: Tag, isFrequent: false },
+	{ path: '/bench', name: 'Bench', icon: Ruler, isFrequent: false }
 ] as const;
 
 export function isCurrent(path: string, pathname: string): boolean {

@@ -57,11 +57,15 @@
 						{line.dueOn ? `due ${formatDay(line.dueOn)}` : 'no day agreed'}</span
 					>
 				</span>
-				<form method="POST" action="?/back" use:enhance>
-					<input type="hidden" name="outing" value={line.id} />
-					<button class="btn min-h-9 btn-sm" aria-label="It is back: {line.name}">It is back</button
-					>
-				</form>
+				{#if line.submissionId !== null}<a
+						class="btn min-h-9 btn-sm"
+						href={resolve('/bench/grading')}>At the grading desk</a
+					>{:else}<form method="POST" action="?/back" use:enhance>
+						<input type="hidden" name="outing" value={line.id} />
+						<button class="btn min-h-9 btn-sm" aria-label="It is back: {line.name}"
+							>It is back</button
+						>
+					</form>{/if}
 			</li>
 		{/each}
 	</ul>
@@ -80,7 +84,8 @@
 				><span class="quiet"
 					>, {line.quantity > 1 ? `${countOf(line.quantity, 'card')}, ` : ''}from {line.to}, {formatDay(
 						line.outOn
-					)} to {formatDay(line.backOn ?? line.outOn)}{line.kind === 'grading'
+					)} to {formatDay(line.backOn ?? line.outOn)}{line.kind === 'grading' &&
+					line.submissionId === null
 						? ': write down its grade there'
 						: ''}</span
 				>

@@ -13,7 +13,7 @@ import { readGradedFile } from '$lib/server/workers/read-file';
 import { keepHouse, removeHouse } from '$lib/server/worth/houses';
 import { importPopulations } from '$lib/server/worth/import-graded';
 import { dropPopulation, keepPopulation } from '$lib/server/worth/populations/keep-population';
-import { answer } from '../answer';
+import { answer } from '$lib/server/answer';
 import type { PageServerLoad } from './$types';
 
 const USUAL_LEAST = 8;

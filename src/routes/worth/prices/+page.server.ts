@@ -14,7 +14,7 @@ import { readGradedFile } from '$lib/server/workers/read-file';
 import { importPrices } from '$lib/server/worth/import-graded';
 import { dropPrice, notePrices } from '$lib/server/worth/prices/note-prices';
 import { setWorthRules } from '$lib/server/worth/worth-rules';
-import { answer } from '../answer';
+import { answer } from '$lib/server/answer';
 import type { PageServerLoad } from './$types';
 
 const theCurrency = async () => {

@@ -1,5 +1,5 @@
 import { fail } from '@sveltejs/kit';
-import type { Outcome } from '$lib/core/problem';
+import type { Outcome } from '../core/problem.ts';
 
 /** What a form of a page answers: which part of the page it was, and what went wrong or was done. */
 export const answer = (part: string, done: Outcome<unknown>, told = '') =>
