@@ -1,6 +1,6 @@
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
-import { drawScan } from '../src/lib/core/measuring/centring/drawn-scan.fixture.ts';
+import { drawScan } from '../src/lib/core/measuring/centring/draw-scan.ts';
 import { measureCentring } from '../src/lib/core/measuring/centring/measure-centring.ts';
 import { fitBoxes } from '../src/lib/core/selling/parcels/fit-boxes.ts';
 import { gradeLadder, USUAL_RANK } from '../src/lib/core/worth/ladder/grade-ladder.ts';

@@ -4,6 +4,7 @@ import { formatProblem } from '../../core/problem.ts';
 import { readChecklistJson } from '../../formats/checklist-json.ts';
 import { BuyingDemoSchema } from '../../schemas/buying-demo.ts';
 import { PacksDemoSchema } from '../../schemas/packs-demo.ts';
+import { SellingDemoSchema } from '../../schemas/selling-demo.ts';
 import { WorthDemoSchema } from '../../schemas/worth-demo.ts';
 import { BasementSchema } from '../../schemas/basement.ts';
 import { CollectorSchema, type Collector } from '../../schemas/collector.ts';
@@ -24,6 +25,7 @@ import { countReleases } from '../releases/list-releases.ts';
 import { keepSampleClock } from '../preferences/sample-clock.ts';
 import { buyingSteps } from './buying.ts';
 import { packsSteps } from './packs.ts';
+import { sellingSteps } from './selling.ts';
 import { worthSteps } from './worth.ts';
 import { basementSteps } from './basement.ts';
 import type { DemoStep } from './demo-step.ts';
@@ -41,7 +43,8 @@ const documents = import.meta.glob<string>(
 		'/demo/basement.json',
 		'/demo/buying.json',
 		'/demo/packs.json',
-		'/demo/worth.json'
+		'/demo/worth.json',
+		'/demo/selling.json'
 	],
 	{
 		query: '?raw',
@@ -99,6 +102,7 @@ async function loadInto(
 	const buying = await readDocument('/demo/buying.json', BuyingDemoSchema);
 	const packs = await readDocument('/demo/packs.json', PacksDemoSchema);
 	const worth = await readDocument('/demo/worth.json', WorthDemoSchema);
+	const selling = await readDocument('/demo/selling.json', SellingDemoSchema);
 	const at = (when: string): Collection => ({ ...collection, now: () => when });
 	for (const read of Object.values(checklists)) {
 		must(await importRelease(at(collector.begun), must(readChecklistJson(await read()))));
@@ -154,7 +158,8 @@ async function loadInto(
 		...basementSteps(basement),
 		...buyingSteps(buying),
 		...packsSteps(packs),
-		...worthSteps(worth)
+		...worthSteps(worth),
+		...sellingSteps(selling)
 	].sort((a, b) => a.when.localeCompare(b.when));
 	await settle(collector.begun);
 	for (const [done, { when, take }] of inOrder.entries()) {

@@ -11,6 +11,12 @@ import { priceBookView } from '../worth/prices/price-book-view.ts';
 import { subjectPricesView, type SubjectPricesAsk } from '../worth/subject-prices-view.ts';
 import { insuranceList, type InsuranceAsk } from '../worth/value/insurance-list.ts';
 import { valueView, type ValueAsk } from '../worth/value/value-view.ts';
+import { sampleScan } from '../bench/sample-scan.ts';
+import { buildView, type BuildAsk } from '../selling/building/build-view.ts';
+import { exportListings } from '../selling/listings/export-listings.ts';
+import { packingSlip, type PackingSlipAsk } from '../selling/listings/packing-slip.ts';
+import { lotsView, type LotsAsk } from '../selling/lots/lots-view.ts';
+import { parcelsView, type SentBoxes } from '../selling/parcels/parcels-view.ts';
 import { readGradedTable } from '../../formats/read-graded-table.ts';
 import { packsView, type PacksAsk } from '../packs/packs-view.ts';
 import { conditionView, type ConditionAsk } from '../buying/condition/condition-view.ts';
@@ -43,7 +49,7 @@ import { printChecklist } from '../releases/print-checklist.ts';
 import { groupPhotos } from '../telling/group-photos.ts';
 import { printSecondPass } from '../telling/print-second-pass.ts';
 import { printTells } from '../telling/print-tells.ts';
-import type { BinderId, OpeningId } from '../../core/row-id.ts';
+import type { BinderId, ListingId, OpeningId } from '../../core/row-id.ts';
 
 /** What a computation answered: its value as JSON, or why there is none. */
 export type Computed =
@@ -114,6 +120,22 @@ export const TASKS = {
 	conditionView: (ask: ConditionAsk) =>
 		withReader(readSettings(process.env), (db) => conditionView(db, ask)),
 	readGradedTable: ({ bytes }: { readonly bytes: Uint8Array }) => readGradedTable(bytes),
+	/** A drawn scan; null where there is none of that key. */
+	sampleScan: ({ key }: { readonly key: string }) => sampleScan(key),
+	lotsView: (ask: LotsAsk) => withReader(readSettings(process.env), (db) => lotsView(db, ask)),
+	buildView: (ask: BuildAsk) => withReader(readSettings(process.env), (db) => buildView(db, ask)),
+	parcelsView: ({ sent }: { readonly sent: readonly SentBoxes[] }) =>
+		withReader(readSettings(process.env), (db) => parcelsView(db, sent)),
+	/** Listings as a table, or that with their photos. */
+	exportListings: ({
+		form,
+		ids
+	}: {
+		readonly form: 'csv' | 'zip';
+		readonly ids: readonly ListingId[];
+	}) => withReader(readSettings(process.env), (db) => exportListings(db, form, ids)),
+	packingSlip: (ask: PackingSlipAsk) =>
+		withReader(readSettings(process.env), (db) => packingSlip(db, ask)),
 	ladderView: (ask: LadderAsk) =>
 		withReader(readSettings(process.env), (db) => ladderView(db, ask)),
 	priceBookView: ({

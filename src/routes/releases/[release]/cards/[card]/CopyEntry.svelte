@@ -64,6 +64,8 @@
 					href={resolve('/boxes/[box=id]', { box: String(boxId) })}>{name}, row {row}</a
 				>{/if}{i < copy.places.length - 1 || line ? ' · ' : ''}{/each}{line}</span
 	>
+	<a class="btn btn-ghost btn-sm" href="{resolve('/bench')}?copy={copy.id}">On the bench</a>
+	<a class="btn btn-ghost btn-sm" href="{resolve('/selling')}?copy={copy.id}">Sell</a>
 	{#if copy.out.length === 0}
 		<!-- eslint-disable-next-line svelte/no-navigation-without-resolve -- resolved, with a query behind it -->
 		<a class="btn btn-ghost btn-sm" href="{resolve('/log/many')}?copy={copy.id}">Lend or send</a>
