@@ -6,7 +6,7 @@
 	const tabs = [
 		{ path: resolve('/selling'), name: 'Listings' },
 		{ path: resolve('/selling/lots'), name: 'Lots and singles' },
-		{ path: resolve('/selling/build'), name: 'Building to sell' },
+		{ path: resolve('/selling/building'), name: 'Building to sell' },
 		{ path: resolve('/selling/parcels'), name: 'Parcels' }
 	];
 </script>

@@ -14,7 +14,7 @@ import { readPreference, writePreference, type Preference } from '../preferences
 const { limits, levels } = USUAL_WORKSHEET_RULES;
 
 /** What a worksheet's word is made by. The usual tables are common practice, no source. */
-export const WORKSHEET_RULES: Preference<typeof WorksheetRulesSchema> = {
+const WORKSHEET_RULES: Preference<typeof WorksheetRulesSchema> = {
 	key: 'worksheet-rules',
 	schema: WorksheetRulesSchema,
 	usual: {

@@ -48,7 +48,9 @@ test('the menu follows the work, and marks the view that is open', () => {
 		'Boxes',
 		'Buying',
 		'Packs',
-		'Worth'
+		'Worth',
+		'Selling',
+		'Bench'
 	]);
 	const current = (pathname: string) =>
 		MENU.filter(({ path }) => isCurrent(path, pathname)).map(({ name }) => name);

@@ -80,7 +80,7 @@ describe('packing to follow', () => {
 			box('k', [30, 0, 0], [8, 10, 30])
 		];
 		expect(
-			packingSteps(lies, () => size)
+			[...packingSteps(lies, () => size)]
 				.sort((a, b) => a.uprightMm - b.uprightMm)
 				.map((step) => step.lies)
 		).toEqual(['on its side', 'flat', 'on its end']);

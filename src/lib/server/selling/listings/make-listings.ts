@@ -9,7 +9,7 @@ import type { Collection } from '../../database/open.ts';
 import { insertOne } from '../../database/record.ts';
 import { copies, listingCards, listings } from '../../database/tables/index.ts';
 import { makeChange, refused } from '../../journal/change.ts';
-import { listedCopies } from '../lots/read-sale-cards.ts';
+import { listedCopies } from './listed-copies.ts';
 import { describeCopies, textOfCards } from './describe-listing.ts';
 
 /** What is to be offered together; amounts as they are typed. */

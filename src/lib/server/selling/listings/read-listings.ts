@@ -1,7 +1,6 @@
 import { group, sum } from 'd3-array';
-import { and, desc, eq, inArray, isNull, or, type SQL } from 'drizzle-orm';
+import { and, desc, inArray, isNull, or, type SQL } from 'drizzle-orm';
 import { convertMinor, type ExchangeRate } from '../../../core/money/exchange-rates.ts';
-import type { ListingId } from '../../../core/row-id.ts';
 import { listingProfit, listingState, stepsOf } from '../../../core/selling/listings/listing.ts';
 import type { Reader } from '../../database/open.ts';
 import { listingCards, listings } from '../../database/tables/index.ts';
@@ -50,12 +49,6 @@ export async function readListings(db: Reader, where: SQL | undefined, most?: nu
 			...listingProfit({ ...row, costMinor }, state)
 		};
 	});
-}
-
-/** One listing; null: it is gone. */
-export async function readListing(db: Reader, id: ListingId): Promise<ReadListing | null> {
-	const [listing = null] = await readListings(db, eq(listings.id, id));
-	return listing;
 }
 
 /** What cards cost in a currency; null: of some nobody knows, or no rate leads there. */

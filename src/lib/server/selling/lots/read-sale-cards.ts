@@ -1,4 +1,4 @@
-import { and, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import { cardFinder } from '../../../core/checklist/versions/find-version.ts';
 import { qualityRank } from '../../../core/copies/condition.ts';
 import { groupName } from '../../../core/goal/missing-list.ts';
@@ -12,7 +12,8 @@ import { readPriceBook } from '../../buying/prices/read-price-book.ts';
 import { outOf } from '../../copies/outings.ts';
 import { readCopies } from '../../copies/read-copies.ts';
 import type { Reader } from '../../database/open.ts';
-import { listingCards, listings, releases } from '../../database/tables/index.ts';
+import { releases } from '../../database/tables/index.ts';
+import { listedCopies } from '../listings/listed-copies.ts';
 import { workOutGoals } from '../../goals/work-out-goals.ts';
 import { EXCHANGE_RATES } from '../../preferences/exchange-rates.ts';
 import { readPreference } from '../../preferences/preferences.ts';
@@ -103,23 +104,4 @@ async function neededCopies(
 		for (const [copy, count] of here) needed.set(copy, Math.max(count, needed.get(copy) ?? 0));
 	}
 	return new Map([...needed].map(([copy, count]) => [Number(copy) as CopyId, count]));
-}
-
-/** Copies that are in a listing whose cards have not gone. */
-export async function listedCopies(
-	db: Reader,
-	ids?: readonly CopyId[]
-): Promise<ReadonlySet<CopyId>> {
-	const rows = await db
-		.select({ id: listingCards.copyId })
-		.from(listingCards)
-		.innerJoin(listings, eq(listings.id, listingCards.listingId))
-		.where(
-			and(
-				isNotNull(listingCards.copyId),
-				isNull(listings.sentOn),
-				ids ? inArray(listingCards.copyId, [...ids]) : undefined
-			)
-		);
-	return new Set(rows.flatMap(({ id }) => id ?? []));
 }

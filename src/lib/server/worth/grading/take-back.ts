@@ -6,6 +6,7 @@ import { gradingCosts } from '../../../core/worth/grading/submission.ts';
 import type { Collection, Transaction } from '../../database/open.ts';
 import type { Recorder } from '../../database/record.ts';
 import { copies, outings, submissionCards, submissions } from '../../database/tables/index.ts';
+import { measureAnew } from '../../places/measure-anew.ts';
 import { makeChange, refused } from '../../journal/change.ts';
 import { nameVersions } from '../../releases/name-versions.ts';
 import { unknownHouse } from '../prices/unknown-house.ts';
@@ -174,5 +175,8 @@ async function comeBack(
 		...paid,
 		...marked
 	};
-	if (Object.keys(fields).length > 0) await record.update(copies, copy.id, fields);
+	if (Object.keys(fields).length === 0) return;
+	await record.update(copies, copy.id, fields);
+	// In its house's holder it takes more room.
+	await measureAnew(record, tx, [copy.id]);
 }
