@@ -87,7 +87,7 @@ test('what is there is worth so much; a list for an insurer; a subject over all 
 	);
 	await page.locator('select[name=of]').selectOption('release harbour-lights-1994');
 	await expect(page.getByTestId('worth-group').filter({ hasText: "Keeper's Ink" })).toContainText(
-		'€62.00'
+		'€120.00'
 	);
 	await page.getByRole('combobox', { name: /^As/ }).selectOption('csv');
 	const download = page.waitForEvent('download');

@@ -1,6 +1,6 @@
 <script lang="ts">
+	import type { FormAnswer } from '$lib/ui/form-answer';
 	import { resolve } from '$app/paths';
-	import type { Problem } from '$lib/core/problem';
 	import type { BenchView } from '$lib/server/bench/bench-view';
 	import type { ScanBook } from './scan-book.svelte';
 	import ScanDesk from './ScanDesk.svelte';
@@ -11,7 +11,7 @@
 		view: BenchView;
 		copy: NonNullable<BenchView['copy']>;
 		scan: ScanBook;
-		answer: { readonly told: string; readonly problems: readonly Problem[] | undefined };
+		answer: FormAnswer;
 	}
 	/** A copy that lies on the bench: measured on a picture, judged by its worksheet. */
 	let { view, copy, scan, answer }: Props = $props();

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Problem } from '$lib/core/problem';
+	import type { FormAnswer } from '$lib/ui/form-answer';
 	import type { BenchView } from '$lib/server/bench/bench-view';
 	import Field from '$lib/ui/Field.svelte';
 	import { enhance } from '$lib/ui/form-actions';
@@ -13,7 +13,7 @@
 		book: SheetBook;
 		/** The picture on the bench; it can be kept with the copy. */
 		picture: Blob | null;
-		answer: { readonly told: string; readonly problems: readonly Problem[] | undefined };
+		answer: FormAnswer;
 	}
 	/** Centring, corners, edges and surface, each by what is looked for; kept with the copy. */
 	let { copy, rules, book, picture, answer }: Props = $props();

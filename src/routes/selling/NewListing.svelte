@@ -1,7 +1,7 @@
 <script lang="ts">
+	import type { FormAnswer } from '$lib/ui/form-answer';
 	import { resolve } from '$app/paths';
 	import { formatMinor } from '$lib/core/money/minor-units';
-	import type { Problem } from '$lib/core/problem';
 	import type { ListingsView } from '$lib/server/selling/listings/listings-view';
 	import CopyPicker from '$lib/ui/CopyPicker.svelte';
 	import Field from '$lib/ui/Field.svelte';
@@ -12,7 +12,7 @@
 
 	interface Props {
 		data: ListingsView;
-		answer: { readonly told: string; readonly problems: readonly Problem[] | undefined };
+		answer: FormAnswer;
 	}
 	/** Copies that are found and offered together. */
 	let { data, answer }: Props = $props();

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Problem } from '$lib/core/problem';
+	import type { FormAnswer } from '$lib/ui/form-answer';
 	import Field from '$lib/ui/Field.svelte';
 	import { enhance } from '$lib/ui/form-actions';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
@@ -7,14 +7,14 @@
 	interface Props {
 		goals: readonly { readonly id: number; readonly name: string }[];
 		channels: readonly string[];
-		answer: { readonly told: string; readonly problems: readonly Problem[] | undefined };
+		answer: FormAnswer;
 	}
 	/** A whole set: the copies that fill a set of a goal, offered together. */
 	let { goals, channels, answer }: Props = $props();
 </script>
 
 {#if goals.length > 0}
-	<details class="mt-4 max-w-5xl" open={answer.problems !== undefined}>
+	<details class="mt-4 max-w-5xl" open={answer.isAnswered}>
 		<summary class="cursor-pointer font-serif text-lg">Offer a whole set</summary>
 		<form method="POST" action="?/set" class="mt-2 flex flex-wrap items-end gap-3" use:enhance>
 			<Field label="The cards that fill">

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { answerOf } from '$lib/ui/form-answer';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import EyeTable from './EyeTable.svelte';
 	import SendForm from './SendForm.svelte';
@@ -7,15 +8,7 @@
 	let { data, form } = $props();
 	const out = $derived(data.submissions.filter(({ isBack }) => !isBack));
 	const back = $derived(data.submissions.filter(({ isBack }) => isBack));
-	const of = (part: string) => (form?.part === part ? form : null);
-	const told = (part: string) => {
-		const said = of(part);
-		return said && 'told' in said ? said.told : '';
-	};
-	const problems = (part: string) => {
-		const said = of(part);
-		return said && 'problems' in said ? said.problems : undefined;
-	};
+	const [send, taken] = $derived([answerOf(form, 'send'), answerOf(form, 'back')]);
 </script>
 
 <svelte:head><title>Grading desk · Jade Binder</title></svelte:head>
@@ -23,8 +16,8 @@
 <h1 class="mb-2">Grading desk</h1>
 <section class="mb-8" aria-labelledby="out">
 	<h2 id="out" class="mb-1">At a house</h2>
-	<ProblemAlert problems={problems('back')} class="mb-2" />
-	<p role="status" class="min-h-6 text-sm text-primary">{told('back') || told('send')}</p>
+	<ProblemAlert problems={taken.problems} class="mb-2" />
+	<p role="status" class="min-h-6 text-sm text-primary">{taken.told || send.told}</p>
 	{#each out as submission (submission.id)}
 		<SubmissionEntry {submission} />
 	{:else}
@@ -40,7 +33,7 @@
 	houses={data.houses}
 	currency={data.currency}
 	today={data.today}
-	problems={problems('send')}
+	problems={send.problems}
 />
 <EyeTable eye={data.eye} />
 {#if back.length > 0}

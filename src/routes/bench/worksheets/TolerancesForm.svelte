@@ -1,8 +1,8 @@
 <script lang="ts">
+	import type { FormAnswer } from '$lib/ui/form-answer';
 	import { ASPECTS } from '$lib/core/condition/worksheet-levels';
 	import { formatLevelLines, formatLimitLines } from '$lib/core/condition/worksheet-lines';
 	import { CONDITIONS } from '$lib/core/copies/condition';
-	import type { Problem } from '$lib/core/problem';
 	import type { WorksheetsView } from '$lib/server/bench/worksheets-view';
 	import Field from '$lib/ui/Field.svelte';
 	import { enhance } from '$lib/ui/form-actions';
@@ -11,13 +11,13 @@
 
 	interface Props {
 		rules: WorksheetsView['rules'];
-		answer: { readonly told: string; readonly problems: readonly Problem[] | undefined };
+		answer: FormAnswer;
 	}
 	/** What a word is made by. */
 	let { rules, answer }: Props = $props();
 </script>
 
-<details class="mt-6 max-w-5xl" open={answer.problems !== undefined}>
+<details class="mt-6 max-w-5xl" open={answer.isAnswered}>
 	<summary class="cursor-pointer font-serif text-lg">Tolerances and levels</summary>
 	<p class="mt-1 text-sm quiet">
 		What came with the program is common practice, no source; collectors, sellers and houses differ.

@@ -1,6 +1,6 @@
 <script lang="ts">
+	import type { FormAnswer } from '$lib/ui/form-answer';
 	import { formatMinor } from '$lib/core/money/minor-units';
-	import type { Problem } from '$lib/core/problem';
 	import type { BuildKept } from '$lib/schemas/build';
 	import Field from '$lib/ui/Field.svelte';
 	import { enhance } from '$lib/ui/form-actions';
@@ -13,7 +13,7 @@
 		parts: string;
 		sales: string;
 		isKept: boolean;
-		answer: { readonly told: string; readonly problems: readonly Problem[] | undefined };
+		answer: FormAnswer;
 	}
 	/** What building sets takes, as its owner writes it down. */
 	let { release, kept, parts, sales, isKept, answer }: Props = $props();

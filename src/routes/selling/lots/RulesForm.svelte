@@ -1,6 +1,6 @@
 <script lang="ts">
+	import type { FormAnswer } from '$lib/ui/form-answer';
 	import { formatMinor } from '$lib/core/money/minor-units';
-	import type { Problem } from '$lib/core/problem';
 	import { formatBandLines, formatChannelLines } from '$lib/core/selling/lots/band-line';
 	import type { LotsView } from '$lib/server/selling/lots/lots-view';
 	import Field from '$lib/ui/Field.svelte';
@@ -11,7 +11,7 @@
 	interface Props {
 		kept: LotsView['kept'];
 		currency: string;
-		answer: { readonly told: string; readonly problems: readonly Problem[] | undefined };
+		answer: FormAnswer;
 	}
 	/** By what it is decided what goes, where, and for how much. */
 	let { kept, currency, answer }: Props = $props();
@@ -22,7 +22,7 @@
 	] as const;
 </script>
 
-<details class="mb-4 max-w-5xl" open={answer.problems !== undefined}>
+<details class="mb-4 max-w-5xl" open={answer.isAnswered}>
 	<summary class="cursor-pointer">By which rules</summary>
 	<form
 		method="POST"

@@ -59,7 +59,7 @@
 		parcels with both hands and a straight back, and keep to your carrier’s limits.
 	</p>
 {/if}
-<details class="max-w-4xl" open={kinds.problems !== undefined}>
+<details class="max-w-4xl" open={kinds.isAnswered}>
 	<summary class="cursor-pointer font-serif text-lg">Kinds of parcel and what they cost</summary>
 	<form
 		method="POST"

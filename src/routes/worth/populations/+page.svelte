@@ -5,6 +5,7 @@
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import ReleaseSelect from '$lib/ui/ReleaseSelect.svelte';
 	import GradedFile from '../GradedFile.svelte';
+	import { answerOf } from '$lib/ui/form-answer';
 	import Houses from './Houses.svelte';
 	import PopulationForm from './PopulationForm.svelte';
 	import PopulationTable from './PopulationTable.svelte';
@@ -12,10 +13,7 @@
 	let { data, form } = $props();
 	/** Of a table that can be taken in. */
 	const TABLE = 'card,10,9.5,9,authentic,total\n27,2,7,31,1,41';
-	const problemsOf = (part: string) =>
-		form && 'problems' in form && form.part === part ? form.problems : undefined;
-	const told = (part: string) =>
-		form && 'told' in form && form.part === part ? (form.told ?? '') : '';
+	const said = (part: string) => answerOf(form, part);
 	const chosen = $derived(data.releases.find(({ key }) => key === data.release) ?? null);
 	const houses = $derived(data.houses.map(({ name }) => name));
 </script>
@@ -23,7 +21,7 @@
 <svelte:head><title>Populations · Jade Binder</title></svelte:head>
 
 <h1 class="mb-2">Populations</h1>
-<ProblemAlert problems={[...data.misread, ...(problemsOf('list') ?? [])]} class="mb-3" />
+<ProblemAlert problems={[...data.misread, ...(said('list').problems ?? [])]} class="mb-3" />
 <AskForm path={resolve('/worth/populations')} class="mb-3">
 	<Field label="Release"
 		><ReleaseSelect {chosen} name="release" class="w-64 max-w-full select-sm" /></Field
@@ -68,18 +66,18 @@
 	<PopulationForm
 		release={data.release}
 		{houses}
-		problems={problemsOf('keep')}
-		told={told('keep')}
+		problems={said('keep').problems}
+		told={said('keep').told}
 	/>
-	<details class="mt-3 max-w-5xl" open={problemsOf('file') !== undefined}>
+	<details class="mt-3 max-w-5xl" open={said('file').isAnswered}>
 		<summary class="cursor-pointer font-serif text-lg">Take a table in</summary>
 		<GradedFile
 			release={data.release}
 			{houses}
-			problems={problemsOf('file')}
-			told={told('file')}
+			problems={said('file').problems}
+			told={said('file').told}
 			placeholder={TABLE}
 		/>
 	</details>
 {/if}
-<Houses houses={data.houses} problems={problemsOf('house')} told={told('house')} />
+<Houses houses={data.houses} problems={said('house').problems} told={said('house').told} />

@@ -15,7 +15,7 @@
 	let { houses, problems, told }: Props = $props();
 </script>
 
-<details class="mt-4 max-w-4xl" open={problems !== undefined}>
+<details class="mt-4 max-w-4xl" open={problems !== undefined || told !== ''}>
 	<summary class="cursor-pointer font-serif text-lg">Houses that grade ({houses.length})</summary>
 	<ul class="mt-1">
 		{#each houses as house (house.id)}

@@ -3,6 +3,7 @@
 	import AskForm from '$lib/ui/AskForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import { enhance } from '$lib/ui/form-actions';
+	import { answerOf } from '$lib/ui/form-answer';
 	import { formatMoney } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import ReleaseSelect from '$lib/ui/ReleaseSelect.svelte';
@@ -15,10 +16,7 @@
 	let { data, form } = $props();
 	/** Of a table that can be taken in. */
 	const TABLE = 'card,7,8,9\n27,12,40,150\n41 brass,,60,';
-	const problemsOf = (part: string) =>
-		form && 'problems' in form && form.part === part ? form.problems : undefined;
-	const told = (part: string) =>
-		form && 'told' in form && form.part === part ? (form.told ?? '') : '';
+	const said = (part: string) => answerOf(form, part);
 	const chosen = $derived(data.releases.find(({ key }) => key === data.release) ?? null);
 	const money = (minor: number) => formatMoney(minor, data.currency);
 </script>
@@ -27,7 +25,7 @@
 
 <h1 class="mb-2">The price book</h1>
 <ProblemAlert
-	problems={[...data.misread, ...data.problems, ...(problemsOf('list') ?? [])]}
+	problems={[...data.misread, ...data.problems, ...(said('list').problems ?? [])]}
 	class="mb-3"
 />
 <AskForm path={resolve('/worth/prices')} class="mb-3">
@@ -58,18 +56,18 @@
 		<div class="mt-2 flex flex-wrap items-end gap-3">
 			<SaidFields houses={data.houses} hasKind />
 			<button class="btn btn-primary btn-sm">Note it</button>
-			<span class="text-sm" aria-live="polite">{told('note')}</span>
+			<span class="text-sm" aria-live="polite">{said('note').told}</span>
 		</div>
-		<ProblemAlert problems={problemsOf('note')} class="mt-2" />
+		<ProblemAlert problems={said('note').problems} class="mt-2" />
 	</form>
-	<details class="mt-3 max-w-5xl" open={problemsOf('file') !== undefined}>
+	<details class="mt-3 max-w-5xl" open={said('file').isAnswered}>
 		<summary class="cursor-pointer font-serif text-lg">Take a table in</summary>
 		<GradedFile
 			release={data.release}
 			houses={data.houses}
 			hasKind
-			problems={problemsOf('file')}
-			told={told('file')}
+			problems={said('file').problems}
+			told={said('file').told}
 			placeholder={TABLE}
 		/>
 	</details>
@@ -115,6 +113,6 @@
 <WorthRules
 	kept={data.kept}
 	rates={data.rates}
-	problems={problemsOf('rules')}
-	told={told('rules')}
+	problems={said('rules').problems}
+	told={said('rules').told}
 />
