@@ -8,10 +8,6 @@ export const VIEWS = [
 	{ name: 'releases', path: '/releases' },
 	{ name: 'release', path: '/releases/harbour-lights-1994' },
 	{
-		name: 'side-by-side',
-		path: '/releases/compare?side=harbour-lights-1994&side=harbour-lights-1995'
-	},
-	{
 		name: 'tell-apart',
 		path: '/tell-apart?of=harbour-lights-1994/base&of=harbour-lights-1994/base~brass&of=harbour-lights-1994/base~verdigris&of=harbour-lights-1994/base~first-beam'
 	},
@@ -52,8 +48,16 @@ export const VIEWS = [
 		path: '/buying/plan',
 		act: (page) => page.getByTestId('rival').first().waitFor({ timeout: 60_000 })
 	},
-	{ name: 'orders', path: '/buying/orders' },
 	{ name: 'ladder', path: '/worth' },
+	{ name: 'selling', path: '/selling' },
+	{
+		name: 'bench',
+		path: '/bench',
+		act: async (page) => {
+			await page.getByRole('combobox', { name: /drawn scan/ }).selectOption('id-1');
+			await page.getByTestId('scan-size').waitFor();
+		}
+	},
 	{ name: 'phone-put-away', path: '/boxes/slips/1', size: { width: 390, height: 844 } },
 	{ name: 'phone-wants', path: '/goals/1/wants', size: { width: 390, height: 844 } }
 ];

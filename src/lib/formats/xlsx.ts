@@ -2,7 +2,11 @@ import { unzipSync } from 'fflate';
 import readXlsxFile from 'read-excel-file/universal';
 import writeXlsxFile from 'write-excel-file/universal';
 import { bad, good, type Outcome } from '../core/problem.ts';
+import type { PrintedPhoto } from './printed-photo.ts';
 import type { Table } from './table.ts';
+
+/** How high a photo is drawn in a workbook, in points. */
+const PHOTO_PT = 90;
 
 /** A sheet of a workbook. */
 export interface Sheet {
@@ -49,16 +53,34 @@ export async function readXlsx(bytes: Uint8Array): Promise<Outcome<readonly Shee
 /** Writes a table as an XLSX workbook of one sheet, every cell as text, the header in bold. */
 export async function writeXlsx(
 	name: string,
-	rows: readonly (readonly string[])[]
+	rows: readonly (readonly string[])[],
+	photos: readonly PrintedPhoto[] = []
 ): Promise<Uint8Array<ArrayBuffer>> {
 	const [header = [], ...body] = rows;
+	const pictured = new Set(photos.map(({ row }) => row));
 	const data = [
 		header.map((value) => ({ value, fontWeight: 'bold' as const })),
-		...body.map((cells) => cells.map((value) => (value === '' ? null : { value, type: String })))
+		...body.map((cells, row) => {
+			const height = pictured.has(row) ? { height: PHOTO_PT + 6 } : {};
+			return cells.map((value) =>
+				value === '' && !pictured.has(row) ? null : { value, type: String, ...height }
+			);
+		})
 	];
+	const images = photos.map(({ jpeg, widthPx, heightPx, caption, row }) => ({
+		content: new Blob([new Uint8Array(jpeg)]),
+		contentType: 'image/jpeg',
+		...{ width: widthPx, height: heightPx, description: caption },
+		// Points are 72 to an inch: so high that it fits its row.
+		dpi: (heightPx * 72) / PHOTO_PT,
+		anchor: { row: row + 2, column: header.length + 1 }
+	}));
 	// A sheet's name has at most 31 characters and none of these.
 	const sheet = name.replace(/[\\/*?:[\]]/g, ' ').slice(0, 31);
-	const blob = await writeXlsxFile(data, { sheet }).toBlob();
+	const blob = await writeXlsxFile(data, {
+		sheet,
+		...(images.length > 0 ? { images } : {})
+	}).toBlob();
 	return new Uint8Array(await blob.arrayBuffer());
 }
 

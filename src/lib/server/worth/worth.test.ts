@@ -1,10 +1,13 @@
-import { sql } from 'drizzle-orm';
+import { unzipSync } from 'fflate';
+import sharp from 'sharp';
+import { eq, sql } from 'drizzle-orm';
 import { expect, test } from 'vitest';
 import { readGradedTable } from '../../formats/read-graded-table.ts';
 import { writeXlsx } from '../../formats/xlsx.ts';
 import { removeRelease } from '../checklists/remove-release.ts';
 import { addCopy } from '../copies/edit-copy.ts';
 import { copies, copySums } from '../database/tables/index.ts';
+import { addPhoto } from '../media/photos.ts';
 import { makeGoal } from '../goals/make-goal.ts';
 import { withGulls } from '../gulls.fixture.ts';
 import { redo, undo } from '../journal/undo.ts';
@@ -241,10 +244,15 @@ test('worth of everything, a release, a goal: from summary rows that follow ever
 	const [summed] = await collection.db.select({ all: sql<number>`sum(quantity)` }).from(copySums);
 	const [counted] = await collection.db.select({ all: sql<number>`sum(quantity)` }).from(copies);
 	expect(summed).toEqual(counted);
-	const csv = await insuranceList(collection.db, {
-		...{ scope: { sort: 'all' }, leastMinor: 600, form: 'csv', now: `${today}T09:00:00.000Z` },
-		paper: { name: 'A4', widthMm: 210, heightMm: 297 } as never
-	});
+	const [dear] = await collection.db.select().from(copies).where(eq(copies.grade, 8));
+	const drawn = { width: 30, height: 42, channels: 3 as const, background: '#286' };
+	await addPhoto(collection, dear?.id as never, await sharp({ create: drawn }).png().toBuffer());
+	const listed = (form: 'csv' | 'xlsx' | 'pdf') =>
+		insuranceList(collection.db, {
+			...{ scope: { sort: 'all' }, leastMinor: 600, form, now: `${today}T09:00:00.000Z` },
+			paper: { name: 'A4', widthMm: 210, heightMm: 297 } as never
+		});
+	const csv = await listed('csv');
 	expect(
 		String(csv)
 			.split('\r\n')
@@ -257,4 +265,10 @@ test('worth of everything, a release, a goal: from summary rows that follow ever
 		'Without a known price|||1||',
 		'All|||7||66.50'
 	]);
+	// The photo of the dear copy lies in the workbook beside its row, and behind the table on paper.
+	const parts = Object.keys(unzipSync((await listed('xlsx')) as Uint8Array));
+	expect(parts.filter((name) => /media\/.*jpe?g$/.test(name))).toHaveLength(1);
+	const pdf = Buffer.from((await listed('pdf')) as Uint8Array).toString('latin1');
+	expect(pdf.match(/\/Subtype \/Image/g)).toHaveLength(1);
+	expect(pdf.match(/\/Type \/Page\b/g)).toHaveLength(2);
 });

@@ -17,26 +17,28 @@
 {#if eye.all.checked > 0}
 	<section class="mt-8 max-w-3xl" aria-labelledby="eye">
 		<h2 id="eye" class="mb-1">Your eye</h2>
-		<table class="table table-sm">
-			<thead
-				><tr
-					><th>House</th><th class="text-right">Estimated and back</th><th class="text-right"
-						>Right</th
-					><th class="text-right">Within a half</th><th>On average</th></tr
-				></thead
-			>
-			<tbody>
-				{#each rows as row (row.house)}
-					<tr data-testid="eye">
-						<td>{row.house}</td><td class="text-right">{row.checked}</td><td class="text-right"
-							>{row.exact} of {row.graded}</td
-						><td class="text-right">{row.withinHalf} of {row.graded}</td><td class="estimate"
-							>{lean(row.meanDifference)}</td
-						>
-					</tr>
-				{/each}
-			</tbody>
-		</table>
+		<div class="overflow-x-auto">
+			<table class="table table-sm">
+				<thead
+					><tr
+						><th>House</th><th class="text-right">Estimated and back</th><th class="text-right"
+							>Right</th
+						><th class="text-right">Within a half</th><th>On average</th></tr
+					></thead
+				>
+				<tbody>
+					{#each rows as row (row.house)}
+						<tr data-testid="eye">
+							<td>{row.house}</td><td class="text-right">{row.checked}</td><td class="text-right"
+								>{row.exact} of {row.graded}</td
+							><td class="text-right">{row.withinHalf} of {row.graded}</td><td class="estimate"
+								>{lean(row.meanDifference)}</td
+							>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		</div>
 		<p class="mt-1 text-sm quiet">
 			“Grade it or not” on the ladder takes these differences, by your own eye.
 			{eye.all.graded < 10 ? 'Fewer than ten cards say little yet.' : ''}

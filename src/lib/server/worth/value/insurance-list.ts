@@ -4,6 +4,7 @@ import { formatMinor } from '../../../core/money/minor-units.ts';
 import type { Paper } from '../../../core/print/paper.ts';
 import { setWorth } from '../../../core/worth/value/set-worth.ts';
 import { formatCsv } from '../../../formats/csv-cells.ts';
+import { drawPhotos } from '../../../formats/pdf/draw-photos.ts';
 import { drawTable } from '../../../formats/pdf/draw-table.ts';
 import { drawPdf } from '../../../formats/pdf/open-pdf.ts';
 import { writeXlsx } from '../../../formats/xlsx.ts';
@@ -15,6 +16,7 @@ import { readPreference } from '../../preferences/preferences.ts';
 import { printFonts } from '../../print/fonts.ts';
 import { nameVersions } from '../../releases/name-versions.ts';
 import { WORTH_RULES, worthRulesOf } from '../worth-rules.ts';
+import { photosOfLines } from './photos-of-lines.ts';
 import { readWorthCopies, type WorthScope } from './read-worth-copies.ts';
 
 export interface InsuranceAsk {
@@ -35,7 +37,7 @@ const BASIS_WORDS = {
 	unknown: 'not known'
 } as const;
 
-/** What is there and what it is worth, for an insurer: copy by copy from a value on, the rest as a sum, and what nobody has priced. */
+/** What is there and what it is worth, for an insurer: copy by copy from a value on, with their photos, the rest as a sum, and what nobody has priced. */
 export async function insuranceList(
 	db: Reader,
 	{ scope, leastMinor, form, paper, now }: InsuranceAsk
@@ -84,12 +86,19 @@ export async function insuranceList(
 		blank('All', worth.copies, worth.totalMinor)
 	];
 	if (form === 'csv') return formatCsv([header, ...rows, ...sums]);
-	if (form === 'xlsx') return writeXlsx('Insurance', [header, ...rows, ...sums]);
+	const photos = await photosOfLines(
+		db,
+		listed.flatMap(({ line, copy }, row) =>
+			copy ? [{ ...copy, version: line.version, row }] : []
+		),
+		(version) => names.get(version)?.card ?? version
+	);
+	if (form === 'xlsx') return writeXlsx('Insurance', [header, ...rows, ...sums], photos);
 	return drawPdf(
 		paper,
 		await printFonts(),
 		{ title: 'Insurance list', madeAt: new Date(now) },
-		(sheet) =>
+		(sheet) => {
 			drawTable(sheet, {
 				title: 'Insurance list',
 				note: `What is there as of ${now.slice(0, 10)}, in ${currency}: the median of the last sales of cards like it, or its owner's estimate. An insurer may ask for an appraisal.`,
@@ -105,6 +114,8 @@ export async function insuranceList(
 					{ title: 'As of', share: 2 }
 				],
 				rows: [...rows, ...sums]
-			})
+			});
+			drawPhotos(sheet, 'Insurance list: photos', photos);
+		}
 	);
 }
