@@ -4,14 +4,17 @@
 	import AskForm from '$lib/ui/AskForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import LineChart from '$lib/ui/LineChart.svelte';
+	import { enhance } from '$lib/ui/form-actions';
+	import { answerOf } from '$lib/ui/form-answer';
 	import { formatCount, formatMoney } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import { formatMonth } from '../month';
 	import DearestCards from './DearestCards.svelte';
 	import InsuranceForm from './InsuranceForm.svelte';
+	import Panels from './Panels.svelte';
 	import { scopeText } from './read-scope';
 
-	let { data } = $props();
+	let { data, form } = $props();
 	const money = (minor: number) => formatMoney(minor, data.currency);
 	const percent = (share: number | null) => (share === null ? '' : `${Math.round(100 * share)} %`);
 	const { worth } = $derived(data);
@@ -78,6 +81,14 @@
 				<dd class="text-xl">{percent(worth.unsureShare)}</dd>
 			</div>{/if}
 	</dl>
+	<form method="POST" action="?/take" class="mb-3 flex flex-wrap items-center gap-3" use:enhance>
+		<button class="btn btn-sm">Take values over</button>
+		<span class="text-sm quiet"
+			>from the price book, for all copies that you have not valued yourself: holders and boxes by
+			value then follow.</span
+		>
+	</form>
+	<p role="status" class="text-sm text-primary">{answerOf(form, 'take').told}</p>
 	<div class="grid gap-6 lg:grid-cols-2">
 		<div>
 			<h2 class="font-serif text-lg">Part by part</h2>
@@ -103,6 +114,7 @@
 					</tbody>
 				</table>
 			</div>
+			<Panels panels={data.panels} currency={data.currency} />
 			{#if data.overTime.length > 1}
 				<h2 class="mt-4 font-serif text-lg">By what was known then</h2>
 				<LineChart

@@ -10,6 +10,8 @@ import { readPreference } from '../../preferences/preferences.ts';
 import { listReleases } from '../../releases/list-releases.ts';
 import { nameVersions } from '../../releases/name-versions.ts';
 import { WORTH_RULES, worthRulesOf } from '../worth-rules.ts';
+import { loadRelease } from '../../releases/load-release.ts';
+import { panelsOfRelease } from './panels-of-release.ts';
 import { readWorthCopies, type WorthScope } from './read-worth-copies.ts';
 
 export interface ValueAsk {
@@ -43,8 +45,10 @@ export async function valueView(db: Reader, { scope, today }: ValueAsk) {
 		db,
 		dearest.map(({ version }) => version)
 	);
+	const stored = scope.sort === 'release' ? await loadRelease(db, scope.key) : null;
 	return {
 		...{ currency, kept, scope, worth, problems: book.problems },
+		panels: stored ? panelsOfRelease(stored.release, copies, points, today, rules) : [],
 		dearest: dearest.map((line) => ({
 			...line,
 			...(names.get(line.version) ?? { card: line.version, release: '' })

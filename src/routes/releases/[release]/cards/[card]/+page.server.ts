@@ -15,6 +15,7 @@ import { countOwned, readCopies } from '$lib/server/copies/read-copies';
 import { openOutings } from '$lib/server/copies/outings';
 import { photosOf } from '$lib/server/media/photos';
 import { nameVersions } from '$lib/server/releases/name-versions';
+import { leadsOf } from '$lib/server/worth/leads-of';
 import { listLookAlikes } from '$lib/server/telling/look-alikes';
 import { loadRelease } from '$lib/server/releases/load-release';
 
@@ -101,6 +102,7 @@ export const load = async ({ params, depends }) => {
 				isFilled: heldRank !== null,
 				version: nameVersion(release, versions[0] ?? '')
 			})),
+		leads: await leadsOf(db, stored.id, card),
 		before: neighbour(-1),
 		after: neighbour(1)
 	};

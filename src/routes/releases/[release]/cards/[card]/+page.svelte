@@ -3,6 +3,7 @@
 	import CardPicture from '$lib/ui/card-picture/CardPicture.svelte';
 	import { formatCount } from '$lib/ui/numerals';
 	import CardFacts from './CardFacts.svelte';
+	import CardLeads from './CardLeads.svelte';
 	import WhichVersion from '$lib/ui/telling/WhichVersion.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import CopyEntry from './CopyEntry.svelte';
@@ -70,19 +71,7 @@
 		{#each data.variants as { key, kind, name, howToTell } (key)}
 			<p class="mt-1"><strong>{kind}</strong>: {name}{howToTell ? `. ${howToTell}` : ''}</p>
 		{/each}
-		<p class="mt-1">
-			What it is worth: <a
-				class="prose-link"
-				href="{resolve('/worth')}?{new URLSearchParams({
-					release: release.key,
-					card: `${release.key}/${card.key}`
-				})}">on the grade ladder</a
-			>{#each card.subjects as subject (subject)}, <a
-					class="prose-link"
-					href="{resolve('/worth/subject')}?{new URLSearchParams({ subject })}"
-					>{subject} over all issues</a
-				>{/each}
-		</p>
+		<CardLeads release={release.key} {card} leads={data.leads} />
 		<p class="mt-3 flex gap-4">
 			{#each [{ card: data.before, from: '← ', to: '' }, { card: data.after, from: '', to: ' →' }] as { card, from, to } (from)}
 				{#if card}<a
