@@ -58,7 +58,7 @@ export const VIEWS = [
 			await page.getByTestId('scan-size').waitFor();
 		}
 	},
-	{ name: 'phone-put-away', path: '/boxes/slips/1', size: { width: 390, height: 844 } },
+	{ name: 'phone-put-away', path: '/boxes/slips/7', size: { width: 390, height: 844 } },
 	{ name: 'phone-wants', path: '/goals/1/wants', size: { width: 390, height: 844 } }
 ];
 

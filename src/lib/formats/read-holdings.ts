@@ -1,5 +1,6 @@
 import { HOLDER_KEYS } from '../core/storage/kinds/holder-kind.ts';
 import { CONDITIONS } from '../core/copies/condition.ts';
+import { parseQuality } from '../core/copies/quality-label.ts';
 import { COPY_STATUSES } from '../core/copies/copy-record.ts';
 import type { HoldingFields, HoldingRow } from '../core/holdings/holding-row.ts';
 import { parseListCell } from '../core/checklist/list-cell.ts';
@@ -126,10 +127,13 @@ function fieldsOf(
 		if (text === '') return undefined;
 		return isDay(text) ? text : misread(field);
 	};
-	const grade = () => {
-		const value = Number(cell('grade'));
-		if (cell('grade') === '') return undefined;
-		return value >= 1 && value <= 10 && (2 * value) % 1 === 0 ? value : misread('grade');
+	/** "8.5", "8 (off centre)", "authentic". */
+	const graded = () => {
+		if (cell('grade') === '') return {};
+		const read = parseQuality(cell('grade'));
+		if (read.ok && (read.value.grade !== undefined || read.value.isAuthentic)) return read.value;
+		misread('grade');
+		return {};
 	};
 	const quantity = cell('quantity') === '' ? 1 : Number(cell('quantity'));
 	const isCount = Number.isInteger(quantity) && quantity >= 1 && quantity <= 10_000;
@@ -139,7 +143,7 @@ function fieldsOf(
 	const fields = {
 		quantity: isCount ? quantity : 1,
 		condition: word('condition', CONDITIONS),
-		grade: grade(),
+		...graded(),
 		house: cell('graded by') || undefined,
 		certificate: cell('certificate') || undefined,
 		serial: cell('serial') || undefined,

@@ -4,6 +4,7 @@ import { withCollectibles } from '../core/checklist/with-collectibles.ts';
 import { formatMinor } from '../core/money/minor-units.ts';
 import { parseVersionKey } from '../core/checklist/versions/version-key.ts';
 import type { CopyRecord } from '../core/copies/copy-record.ts';
+import { formatQuality } from '../core/copies/quality-label.ts';
 import { formatCsv } from './csv-cells.ts';
 import { PRINTING_UNSEEN } from '../core/holdings/holding-row.ts';
 import { HOLDING_COLUMNS, type HoldingColumn } from './holdings-columns.ts';
@@ -38,7 +39,7 @@ export function holdingsTable(
 				serial: copy.serial ?? '',
 				quantity: String(copy.quantity),
 				condition: copy.condition ?? '',
-				grade: copy.grade === undefined ? '' : String(copy.grade),
+				grade: copy.grade === undefined && !copy.isAuthentic ? '' : formatQuality(copy),
 				'graded by': copy.house ?? '',
 				certificate: copy.certificate ?? '',
 				status: copy.status,

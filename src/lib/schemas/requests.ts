@@ -123,6 +123,7 @@ const CopyFieldsSchema = Type.Object(
 		condition: Maybe(ConditionSchema),
 		grade: Maybe(Type.Number({ minimum: 1, maximum: 10 })),
 		isAuthentic: Type.Optional(Type.Boolean()),
+		qualifier: Maybe(Text(40)),
 		house: Maybe(Text(60)),
 		certificate: Maybe(Text(60)),
 		serial: Maybe(Text(20)),

@@ -36,7 +36,15 @@ export function formatSerial({ number, of }: Serial): string {
 export function checkCopy(
 	copy: Pick<
 		CopyRecord,
-		'serial' | 'grade' | 'quantity' | 'costMinor' | 'valueMinor' | 'currency' | 'certificate'
+		| 'serial'
+		| 'grade'
+		| 'isAuthentic'
+		| 'qualifier'
+		| 'quantity'
+		| 'costMinor'
+		| 'valueMinor'
+		| 'currency'
+		| 'certificate'
 	>,
 	printRun: number | null
 ): readonly Problem[] {
@@ -86,6 +94,20 @@ export function checkCopy(
 			field: 'grade',
 			message: `${grade} is no grade`,
 			remedy: 'Grades go from 1 to 10 in halves.'
+		});
+	}
+	if (copy.qualifier !== undefined && grade === undefined && !copy.isAuthentic) {
+		problems.push({
+			field: 'qualifier',
+			message: 'only a graded card has a qualifier',
+			remedy: 'Give its grade, or say it in the note.'
+		});
+	}
+	if (copy.qualifier !== undefined && /[()]/.test(copy.qualifier)) {
+		problems.push({
+			field: 'qualifier',
+			message: 'a qualifier has no brackets',
+			remedy: 'Write the words alone: off centre.'
 		});
 	}
 	if ((copy.costMinor ?? copy.valueMinor) !== undefined && copy.currency === undefined) {

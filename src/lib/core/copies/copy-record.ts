@@ -6,6 +6,8 @@ export type CopyStatus = (typeof COPY_STATUSES)[number];
 
 /** Everything that is known of a copy. Money is of one card, in minor units of its currency (ISO 4217). */
 export interface CopyRecord extends Copy {
+	/** What the house found besides its number: "off centre". */
+	readonly qualifier?: string;
 	readonly certificate?: string;
 	/** As printed: "14/65" */
 	readonly serial?: string;

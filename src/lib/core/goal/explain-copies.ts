@@ -1,6 +1,7 @@
 import type { CONDITIONS } from '../copies/condition.ts';
-import { conditionRank, qualityRank, type Quality } from '../copies/condition.ts';
+import { conditionRank, qualityRank } from '../copies/condition.ts';
 import type { Copy } from '../copies/copy.ts';
+import { formatQuality, type LabelledQuality } from '../copies/quality-label.ts';
 import { fitsSlot, slotsByVersion, slotsOfCopy, type Filling } from './fill-slots.ts';
 import type { Slot } from './slot.ts';
 
@@ -11,11 +12,10 @@ export interface SpareReason {
 	readonly reason: string;
 }
 
-/** "graded 8.5", "near mint", "not looked at" */
-export function nameQuality({ condition, grade, isAuthentic }: Quality): string {
-	if (grade !== undefined) return `graded ${grade}`;
-	if (isAuthentic) return 'authentic';
-	return condition ?? 'not looked at';
+/** "graded 8.5", "graded 8 (off centre)", "near mint", "not looked at" */
+export function nameQuality(quality: LabelledQuality): string {
+	if (quality.grade !== undefined) return `graded ${formatQuality(quality)}`;
+	return quality.isAuthentic ? formatQuality(quality) : (quality.condition ?? 'not looked at');
 }
 
 /** The reason for each spare of a filling. */

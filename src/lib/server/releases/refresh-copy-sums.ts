@@ -20,9 +20,9 @@ export async function refreshCopySums(
 		const isAsked = sql`(release_id, card_key) in (select value->>0, value->>1 from json_each(${asked}))`;
 		await tx.run(sql`delete from copy_sums where ${isAsked}`);
 		await tx.run(sql`insert into copy_sums
-			(release_id, card_key, parallel_key, variant_key, "condition", grade, is_authentic, house, status, value_minor, currency, quantity)
-			select release_id, card_key, parallel_key, variant_key, "condition", grade, is_authentic, house, status, value_minor, currency, sum(quantity)
+			(release_id, card_key, parallel_key, variant_key, "condition", grade, is_authentic, qualifier, house, status, value_minor, currency, quantity)
+			select release_id, card_key, parallel_key, variant_key, "condition", grade, is_authentic, qualifier, house, status, value_minor, currency, sum(quantity)
 			from copies where ${isAsked}
-			group by 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11`);
+			group by 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12`);
 	}
 }

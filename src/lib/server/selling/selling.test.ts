@@ -113,6 +113,8 @@ describe('listings', () => {
 		expect((await take(id, 'pay')).ok).toBe(true);
 		expect((await take(id, 'send', { postage: '1.60', supplies: '0.20' })).ok).toBe(true);
 		expect(await owned()).toEqual(['a/base-2 2 kept', 'a/base-3 1 kept']);
+		// A slip whose cards have all gone goes with them.
+		expect(await collection.db.select().from(slips)).toHaveLength(0);
 		// Also what was not ticked off the slip has left its place.
 		expect(await storage.counts()).toEqual({ standing: 3, homeless: 0 });
 		const { done, sums } = await view();

@@ -33,6 +33,8 @@ export const copies = sqliteTable(
 		grade: real(),
 		/** Graded as genuine, without a number. */
 		isAuthentic: integer({ mode: 'boolean' }).notNull().default(false),
+		/** What the house found besides its number: "off centre". */
+		qualifier: text(),
 		/** The house that graded it, and the number of its certificate. */
 		house: text(),
 		certificate: text(),

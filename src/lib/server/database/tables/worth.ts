@@ -56,6 +56,7 @@ export const copySums = sqliteTable(
 		condition: text().$type<Condition>(),
 		grade: real(),
 		isAuthentic: integer({ mode: 'boolean' }).notNull(),
+		qualifier: text(),
 		house: text(),
 		status: text().$type<CopyStatus>().notNull(),
 		/** What their owner says each is worth, in minor units of the currency; null: nothing. */

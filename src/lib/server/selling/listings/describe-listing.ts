@@ -10,6 +10,7 @@ import {
 	type ListedCard,
 	type ListingText
 } from '../../../core/selling/listings/listing-text.ts';
+import { qualityOfRow } from '../../copies/quality-of-row.ts';
 import type { Reader } from '../../database/open.ts';
 import { copies } from '../../database/tables/index.ts';
 import { loadReleases } from '../../releases/load-release.ts';
@@ -57,11 +58,7 @@ export async function describeCopies(
 				number: found?.card.number ?? null,
 				title: found?.card.title ?? card,
 				group: [group, variantName].filter(Boolean).join(', '),
-				quality: formatQuality({
-					...(row.condition === null || row.grade !== null ? {} : { condition: row.condition }),
-					...(row.grade === null ? {} : { grade: row.grade }),
-					...(row.isAuthentic && row.grade === null ? { isAuthentic: true } : {})
-				}),
+				quality: formatQuality(qualityOfRow(row)),
 				...{ house: row.house, certificate: row.certificate, serial: row.serial }
 			}
 		];

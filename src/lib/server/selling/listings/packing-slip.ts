@@ -6,6 +6,7 @@ import type { Paper } from '../../../core/print/paper.ts';
 import type { ListingId } from '../../../core/row-id.ts';
 import { drawTable } from '../../../formats/pdf/draw-table.ts';
 import { drawPdf } from '../../../formats/pdf/open-pdf.ts';
+import { qualityOfRow } from '../../copies/quality-of-row.ts';
 import type { Reader } from '../../database/open.ts';
 import { copies, listings } from '../../database/tables/index.ts';
 import { printFonts } from '../../print/fonts.ts';
@@ -48,13 +49,8 @@ export async function packingSlip(
 	const qualityOf = (card: (typeof cards)[number]): string => {
 		const row = card.copyId === null ? card.gone[0] : stateOf.get(card.copyId);
 		if (!row) return '';
-		const { condition, grade, isAuthentic, house } = row;
-		const quality = formatQuality({
-			...(condition && grade == null ? { condition } : {}),
-			...(grade == null ? {} : { grade }),
-			...(isAuthentic && grade == null ? { isAuthentic } : {})
-		});
-		return quality === 'raw' ? '' : [house, quality].filter(Boolean).join(' ');
+		const quality = formatQuality(qualityOfRow(row));
+		return quality === 'raw' ? '' : [row.house, quality].filter(Boolean).join(' ');
 	};
 	const buyers = [...new Set(sold.flatMap(({ buyer }) => buyer ?? []))];
 	const { currency } = first;

@@ -115,8 +115,9 @@ export function stepListing(
 				break;
 			case 'send':
 				await letGo(record, tx, cards);
+				slip = slip !== null && (await dropIfEmpty(record, tx, slip)) ? null : slip;
 				await record.update(listings, id, {
-					sentOn: today,
+					...{ sentOn: today, slipId: slip },
 					postageMinor: said.postageMinor ?? listing.postageMinor ?? 0,
 					suppliesMinor: said.suppliesMinor ?? listing.suppliesMinor ?? 0
 				});
@@ -192,6 +193,18 @@ async function dropSlip(record: Recorder, tx: Transaction, id: SlipId): Promise<
 	);
 	const [slip] = await tx.select({ id: slips.id }).from(slips).where(eq(slips.id, id));
 	if (slip) await record.remove(slips, [id]);
+}
+
+/** Throws a slip away whose cards have all gone; false where some are left. */
+async function dropIfEmpty(record: Recorder, tx: Transaction, id: SlipId): Promise<boolean> {
+	const [line] = await tx
+		.select({ id: slipLines.id })
+		.from(slipLines)
+		.where(eq(slipLines.slipId, id))
+		.limit(1);
+	if (line) return false;
+	await dropSlip(record, tx, id);
+	return true;
 }
 
 /** What the channel takes by its rule; one that is not known takes nothing. */

@@ -10,6 +10,7 @@ import { convertMinor } from '../../../core/money/exchange-rates.ts';
 import { BUYING_RULES } from '../../buying/buying-rules.ts';
 import { readPriceBook } from '../../buying/prices/read-price-book.ts';
 import { outOf } from '../../copies/outings.ts';
+import { qualityOfRow } from '../../copies/quality-of-row.ts';
 import { readCopies } from '../../copies/read-copies.ts';
 import type { Reader } from '../../database/open.ts';
 import { releases } from '../../database/tables/index.ts';
@@ -63,16 +64,14 @@ export async function readSaleCards(
 		const book = await readPriceBook(db, new Map([[id, stored.key]]), currency);
 		const worth = setWorth(
 			going.map(({ copy: { copy, group }, quantity }): WorthCopy => {
-				const { condition, grade, isAuthentic, house, valueMinor } = copy;
+				const { house, valueMinor } = copy;
 				const said =
 					valueMinor === undefined
 						? null
 						: convertMinor(valueMinor, copy.currency ?? currency, currency, rates);
 				return {
 					...{ key: copy.key, version: copy.version, quantity, isKey: false, group },
-					...(condition === undefined || grade !== undefined ? {} : { condition }),
-					...(grade === undefined ? {} : { grade }),
-					...(isAuthentic && grade === undefined ? { isAuthentic } : {}),
+					...qualityOfRow(copy),
 					...(house === undefined ? {} : { house }),
 					...(said === null ? {} : { saidMinor: said })
 				};

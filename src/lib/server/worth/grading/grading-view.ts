@@ -8,6 +8,7 @@ import { gradingCosts } from '../../../core/worth/grading/submission.ts';
 import { BUYING_RULES } from '../../buying/buying-rules.ts';
 import { chooseCopies, type ChosenCopy } from '../../copies/choose-copies.ts';
 import { dayOf, outOf, soonOf } from '../../copies/outings.ts';
+import { qualityOfRow } from '../../copies/quality-of-row.ts';
 import type { Reader } from '../../database/open.ts';
 import { copies, submissionCards, submissions, worksheets } from '../../database/tables/index.ts';
 import { placesOfCopies } from '../../places/places-of.ts';
@@ -80,12 +81,7 @@ export async function gradingView(db: Reader, { words, copies: ids, now }: Gradi
 				totalMinor: costs.reduce((all, cost) => all + cost, 0),
 				cards: some.map((card) => {
 					const { release = '', card: key = '' } = parseVersionKey(card.version) ?? {};
-					const { grade, isAuthentic, qualifier } = card;
-					const quality = {
-						...(grade === null ? {} : { grade }),
-						...(isAuthentic ? { isAuthentic } : {}),
-						...(qualifier === null ? {} : { qualifier })
-					};
+					const quality = qualityOfRow(card);
 					return {
 						...card,
 						...{ releaseKey: release, cardKey: key },
@@ -94,7 +90,7 @@ export async function gradingView(db: Reader, { words, copies: ids, now }: Gradi
 						result:
 							card.backOn === null
 								? null
-								: grade === null && !isAuthentic
+								: formatQuality(quality) === 'raw'
 									? 'no grade'
 									: formatQuality(quality),
 						places: (card.copyId === null ? [] : (places.get(card.copyId) ?? [])).map(

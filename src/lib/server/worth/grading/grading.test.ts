@@ -88,7 +88,7 @@ test('cards that are sent are out and keep their place, of a pile one; they come
 		.where(eq(copies.id, first as CopyId));
 	expect(row).toMatchObject({ grade: 7, house: 'Lantern Room', certificate: 'LR 1' });
 	// 3.00, and 9.00 with half of 5.00.
-	expect(row).toMatchObject({ costMinor: 300 + 900 + 250, attributes: ['off centre'] });
+	expect(row).toMatchObject({ costMinor: 300 + 900 + 250, qualifier: 'off centre' });
 	expect((await listOutings(collection.db, NOW)).map(({ name }) => name)).toEqual(['2 Card 2']);
 	expect((await view()).submissions[0]).toMatchObject({
 		isBack: false,

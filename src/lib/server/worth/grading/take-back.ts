@@ -166,14 +166,9 @@ async function comeBack(
 		feeMinor > 0 && copy.costMinor !== null && copy.currency === currency
 			? { costMinor: copy.costMinor + feeMinor }
 			: {};
-	const marked =
-		qualifier !== null && !copy.attributes.includes(qualifier)
-			? { attributes: [...copy.attributes, qualifier] }
-			: {};
 	const fields = {
-		...(isGraded ? { grade, isAuthentic, house, certificate } : {}),
-		...paid,
-		...marked
+		...(isGraded ? { grade, isAuthentic, qualifier, house, certificate } : {}),
+		...paid
 	};
 	if (Object.keys(fields).length === 0) return;
 	await record.update(copies, copy.id, fields);

@@ -1,8 +1,9 @@
 import { asc, eq } from 'drizzle-orm';
 import sharp from 'sharp';
 import { formatVersionKey } from '../../../core/checklist/versions/version-key.ts';
-import type { LabelledQuality } from '../../../core/copies/quality-label.ts';
+import { formatQuality, type LabelledQuality } from '../../../core/copies/quality-label.ts';
 import type { PrintedPhoto } from '../../../formats/printed-photo.ts';
+import { qualityOfRow } from '../../copies/quality-of-row.ts';
 import type { Reader } from '../../database/open.ts';
 import { copies, photos, releases } from '../../database/tables/index.ts';
 import { readPicture } from '../../media/photos.ts';
@@ -35,9 +36,7 @@ export async function photosOfLines(
 		const { cardKey: card, parallelKey: parallel, variantKey: variant } = copy;
 		const key = lineKey({
 			version: formatVersionKey({ release, card, parallel, variant }),
-			...(copy.grade === null ? {} : { grade: copy.grade }),
-			...(copy.condition === null || copy.grade !== null ? {} : { condition: copy.condition }),
-			...(copy.isAuthentic && copy.grade === null ? { isAuthentic: true } : {}),
+			...qualityOfRow(copy),
 			...(copy.house === null ? {} : { house: copy.house })
 		});
 		hashes.set(key, [...(hashes.get(key) ?? []), hash]);
@@ -67,12 +66,6 @@ export async function photosOfLines(
 }
 
 /** What makes copies equal in a list. */
-function lineKey({
-	version,
-	condition,
-	grade,
-	isAuthentic,
-	house
-}: Omit<ListedLine, 'row'>): string {
-	return [version, condition, grade, isAuthentic, house].join('|');
+function lineKey({ version, house, ...quality }: Omit<ListedLine, 'row'>): string {
+	return [version, formatQuality(quality), house].join('|');
 }

@@ -5,6 +5,7 @@ import { groupName } from '../../../core/goal/missing-list.ts';
 import { convertMinor, type ExchangeRate } from '../../../core/money/exchange-rates.ts';
 import type { BinderId, BoxId, GoalId, ReleaseId } from '../../../core/row-id.ts';
 import type { WorthCopy } from '../../../core/worth/value/set-worth.ts';
+import { qualityOfRow } from '../../copies/quality-of-row.ts';
 import type { Reader } from '../../database/open.ts';
 import { readRows } from '../../database/read-rows.ts';
 import {
@@ -68,7 +69,7 @@ export async function readWorthCopies(
 				row.valueMinor === null
 					? null
 					: convertMinor(row.valueMinor, code, money.currency, money.rates);
-			const { condition, grade, isAuthentic, house, quantity } = row;
+			const { house, quantity } = row;
 			return {
 				...{ key: `${i}`, version, quantity },
 				group:
@@ -76,9 +77,7 @@ export async function readWorthCopies(
 						? groupName(detail.release, found.section, found.version.parallelKey)
 						: (head?.name ?? ''),
 				isKey: found?.card.marks.some((mark) => mark === 'key' || mark === 'rookie') ?? false,
-				...(condition === null || grade !== null ? {} : { condition }),
-				...(grade === null ? {} : { grade }),
-				...(isAuthentic && grade === null ? { isAuthentic } : {}),
+				...qualityOfRow(row),
 				...(house === null ? {} : { house }),
 				...(said === null ? {} : { saidMinor: said })
 			};

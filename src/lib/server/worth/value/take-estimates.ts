@@ -4,6 +4,7 @@ import { good, type Outcome } from '../../../core/problem.ts';
 import { setWorth } from '../../../core/worth/value/set-worth.ts';
 import { BUYING_RULES } from '../../buying/buying-rules.ts';
 import { readPriceBook } from '../../buying/prices/read-price-book.ts';
+import { qualityOfRow } from '../../copies/quality-of-row.ts';
 import type { Collection, Reader } from '../../database/open.ts';
 import { copies, pricePoints, releases } from '../../database/tables/index.ts';
 import { makeChange } from '../../journal/change.ts';
@@ -59,9 +60,7 @@ async function newValues(
 			});
 			return {
 				...{ key: `${row.id}`, version, quantity: row.quantity, isKey: false, group: '' },
-				...(row.condition === null || row.grade !== null ? {} : { condition: row.condition }),
-				...(row.grade === null ? {} : { grade: row.grade }),
-				...(row.isAuthentic && row.grade === null ? { isAuthentic: true } : {}),
+				...qualityOfRow(row),
 				...(row.house === null ? {} : { house: row.house })
 			};
 		}),

@@ -79,6 +79,7 @@
 			condition: text('condition'),
 			grade: text('grade') === 'authentic' ? null : number('grade'),
 			isAuthentic: text('grade') === 'authentic',
+			qualifier: text('qualifier'),
 			house: text('house'),
 			certificate: text('certificate'),
 			serial: text('serial'),
@@ -128,6 +129,15 @@
 			{#each GRADES as grade (grade)}<option value={String(grade)}>{grade}</option>{/each}
 		</select>
 	</Field>
+	<Field label="With a qualifier"
+		><input
+			class="input w-full input-sm"
+			name="qualifier"
+			maxlength="40"
+			placeholder="off centre"
+			value={copy.qualifier ?? ''}
+		/></Field
+	>
 	<Field label="What becomes of it">
 		<select class="select w-full select-sm" name="status" value={copy.status}>
 			{#each COPY_STATUSES as word (word)}<option value={word}>{word}</option>{/each}

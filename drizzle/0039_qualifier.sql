@@ -1,0 +1,2 @@
+ALTER TABLE `copies` ADD `qualifier` text;--> statement-breakpoint
+ALTER TABLE `copy_sums` ADD `qualifier` text;
