@@ -5,7 +5,7 @@ const Hours = Type.Number({ minimum: 0, maximum: 10_000, description: 'Hours, at
 const Sets = Type.Integer({ minimum: 1, maximum: 200 });
 
 /** What building sets of a release to sell takes, as it is kept. */
-const BuildKeptSchema = Type.Object(
+export const BuildKeptSchema = Type.Object(
 	{
 		currency: Currency,
 		parts: list(

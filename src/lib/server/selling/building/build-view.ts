@@ -5,7 +5,8 @@ import { buildToSell } from '../../../core/selling/building/build-to-sell.ts';
 import { formatPartLine, formatSaleSteps } from '../../../core/selling/building/part-line.ts';
 import { suggestParts } from '../../../core/selling/building/suggest-build.ts';
 import { setWorth } from '../../../core/worth/value/set-worth.ts';
-import type { BuildKept } from '../../../schemas/build.ts';
+import { BuildKeptSchema, type BuildKept } from '../../../schemas/build.ts';
+import { checkAgainst } from '../../../schemas/validator.ts';
 import type { Reader } from '../../database/open.ts';
 import { builds, releases } from '../../database/tables/index.ts';
 import { readWorthGround, type WorthGround } from '../../worth/read-worth-ground.ts';
@@ -29,14 +30,16 @@ export async function buildView(db: Reader, { release: key, sets, today }: Build
 	const { stored, releases: known, currency } = ground;
 	if (!stored) return { releases: known, release: null };
 	const [row] = await db.select().from(builds).where(eq(builds.releaseId, stored.id));
-	const kept = row?.plan ?? suggested(ground, stored.release, today);
+	// What an older program kept otherwise counts as not kept.
+	const isKept = row !== undefined && checkAgainst(BuildKeptSchema, row.plan).length === 0;
+	const kept = isKept ? row.plan : suggested(ground, stored.release, today);
 	const plan = buildToSell({ ...kept, feeShare: kept.feePercent / 100 });
 	const wanted = sets ?? plan.bestSets ?? plan.outcomes.at(-1)?.sets ?? null;
 	const close = plan.outcomes.find((outcome) => outcome.sets === wanted) ?? null;
 	return {
 		releases: known,
 		release: { key: stored.release.key, name: stored.release.name },
-		isKept: row !== undefined,
+		isKept,
 		/** A plan that was kept in another currency says its own. */
 		isForeign: kept.currency !== currency,
 		kept,
