@@ -75,6 +75,8 @@
 					role="slider"
 					tabindex="0"
 					aria-label={nameOf(guide)}
+					aria-valuemin={0}
+					aria-valuemax={widthPx + heightPx}
 					aria-valuenow={Math.round((a?.x ?? 0) + (a?.y ?? 0))}
 					aria-valuetext="{Math.round(a?.x ?? 0)}, {Math.round(a?.y ?? 0)} pixels"
 					onpointerdown={(event) => grip(event, guide)}

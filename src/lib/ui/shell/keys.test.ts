@@ -14,6 +14,7 @@ describe('the keys of a view', () => {
 		['/releases/harbour-lights-1994/cards/base-1', 'x'],
 		['/binders/1', '← →'],
 		['/boxes/slips/1', 'd'],
+		['/bench', 'Shift + arrow'],
 		['/boxes/questions', 'f  o  g']
 	])('%s has %s', (path, key) => {
 		expect(does(path)).toContain(key);

@@ -37,6 +37,12 @@ const PILE: readonly KeyHint[] = [
 	{ keys: 'Backspace', does: 'in the empty line: take the last one back' }
 ];
 
+const BENCH: readonly KeyHint[] = [
+	{ keys: 'Tab', does: 'go to the next guide' },
+	{ keys: '← → ↑ ↓', does: 'move the guide by a pixel' },
+	{ keys: 'Shift + arrow', does: 'move it by ten' }
+];
+
 const SECOND_PASS: readonly KeyHint[] = [
 	{ keys: '1 … 9', does: 'it is that printing' },
 	{ keys: 'k', does: 'skip it: it cannot be told now' }
@@ -92,6 +98,7 @@ export function keysOf(pathname: string): readonly KeyHint[] {
 	if (/^\/binders\/\d+\/show$/.test(pathname)) return [...SHOW, ...EVERYWHERE];
 	if (/^\/binders\/(\d+|side-by-side)$/.test(pathname)) return [...SPREAD, ...EVERYWHERE];
 	if (/^\/boxes\/slips\/\d+$/.test(pathname)) return [...SLIP, ...EVERYWHERE];
+	if (/^\/bench$/.test(pathname)) return [...BENCH, ...EVERYWHERE];
 	if (/^\/boxes\/questions$/.test(pathname)) return [...QUESTIONS, ...EVERYWHERE];
 	return EVERYWHERE;
 }
