@@ -9,13 +9,23 @@
 		/** What they were found by. */
 		words: string;
 		found: readonly Found[];
+		/** So many more are found than are shown. */
+		more: number;
 		picked: readonly Found[];
 		/** Its state in a word; and whether it cannot be put on the list. */
 		told: (copy: Found) => string;
 		isBlocked?: (copy: Found) => boolean;
 	}
 	/** Copies are found by words and put on a list (`PickedCopies`). */
-	let { path, words, found, picked = $bindable(), told, isBlocked = () => false }: Props = $props();
+	let {
+		path,
+		words,
+		found,
+		more,
+		picked = $bindable(),
+		told,
+		isBlocked = () => false
+	}: Props = $props();
 	const free = $derived(found.filter(({ id }) => !picked.some((copy) => copy.id === id)));
 </script>
 
@@ -52,3 +62,6 @@
 		</li>
 	{/each}
 </ul>
+{#if more > 0}
+	<p class="mb-3 text-sm quiet">and {more} more: write another word to find fewer.</p>
+{/if}

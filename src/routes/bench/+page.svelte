@@ -46,6 +46,9 @@
 		{/each}
 	</ul>
 {/if}
+{#if data.more > 0}
+	<p class="mb-4 text-sm quiet">and {data.more} more: write another word to find fewer.</p>
+{/if}
 {#if data.copy}
 	{#key data.copy.id}
 		<CopyOnBench view={data} copy={data.copy} {scan} answer={answerOf(form, 'keep')} />

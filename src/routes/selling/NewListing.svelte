@@ -32,6 +32,7 @@
 		path={resolve('/selling')}
 		words={data.words}
 		found={data.found}
+		more={data.more}
 		bind:picked
 		isBlocked={({ status }) => status === 'incoming'}
 		told={({ status, condition, place }) =>

@@ -3,15 +3,13 @@ import { formatOfCard } from '../../core/checklist/card-format.ts';
 import { parseVersionKey } from '../../core/checklist/versions/version-key.ts';
 import { cardFinder } from '../../core/checklist/versions/find-version.ts';
 import type { CopyId } from '../../core/row-id.ts';
-import { chooseCopies } from '../copies/choose-copies.ts';
+import { chooseCopies, copiesToPick } from '../copies/choose-copies.ts';
 import { readCopy } from '../copies/copy-rows.ts';
 import type { Reader } from '../database/open.ts';
 import { worksheets } from '../database/tables/index.ts';
 import { photosOf } from '../media/photos.ts';
 import { readWorksheetRules } from './worksheet-rules.ts';
 import { knownLevels } from './worksheets-view.ts';
-
-const MOST_FOUND = 30;
 
 export interface BenchAsk {
 	/** The copy that lies on the bench; null: none. */
@@ -23,16 +21,16 @@ export interface BenchAsk {
 /** What lies on the bench: the copy, its photos, what was seen of it, and by which rules it is judged. */
 export async function benchView(db: Reader, { copy: id, words }: BenchAsk) {
 	const rules = await readWorksheetRules(db);
-	const found = words.trim() === '' ? [] : (await chooseCopies(db, { words })).slice(0, MOST_FOUND);
+	const { found, more } = await copiesToPick(db, words);
 	const [named] = id === null ? [] : await chooseCopies(db, { copy: id });
 	const read = id === null ? null : await readCopy(db, id);
-	if (!read || !named) return { rules, words, found, copy: null };
+	if (!read || !named) return { rules, words, found, more, copy: null };
 	const { copy, release } = read;
 	const [sheet] = await db.select().from(worksheets).where(eq(worksheets.copyId, copy.id));
 	const card = cardFinder(release)(copy.version);
 	const format = (card && formatOfCard(card.section, card.card)) ?? {};
 	return {
-		...{ rules, words, found },
+		...{ rules, words, found, more },
 		copy: {
 			...{ id: copy.id, name: named.name, release: named.release, quantity: copy.quantity },
 			releaseKey: release.key,

@@ -37,6 +37,8 @@ export interface ChosenCopy {
 	readonly currency: string | null;
 }
 
+/** What is shown to be picked from. */
+const MOST_TO_PICK = 60;
 /** What is changed at once. */
 export const MOST_CHOSEN = 2000;
 
@@ -83,6 +85,19 @@ export async function chooseCopies(db: Reader, choice: CopyChoice): Promise<read
 		...row,
 		name: nameOfCopy({ number, title, parallel, variant })
 	}));
+}
+
+/** Copies that are found to be put on a list: by their ids or by words, so many at most. */
+export async function copiesToPick(
+	db: Reader,
+	words: string,
+	ids: readonly CopyId[] = []
+): Promise<{ readonly found: readonly ChosenCopy[]; readonly more: number }> {
+	const chosen: ChosenCopy[] = [];
+	for (const copy of ids) chosen.push(...(await chooseCopies(db, { copy })));
+	if (words.trim() !== '') chosen.push(...(await chooseCopies(db, { words })));
+	const all = [...new Map(chosen.map((copy) => [copy.id, copy])).values()];
+	return { found: all.slice(0, MOST_TO_PICK), more: Math.max(0, all.length - MOST_TO_PICK) };
 }
 
 /** Copies of the cards, or just the copies, that words find. */

@@ -29,6 +29,7 @@
 </section>
 <SendForm
 	found={data.found}
+	more={data.more}
 	words={data.words}
 	houses={data.houses}
 	currency={data.currency}

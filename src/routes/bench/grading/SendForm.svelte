@@ -13,6 +13,7 @@
 	type Found = GradingView['found'][number];
 	interface Props {
 		found: readonly Found[];
+		more: number;
 		words: string;
 		houses: readonly string[];
 		currency: string;
@@ -20,7 +21,7 @@
 		problems: readonly Problem[] | undefined;
 	}
 	/** Cards are found, put on the list, and sent together. */
-	let { found, words, houses, currency, today, problems }: Props = $props();
+	let { found, more, words, houses, currency, today, problems }: Props = $props();
 	let picked = $state<readonly Found[]>([]);
 </script>
 
@@ -30,6 +31,7 @@
 		path={resolve('/bench/grading')}
 		{words}
 		{found}
+		{more}
 		bind:picked
 		isBlocked={({ isOut }) => isOut}
 		told={(copy) =>

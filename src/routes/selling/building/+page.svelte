@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { resolve } from '$app/paths';
+	import { formatMinor } from '$lib/core/money/minor-units';
 	import AskForm from '$lib/ui/AskForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import { enhance } from '$lib/ui/form-actions';
@@ -106,7 +107,7 @@
 						name: 'left over',
 						points: data.plan.outcomes.map(({ sets, profitMinor }) => ({
 							x: sets,
-							y: profitMinor / 100
+							y: Number(formatMinor(profitMinor, data.kept.currency))
 						}))
 					}
 				]}

@@ -4,7 +4,7 @@ import { parseVersionKey } from '../../../core/checklist/versions/version-key.ts
 import type { ListingState } from '../../../core/selling/listings/listing.ts';
 import type { CopyId } from '../../../core/row-id.ts';
 import { BUYING_RULES } from '../../buying/buying-rules.ts';
-import { chooseCopies } from '../../copies/choose-copies.ts';
+import { copiesToPick } from '../../copies/choose-copies.ts';
 import type { Reader } from '../../database/open.ts';
 import { goals, listings, slips } from '../../database/tables/index.ts';
 import { photosOf } from '../../media/photos.ts';
@@ -17,7 +17,6 @@ import { OPEN, readListings } from './read-listings.ts';
 /** Listings that are done of which all is shown, and cards that are named of each. */
 const MOST_DONE = 40;
 const MOST_NAMED = 12;
-const MOST_FOUND = 60;
 
 /** What has to be done first comes first. */
 const URGENT: readonly ListingState[] = ['paid', 'sold', 'sent', 'listed', 'ready'];
@@ -87,7 +86,7 @@ export async function listingsView(db: Reader, { words, copies }: ListingsAsk) {
 		doneBefore: (all?.done ?? 0) - done.length,
 		sums: await sumsOf(db),
 		goals: await db.select({ id: goals.id, name: goals.name }).from(goals).orderBy(goals.id),
-		found: await toList(db, words, copies)
+		...(await copiesToPick(db, words, copies))
 	};
 }
 export type ListingsView = Awaited<ReturnType<typeof listingsView>>;
@@ -108,11 +107,4 @@ async function sumsOf(db: Reader) {
 		}),
 		({ channel, currency }) => `${currency} ${channel}`
 	).map(([key, sums]) => ({ currency: key.slice(0, 3), channel: key.slice(4), ...sums }));
-}
-
-async function toList(db: Reader, words: string, ids: readonly CopyId[]) {
-	const found = [];
-	for (const copy of ids) found.push(...(await chooseCopies(db, { copy })));
-	if (words.trim() !== '') found.push(...(await chooseCopies(db, { words })));
-	return [...new Map(found.map((copy) => [copy.id, copy])).values()].slice(0, MOST_FOUND);
 }

@@ -6,7 +6,7 @@ import { parseVersionKey } from '../../../core/checklist/versions/version-key.ts
 import type { CopyId } from '../../../core/row-id.ts';
 import { gradingCosts } from '../../../core/worth/grading/submission.ts';
 import { BUYING_RULES } from '../../buying/buying-rules.ts';
-import { chooseCopies, type ChosenCopy } from '../../copies/choose-copies.ts';
+import { copiesToPick } from '../../copies/choose-copies.ts';
 import { dayOf, outOf, soonOf } from '../../copies/outings.ts';
 import { qualityOfRow } from '../../copies/quality-of-row.ts';
 import type { Reader } from '../../database/open.ts';
@@ -17,8 +17,7 @@ import { nameVersions } from '../../releases/name-versions.ts';
 import { listHouses } from '../houses.ts';
 import { readEye } from './read-eye.ts';
 
-/** Copies that are offered to be sent; submissions that are back of which all are shown. */
-const MOST_FOUND = 60;
+/** Submissions that are back of which all are shown. */
 const MOST_BACK = 30;
 
 export interface GradingAsk {
@@ -69,7 +68,7 @@ export async function gradingView(db: Reader, { words, copies: ids, now }: Gradi
 		...{ currency, today, words },
 		houses: (await listHouses(db)).map(({ name }) => name),
 		eye: await readEye(db),
-		found: await toSend(db, words, ids),
+		...(await toSend(db, words, ids)),
 		submissions: shown.map((row) => {
 			const some = ofSubmission.get(row.id) ?? [];
 			const isBack = !isOpen.has(row.id);
@@ -106,10 +105,7 @@ export type GradingView = Awaited<ReturnType<typeof gradingView>>;
 
 /** Copies that could be sent, with what the bench says of them. */
 async function toSend(db: Reader, words: string, ids: readonly CopyId[]) {
-	const chosen: ChosenCopy[] = [];
-	for (const copy of ids) chosen.push(...(await chooseCopies(db, { copy })));
-	if (words.trim() !== '') chosen.push(...(await chooseCopies(db, { words })));
-	const found = [...new Map(chosen.map((copy) => [copy.id, copy])).values()].slice(0, MOST_FOUND);
+	const { found, more } = await copiesToPick(db, words, ids);
 	const known = found.map(({ id }) => id);
 	const out = await outOf(db, known);
 	const seen = await db.select().from(worksheets).where(inArray(worksheets.copyId, known));
@@ -122,17 +118,20 @@ async function toSend(db: Reader, words: string, ids: readonly CopyId[]) {
 		})
 		.from(copies)
 		.where(inArray(copies.id, known));
-	return found.map((copy) => {
-		const state = graded.find(({ id }) => id === copy.id);
-		const sheet = seen.find(({ copyId }) => copyId === copy.id);
-		const { grade = null, isAuthentic = false, house = null } = state ?? {};
-		return {
-			...copy,
-			grade: grade === null ? (isAuthentic ? 'authentic' : null) : `${grade}`,
-			house,
-			estimate: sheet?.estimate ?? null,
-			suggested: sheet?.word ?? null,
-			isOut: (out.get(copy.id) ?? 0) >= copy.quantity || copy.status === 'incoming'
-		};
-	});
+	return {
+		more,
+		found: found.map((copy) => {
+			const state = graded.find(({ id }) => id === copy.id);
+			const sheet = seen.find(({ copyId }) => copyId === copy.id);
+			const { grade = null, isAuthentic = false, house = null } = state ?? {};
+			return {
+				...copy,
+				grade: grade === null ? (isAuthentic ? 'authentic' : null) : `${grade}`,
+				house,
+				estimate: sheet?.estimate ?? null,
+				suggested: sheet?.word ?? null,
+				isOut: (out.get(copy.id) ?? 0) >= copy.quantity || copy.status === 'incoming'
+			};
+		})
+	};
 }
