@@ -1,4 +1,4 @@
-import { formatMinor } from '$lib/core/money/minor-units';
+import { amountOf } from '$lib/core/money/minor-units';
 
 const whole = new Intl.NumberFormat('en');
 // A day bears no time: it is the same day everywhere.
@@ -21,7 +21,7 @@ export const formatDay = (iso: string): string => day.format(new Date(iso));
 /** An amount in minor units of its currency. */
 export function formatMoney(minor: number, currency: string): string {
 	return new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(
-		Number(formatMinor(minor, currency))
+		amountOf(minor, currency)
 	);
 }
 

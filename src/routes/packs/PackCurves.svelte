@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { amountOf } from '$lib/core/money/minor-units';
 	import type { PacksPlan } from '$lib/core/packs/plan-packs';
 	import LineChart from '$lib/ui/LineChart.svelte';
 	import { formatMoney } from '$lib/ui/numerals';
@@ -22,7 +23,7 @@
 		values.map((y, i) => ({ x: plan.odds.points[i] ?? 0, y }));
 	const cost = $derived((single?.curve ?? []).filter(({ packs }) => packs <= 2 * horizon));
 	const costs = (of: 'totalMinor' | 'lowMinor' | 'highMinor') =>
-		cost.map((point) => ({ x: point.packs, y: point[of] / 100 }));
+		cost.map((point) => ({ x: point.packs, y: amountOf(point[of], currency) }));
 	/** A few points in numbers. */
 	const few = <Item,>(items: readonly Item[]) => {
 		const step = Math.max(1, Math.floor(items.length / 6));
@@ -42,7 +43,7 @@
 			<LineChart
 				lines={[{ name: 'in the end', points: costs('totalMinor') }]}
 				band={{ low: costs('lowMinor'), high: costs('highMinor') }}
-				marks={[{ x: single.best.packs, y: single.best.totalMinor / 100 }]}
+				marks={[{ x: single.best.packs, y: amountOf(single.best.totalMinor, currency) }]}
 				x="packs opened"
 				y="packs and singles, {currency}"
 			/>

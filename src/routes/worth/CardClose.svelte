@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { amountOf } from '$lib/core/money/minor-units';
 	import { resolve } from '$app/paths';
 	import type { LadderView } from '$lib/server/worth/ladder-view';
 	import LineChart from '$lib/ui/LineChart.svelte';
@@ -108,14 +109,14 @@
 							name: 'as sold',
 							points: curve.points.map(({ grade = 0, typicalMinor }) => ({
 								x: grade,
-								y: typicalMinor / 100
+								y: amountOf(typicalMinor, data.currency)
 							}))
 						},
 						{
 							name: 'a better one never cheaper',
 							points: curve.points.map(({ grade = 0, monotoneMinor }) => ({
 								x: grade,
-								y: monotoneMinor / 100
+								y: amountOf(monotoneMinor, data.currency)
 							}))
 						}
 					]}

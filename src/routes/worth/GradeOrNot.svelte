@@ -1,4 +1,6 @@
 <script lang="ts">
+	import type { Quality } from '$lib/core/copies/condition';
+	import { parseQuality } from '$lib/core/copies/quality-label';
 	import { parseAmount } from '$lib/core/money/amount';
 	import { formatMinor } from '$lib/core/money/minor-units';
 	import { chancesByCounts, chancesByEye } from '$lib/core/worth/grading/grade-chances';
@@ -14,13 +16,17 @@
 	}
 	/** Whether sending a raw copy for grading pays: worked out as it is typed. */
 	let { close, row, currency }: Props = $props();
-	const raw = $derived(
-		row.cells.filter(
-			({ label, priceMinor }) => priceMinor !== null && /^\D/.test(label) && label !== 'authentic'
-		)
+	const priced = $derived(
+		row.cells.flatMap(({ label, priceMinor, lowMinor, highMinor }) => {
+			const quality = parseQuality(label);
+			if (!quality.ok || priceMinor === null) return [];
+			const [low, high] = [lowMinor ?? priceMinor, highMinor ?? priceMinor];
+			return [{ ...quality.value, middleMinor: priceMinor, lowMinor: low, highMinor: high }];
+		})
 	);
+	const isGraded = ({ grade, isAuthentic }: Quality) => grade !== undefined || isAuthentic === true;
 	const dearestRaw = $derived(
-		raw.reduce((best, { priceMinor }) => Math.max(best, priceMinor ?? 0), 0)
+		Math.max(0, ...priced.flatMap((price) => (isGraded(price) ? [] : [price.middleMinor])))
 	);
 	let rawText = $state<string | null>(null);
 	let feeText = $state('20');
@@ -29,20 +35,7 @@
 	let eye = $state(8);
 	const rawShown = $derived(rawText ?? formatMinor(dearestRaw, currency));
 	const read = (text: string) => parseAmount(text, currency);
-	const prices = $derived(
-		row.cells.flatMap(({ label, priceMinor, lowMinor, highMinor }) =>
-			priceMinor === null || !/^\d+(\.5)?$/.test(label)
-				? []
-				: [
-						{
-							grade: Number(label),
-							middleMinor: priceMinor,
-							lowMinor: lowMinor ?? priceMinor,
-							highMinor: highMinor ?? priceMinor
-						}
-					]
-		)
-	);
+	const prices = $derived(priced.filter(isGraded));
 	const counts = $derived(
 		(close.population?.levels ?? []).flatMap(({ grade, isAuthentic, qualifier, count }) =>
 			grade === undefined && !isAuthentic

@@ -23,11 +23,19 @@ function digitsOf(currency: string): number {
 }
 
 /**
+ * An amount in units of its currency, as a number: where a chart draws it.
+ *
+ * @example [amountOf(1250, 'EUR'), amountOf(1250, 'JPY')] // [12.5, 1250]
+ */
+export function amountOf(minor: number, currency: string): number {
+	return minor / 10 ** minorDigits(currency);
+}
+
+/**
  * Minor units as a plain number with the currency's decimals: 1250 EUR → "12.50".
  *
  * @example formatMinor(5, 'EUR') // '0.05'
  */
 export function formatMinor(minor: number, currency: string): string {
-	const digits = minorDigits(currency);
-	return (minor / 10 ** digits).toFixed(digits);
+	return amountOf(minor, currency).toFixed(minorDigits(currency));
 }

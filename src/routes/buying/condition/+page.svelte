@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { formatMinor } from '$lib/core/money/minor-units';
 	import { resolve } from '$app/paths';
 	import AskForm from '$lib/ui/AskForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
@@ -9,7 +10,8 @@
 
 	let { data } = $props();
 	const money = (minor: number) => formatMoney(minor, data.currency);
-	const inUnits = (minor: number | undefined) => (minor === undefined ? '' : String(minor / 100));
+	const inUnits = (minor: number | undefined) =>
+		minor === undefined ? '' : formatMinor(minor, data.currency);
 	const PERCENTS = ['excellent', 'very good', 'good'] as const;
 	const halved = $derived.by(() => {
 		if (data.goal === null) return null;

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { amountOf } from '$lib/core/money/minor-units';
 	import LineChart from '$lib/ui/LineChart.svelte';
 	import { formatMoney } from '$lib/ui/numerals';
 
@@ -11,7 +12,10 @@
 	}
 	/** What each step in condition costs. */
 	let { curve, currency, marks }: Props = $props();
-	const pointOf = ({ average, minor }: Props['curve'][number]) => ({ x: average, y: minor / 100 });
+	const pointOf = ({ average, minor }: Props['curve'][number]) => ({
+		x: average,
+		y: amountOf(minor, currency)
+	});
 	/** A few of its points in numbers. */
 	const rows = $derived(
 		curve.filter(

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { resolve } from '$app/paths';
-	import { formatMinor } from '$lib/core/money/minor-units';
+	import { amountOf } from '$lib/core/money/minor-units';
 	import AskForm from '$lib/ui/AskForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import { enhance } from '$lib/ui/form-actions';
@@ -107,7 +107,7 @@
 						name: 'left over',
 						points: data.plan.outcomes.map(({ sets, profitMinor }) => ({
 							x: sets,
-							y: Number(formatMinor(profitMinor, data.kept.currency))
+							y: amountOf(profitMinor, data.kept.currency)
 						}))
 					}
 				]}

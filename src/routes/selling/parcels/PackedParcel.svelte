@@ -10,22 +10,6 @@
 	}
 	/** A parcel as it is packed: drawn, and step by step. */
 	let { parcel, number, currency }: Props = $props();
-	const words = (step: (typeof parcel.steps)[number]) => {
-		const side = (from: number, size: number, whole: number, low: string, high: string) =>
-			from === 0 && from + size > 0.66 * whole
-				? ''
-				: from === 0
-					? low
-					: from + size >= 0.9 * whole
-						? high
-						: 'middle';
-		return [
-			side(step.yMm, step.acrossMm, parcel.widthMm, 'back', 'front'),
-			side(step.xMm, step.alongMm, parcel.lengthMm, 'left', 'right')
-		]
-			.filter((word, i, all) => word !== '' && all.indexOf(word) === i)
-			.join(' ');
-	};
 </script>
 
 <article
@@ -47,7 +31,7 @@
 					<strong class="w-6 text-right">{step.step}</strong>
 					<span
 						>{step.name}, {step.lies}<span class="quiet"
-							>{words(step) ? `, ${words(step)}` : ''}{step.layer === 0
+							>{step.at === '' ? '' : `, ${step.at}`}{step.layer === 0
 								? ', on the bottom'
 								: `, ${step.layer + 1}${step.layer === 1 ? 'nd' : step.layer === 2 ? 'rd' : 'th'} layer`}</span
 						></span

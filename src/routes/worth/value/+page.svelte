@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { resolve } from '$app/paths';
-	import { formatMinor } from '$lib/core/money/minor-units';
+	import { amountOf } from '$lib/core/money/minor-units';
 	import { monthsBetween } from '$lib/core/worth/prices/days';
 	import AskForm from '$lib/ui/AskForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
@@ -124,7 +124,7 @@
 							name: 'worth',
 							points: data.overTime.map(({ on, totalMinor }) => ({
 								x: monthsBetween(today, on),
-								y: Number(formatMinor(totalMinor, data.currency))
+								y: amountOf(totalMinor, data.currency)
 							}))
 						}
 					]}

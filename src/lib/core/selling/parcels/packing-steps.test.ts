@@ -34,7 +34,7 @@ describe('packing to follow', () => {
 	test('for all packings: no box comes before those that it stands on, and its layer is above theirs', () => {
 		fc.assert(
 			fc.property(packing, (boxes) => {
-				const steps = packingSteps(boxes, () => undefined);
+				const steps = packingSteps(boxes, () => undefined, { lengthMm: 60, widthMm: 40 });
 				expect(steps.map(({ step }) => step)).toEqual(boxes.map((_, i) => i + 1));
 				for (const a of steps) {
 					for (const b of steps) {
@@ -74,17 +74,34 @@ describe('packing to follow', () => {
 
 	test('a box is told to lie flat, on its side or on its end', () => {
 		const size = { lengthMm: 30, widthMm: 8, heightMm: 10 };
+		const floor = { lengthMm: 60, widthMm: 40 };
 		const lies = [
 			box('k', [0, 0, 0], [30, 8, 10]),
 			box('k', [0, 8, 0], [30, 10, 8]),
 			box('k', [30, 0, 0], [8, 10, 30])
 		];
 		expect(
-			[...packingSteps(lies, () => size)]
+			[...packingSteps(lies, () => size, floor)]
 				.sort((a, b) => a.uprightMm - b.uprightMm)
 				.map((step) => step.lies)
 		).toEqual(['on its side', 'flat', 'on its end']);
-		expect(packingSteps([], () => size)).toEqual([]);
+		expect(packingSteps([], () => size, floor)).toEqual([]);
+	});
+
+	test.each<[string, readonly [number, number], readonly [number, number], string]>([
+		['all of the floor', [0, 0], [60, 40], ''],
+		['two thirds of the length, half of the width', [0, 0], [41, 20], 'back'],
+		['a corner', [0, 0], [30, 20], 'back left'],
+		['the other corner', [30, 20], [30, 20], 'front right'],
+		['the middle of three', [20, 0], [20, 40], 'middle'],
+		['the middle of nine', [20, 14], [20, 13], 'middle'],
+		['the last of three', [40, 0], [20, 40], 'right']
+	])('%s is told by its place', (_, [x, y], [along, across], at) => {
+		const steps = packingSteps([box('k', [x, y, 0], [along, across, 9])], () => undefined, {
+			lengthMm: 60,
+			widthMm: 40
+		});
+		expect(steps.map((step) => step.at)).toEqual([at]);
 	});
 });
 

@@ -8,6 +8,8 @@ export interface PackingStep extends Placement {
 	readonly lies: 'flat' | 'on its side' | 'on its end';
 	/** 0: on the bottom. */
 	readonly layer: number;
+	/** "back left"; empty where it takes up all of the parcel's floor. */
+	readonly at: string;
 }
 
 /**
@@ -15,10 +17,12 @@ export interface PackingStep extends Placement {
  * the back left. A box counts as one layer above the highest that lies under it.
  *
  * @param sizeOf the outer size of a kind of box
+ * @param floor the inner length and width of the parcel
  */
 export function packingSteps(
 	placements: readonly Placement[],
-	sizeOf: (key: string) => Size | undefined
+	sizeOf: (key: string) => Size | undefined,
+	floor: Pick<Size, 'lengthMm' | 'widthMm'>
 ): readonly PackingStep[] {
 	const inOrder = [...placements].sort((a, b) => a.zMm - b.zMm || a.yMm - b.yMm || a.xMm - b.xMm);
 	const layers = new Map<Placement, number>();
@@ -36,8 +40,28 @@ export function packingSteps(
 				: box.uprightMm === size.widthMm
 					? 'on its side'
 					: 'on its end';
-		return { ...box, step: i + 1, lies, layer: layers.get(box) ?? 0 };
+		return { ...box, step: i + 1, lies, layer: layers.get(box) ?? 0, at: placeOf(box, floor) };
 	});
+}
+
+/** A box that reaches over more than this part of a side from its near end takes up all of it. */
+const WHOLE_SIDE = 0.66;
+/** A box that ends beyond this part of a side lies at its far end. */
+const FAR_END = 0.9;
+
+/** Where a box lies, seen from above with the front near: "back left", "middle"; empty where it takes up the floor. */
+function placeOf(box: Placement, { lengthMm, widthMm }: Pick<Size, 'lengthMm' | 'widthMm'>) {
+	const across = sideOf([box.yMm, box.acrossMm, widthMm], ['back', 'front']);
+	const along = sideOf([box.xMm, box.alongMm, lengthMm], ['left', 'right']);
+	return across === along ? across : `${across} ${along}`.trim();
+}
+
+function sideOf(
+	[from, size, whole]: readonly [number, number, number],
+	[near, far]: readonly [string, string]
+): string {
+	if (from === 0) return size > WHOLE_SIDE * whole ? '' : near;
+	return from + size >= FAR_END * whole ? far : 'middle';
 }
 
 /** Whether two boxes lie over each other, seen from above. */

@@ -65,6 +65,17 @@ describe('grade or not', () => {
 			{ chances: [{ grade: 9, chance: 1 }] },
 			{ gainMinor: 6000, breakEvenChance: 0.25, lossChance: 0 }
 		],
+		[
+			'one with a qualifier is not what is hoped for',
+			{
+				chances: [
+					{ grade: 9, qualifier: 'off centre', chance: 0.5 },
+					{ grade: 8, chance: 0.25 }
+				],
+				prices: [{ ...price(9, 5000), qualifier: 'off centre' }, price(8, 4000)]
+			},
+			{ hopedGrade: 8, hopedChance: 0.25 }
+		],
 		['never worth its fee', { feeMinor: 9000 }, { verdict: 'leave it raw', breakEvenChance: null }],
 		['nothing lost in any case', { feeMinor: 0, postageMinor: 0 }, { breakEvenChance: 0 }]
 	])('%s', (_, changed, holds) => {

@@ -25,7 +25,7 @@ export interface GradingCase {
 	/** At most 1 together; what is left comes back without a grade. */
 	readonly chances: readonly GradeChance[];
 	readonly prices: readonly GradePrice[];
-	/** The grade that is hoped for: the break-even is of this one or better; left out: the best that has a price. */
+	/** The grade that is hoped for: the break-even is of this one or better, without a qualifier; left out: the best that has a price. */
 	readonly hopedGrade?: number;
 }
 
@@ -89,9 +89,12 @@ export function gradeOrNot(asked: GradingCase): GradingAnswer {
 	];
 	const mean = (end: keyof GradePrice & `${string}Minor`) =>
 		sum(all, ({ way, price }) => way.chance * net(price[end]));
-	const graded = prices.flatMap(({ grade }) => grade ?? []);
+	const graded = prices.flatMap(({ grade, qualifier }) =>
+		qualifier === undefined ? (grade ?? []) : []
+	);
 	const hopedGrade = asked.hopedGrade ?? (graded.length > 0 ? Math.max(...graded) : null);
-	const isHoped = ({ grade = 0 }: LabelledQuality) => hopedGrade !== null && grade >= hopedGrade;
+	const isHoped = ({ grade = 0, qualifier }: LabelledQuality) =>
+		hopedGrade !== null && grade >= hopedGrade && qualifier === undefined;
 	const hoped = ways.filter(({ way }) => isHoped(way));
 	const hopedChance = sum(hoped, ({ way }) => way.chance);
 	const gain = mean('middleMinor');

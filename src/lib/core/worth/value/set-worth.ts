@@ -168,10 +168,13 @@ function lowerOf(
 		: { lowerMinor: Math.round(eachMinor * lowerShare), lowerBasis: 'share' };
 }
 
-function oneWorse({ grade, condition, house }: WorthCopy) {
+function oneWorse({ grade, condition, house, qualifier }: WorthCopy) {
 	if (grade !== undefined) {
-		const of = house === undefined ? {} : { house };
-		return GRADES.includes(grade - 1) ? { grade: grade - 1, ...of } : null;
+		const alike = {
+			...(house === undefined ? {} : { house }),
+			...(qualifier === undefined ? {} : { qualifier })
+		};
+		return GRADES.includes(grade - 1) ? { grade: grade - 1, ...alike } : null;
 	}
 	const next = condition && CONDITIONS[CONDITIONS.indexOf(condition) + 1];
 	return next ? { condition: next } : null;

@@ -80,14 +80,16 @@ export async function parcelsView(db: Reader, sent: readonly SentBoxes[]) {
 			...{ buyer, totalMinor: plan.totalMinor, isProven: plan.isProven },
 			left: plan.left.map(({ box, quantity }) => ({ name: nameOf(box), quantity })),
 			parcels: plan.parcels.map(({ parcel, placements, grams, priceMinor }) => {
-				const steps = packingSteps(placements, (key) => some.find((box) => box.key === key)).map(
-					(step) => ({ ...step, name: nameOf(step.key) })
-				);
 				const size = parcels.find(({ key }) => key === parcel);
+				const floor = { lengthMm: size?.lengthMm ?? 0, widthMm: size?.widthMm ?? 0 };
+				const steps = packingSteps(
+					placements,
+					(key) => some.find((box) => box.key === key),
+					floor
+				).map((step) => ({ ...step, name: nameOf(step.key) }));
 				return {
 					...{ parcel, grams, priceMinor, steps },
-					lengthMm: size?.lengthMm ?? 0,
-					widthMm: size?.widthMm ?? 0,
+					...floor,
 					heightMm: size?.heightMm ?? 0,
 					drawn: drawingOrder(steps).map(({ step }) => step)
 				};

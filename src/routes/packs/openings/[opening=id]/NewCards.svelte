@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { amountOf } from '$lib/core/money/minor-units';
 	import type { OpeningView } from '$lib/server/packs/openings/openings-view';
 	import LineChart from '$lib/ui/LineChart.svelte';
 	import { formatMoney } from '$lib/ui/numerals';
@@ -8,7 +9,7 @@
 	const isPriced = $derived(data.packMinor !== null);
 	const line = $derived(
 		data.points.flatMap(({ packs, freshAPack, costPerNewMinor }) => {
-			const y = isPriced ? costPerNewMinor && costPerNewMinor / 100 : freshAPack;
+			const y = isPriced ? costPerNewMinor && amountOf(costPerNewMinor, data.currency) : freshAPack;
 			return y === null ? [] : [{ x: packs, y }];
 		})
 	);
