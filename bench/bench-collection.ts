@@ -47,7 +47,7 @@ export async function benchCollection(): Promise<void> {
 		}
 		await benchPile(collection);
 	} finally {
-		collection.close();
+		await collection.close();
 		rmSync(folder, { recursive: true, force: true });
 	}
 }

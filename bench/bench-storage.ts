@@ -52,7 +52,7 @@ export async function benchStorage(): Promise<void> {
 		);
 		tell('put-away slip of 1,000 cards', await median(() => readSlip(db, rowId(1))));
 	} finally {
-		collection.close();
+		await collection.close();
 		rmSync(folder, { recursive: true, force: true });
 	}
 }

@@ -24,7 +24,13 @@ const compress = compression({
 		!String(response.getHeader('content-type')).includes('ndjson') &&
 		compression.filter(request, response)
 });
-const { handler } = await import(pathToFileURL(resolve(root, 'build/handler.js')).href);
+const { handler } = await import(pathToFileURL(resolve(root, 'build/handler.js')).href).catch(
+	(error) => {
+		// What whoever starts the server can mend is said in words (`StartProblem`).
+		console.error(error.name === 'StartProblem' ? `${error.message}.\n${error.remedy}` : error);
+		process.exit(1);
+	}
+);
 const server = http.createServer((request, response) => {
 	request.headers['x-jade-protocol'] = protocol;
 	compress(request, response, () => handler(request, response));
@@ -43,10 +49,13 @@ server.listen(port, host, () => {
 // next request came; browsers and proxies keep theirs for about a minute.
 server.keepAliveTimeout = 75_000;
 
+/** What is under way is brought to its end and into the one file of the collection (`hooks.server.ts`). */
+const MOST_MS_TO_END = 15_000;
 for (const signal of ['SIGINT', 'SIGTERM']) {
-	process.on(signal, () => {
-		server.close(() => process.exit(0));
+	process.once(signal, () => {
+		server.close();
 		server.closeAllConnections();
-		setTimeout(() => process.exit(0), 2000).unref();
+		process.emit('sveltekit:shutdown', signal);
+		setTimeout(() => process.exit(1), MOST_MS_TO_END).unref();
 	});
 }

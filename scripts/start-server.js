@@ -7,10 +7,12 @@ import { root } from './program.js';
 /**
  * Resolves when the server has said that it is ready.
  * @param {Record<string, string>} env
+ * @param {readonly string[]} before a program, with its arguments, that starts it
  * @returns {Promise<{ url: string, pid: number, stop: () => Promise<void>, output: () => string }>}
  */
-export function startServer(env) {
-	const child = spawn(process.execPath, [join(root, 'scripts', 'serve.js')], {
+export function startServer(env, before = []) {
+	const [program = '', ...args] = [...before, process.execPath, join(root, 'scripts', 'serve.js')];
+	const child = spawn(program, args, {
 		env: { ...process.env, HOST: '127.0.0.1', PORT: '0', ...env }
 	});
 	let output = '';

@@ -12,7 +12,10 @@ const ownNames = (process.env.JADE_HOSTNAMES ?? '')
 
 /** Migrates and opens the collection before the first request is answered. */
 export const init: ServerInit = async () => {
-	await theCollection();
+	const { close } = await theCollection();
+	process.once('sveltekit:shutdown', () => {
+		void close().finally(() => process.exit());
+	});
 };
 
 export const handle: Handle = async ({ event, resolve }) => {

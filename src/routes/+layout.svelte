@@ -3,7 +3,7 @@
 	import '@fontsource-variable/literata/wght.css';
 	import './layout.css';
 	import { onMount, type Component } from 'svelte';
-	import { goto } from '$app/navigation';
+	import { afterNavigate, goto } from '$app/navigation';
 	import { refreshAll } from '$lib/ui/refresh';
 	import { resolve } from '$app/paths';
 	import { page } from '$app/state';
@@ -18,6 +18,8 @@
 	import KeyHelp from '$lib/ui/shell/KeyHelp.svelte';
 	import Sidebar from '$lib/ui/shell/Sidebar.svelte';
 	import ThemeSwitch from '$lib/ui/shell/ThemeSwitch.svelte';
+	import Trouble from '$lib/ui/shell/Trouble.svelte';
+	import { trouble } from '$lib/ui/shell/trouble.svelte';
 
 	let { data, children } = $props();
 	provideReleaseNames(() => data.releaseNames);
@@ -62,6 +64,7 @@
 	}
 
 	onMount(playEarlyInput);
+	afterNavigate(trouble.close);
 
 	function isTyping(target: EventTarget | null): boolean {
 		return (
@@ -127,7 +130,10 @@
 		>
 		<ThemeSwitch theme={data.theme} back={page.url.pathname + page.url.search} />
 	</header>
-	<main id="main" class="mx-auto max-w-6xl px-4 sm:px-8">{@render children()}</main>
+	<main id="main" class="mx-auto max-w-6xl px-4 sm:px-8">
+		<Trouble />
+		{@render children()}
+	</main>
 </div>
 {#if isEntering && EntryDialog}
 	<EntryDialog releaseKey={releaseHere} onReady={onEntryReady} close={() => (isEntering = false)} />

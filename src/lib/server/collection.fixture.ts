@@ -30,8 +30,8 @@ export function withCollection() {
 		folder = mkdtempSync(join(tmpdir(), 'jade-test-'));
 		opened = await open();
 	});
-	afterEach(() => {
-		opened?.close();
+	afterEach(async () => {
+		await opened?.close();
 		rmSync(folder, { recursive: true, force: true });
 	});
 
@@ -44,7 +44,7 @@ export function withCollection() {
 		},
 		/** Closes the collection and opens it again, as a restart does. */
 		async reopen(): Promise<void> {
-			opened?.close();
+			await opened?.close();
 			opened = await open();
 		},
 		/** Logs a line against a release, usually `sampleRelease`. */

@@ -1,3 +1,5 @@
+import { error } from '@sveltejs/kit';
+import { whyUnwritten } from './database/why-unwritten.ts';
 import type { Collection } from './database/open.ts';
 import { openCollection } from './upkeep/open-collection.ts';
 import { goalsWithoutNext } from './goals/read-goals.ts';
@@ -40,5 +42,13 @@ async function open(): Promise<Collection> {
 		await collection.write((tx) => refreshProgress(tx, stale, collection.now()));
 	}
 	if (settings.demo) await loadDemo(collection, tell);
-	return collection;
+	return { ...collection, write: (change) => collection.write(change).catch(tellWhy) };
+}
+
+/** A disk that is full is no fault of the program: it is said in words. */
+function tellWhy(cause: unknown): never {
+	const why = whyUnwritten(cause);
+	if (!why) throw cause;
+	console.error(cause);
+	error(why.status, why.message);
 }

@@ -10,6 +10,7 @@ const TITLES: Readonly<Record<number, string>> = {
 	415: 'Not this type of content',
 	421: 'Not for this address',
 	500: 'Something went wrong',
+	507: 'No room left',
 	503: 'Too much at once'
 };
 

@@ -2,6 +2,7 @@ import type { SubmitFunction } from '@sveltejs/kit';
 import { afterEach, expect, test, vi } from 'vitest';
 import { enhance } from './form-actions';
 import { send } from './send';
+import { trouble } from './shell/trouble.svelte';
 
 let submit: SubmitFunction;
 vi.mock('$app/forms', () => ({
@@ -20,7 +21,9 @@ async function submitted(cancel = false) {
 		if (cancel) stop();
 	});
 	const answered = await submit({ controller, cancel: () => undefined } as never);
-	return { controller, answer: () => answered?.({ update: () => Promise.resolve() } as never) };
+	const answer = (result: object = { type: 'success' }, update = () => Promise.resolve()) =>
+		answered?.({ result, update } as never);
+	return { controller, answer };
 }
 
 test.each<[string, () => Promise<unknown>]>([
@@ -51,4 +54,16 @@ test('what comes after a form waits for its answer', async () => {
 	await form.answer();
 	await next;
 	expect(asked).toEqual(['next']);
+});
+
+test.each<[string, unknown, RegExp]>([
+	['a full disk', { message: 'The disk takes nothing more' }, /^The disk takes nothing more$/],
+	['no answer', new TypeError('Failed to fetch'), /server does not answer/],
+	['nothing that is understood', undefined, /server does not answer/]
+])('%s is told, and the page stays as it is', async (_, error, told) => {
+	trouble.close();
+	const update = vi.fn(() => Promise.resolve());
+	await (await submitted()).answer({ type: 'error', error }, update);
+	expect(trouble.text).toMatch(told);
+	expect(update).not.toHaveBeenCalled();
 });

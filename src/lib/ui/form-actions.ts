@@ -1,6 +1,7 @@
 import { deserialize, enhance as enhanceForm } from '$app/forms';
 import type { ActionResult, SubmitFunction } from '@sveltejs/kit';
 import { inTurn, takeTurn } from './send';
+import { tellTrouble } from './shell/trouble.svelte';
 
 /**
  * Sends a form without leaving the page, as SvelteKit's action of this name does, but in its turn: a form
@@ -23,9 +24,15 @@ export function enhance(form: HTMLFormElement, submit?: SubmitFunction) {
 				turn.end();
 				return;
 			}
-			return async (result) => {
+			return async (sent) => {
 				turn.end();
-				await (answered ? answered(result) : result.update());
+				let { update } = sent;
+				if (sent.result.type === 'error') {
+					tellTrouble(sent.result.error);
+					// What was typed stays: the page is not replaced by one that says what went wrong.
+					update = () => Promise.resolve();
+				}
+				await (answered ? answered({ ...sent, update }) : update());
 			};
 		} catch (error) {
 			turn.end();

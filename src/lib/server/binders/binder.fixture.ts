@@ -46,8 +46,8 @@ export function withBinder() {
 		const layout = { pageKind: '2x2', order: 'number', blockStart: 'new-page' } as const;
 		binder = (await makeBinder(collection, { goalId: rowId(1), name: 'B', layout })) ?? rowId(0);
 	});
-	afterEach(() => {
-		collection.close();
+	afterEach(async () => {
+		await collection.close();
 		rmSync(folder, { recursive: true, force: true });
 	});
 

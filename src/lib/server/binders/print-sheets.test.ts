@@ -61,8 +61,8 @@ beforeAll(async () => {
 	});
 	await logLine(collection, 'r', { line: '1 3 450', numbering: null, parallel: null });
 });
-afterAll(() => {
-	collection.close();
+afterAll(async () => {
+	await collection.close();
 	rmSync(folder, { recursive: true, force: true });
 });
 

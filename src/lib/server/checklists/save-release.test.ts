@@ -30,8 +30,8 @@ beforeEach(async () => {
 	folder = mkdtempSync(join(tmpdir(), 'jade-save-'));
 	collection = await openCollection(readSettings({ JADE_DATA: folder }));
 });
-afterEach(() => {
-	collection.close();
+afterEach(async () => {
+	await collection.close();
 	rmSync(folder, { recursive: true, force: true });
 });
 

@@ -79,7 +79,7 @@ test('a collection of the first migration opens, keeps its copies, and undoes it
 	expect(await owned()).toEqual({ 'r/base-1': 1 });
 	await redo(collection);
 	expect(await owned()).toEqual({ 'r/base-1~brass': 2, 'r/base-1': 1 });
-	collection.close();
+	await collection.close();
 });
 
 test('a collection of the third migration keeps its goals with their progress, and is found by search', async () => {
@@ -99,7 +99,7 @@ test('a collection of the third migration keeps its goals with their progress, a
 		{ version: 'r/base-1', quantity: 2, condition: 'mint', status: 'kept', attributes: [] }
 	]);
 	expect(await search(collection.db, 'ada gull')).toMatchObject([{ title: 'Ada', owned: 2 }]);
-	collection.close();
+	await collection.close();
 });
 
 test('a binder of the fifth migration lies as it did, and learns what lies in it', async () => {
@@ -118,7 +118,7 @@ test('a binder of the fifth migration lies as it did, and learns what lies in it
 	expect(binder?.now).toEqual([]);
 	await lieAsPlanned(collection, rowId(1));
 	expect((await readBinder(collection.db, rowId(1)))?.now).toMatchObject([{ pocket: '1/1/3x3/2' }]);
-	collection.close();
+	await collection.close();
 });
 
 test('a step whose cards are gone cannot be undone any more, later ones can', async () => {
@@ -130,7 +130,7 @@ test('a step whose cards are gone cannot be undone any more, later ones can', as
 	const collection = await openCollection(readSettings({ JADE_DATA: folder }));
 	expect(await undo(collection)).toMatchObject({ label: 'Goal' });
 	expect(await undo(collection)).toBeNull();
-	collection.close();
+	await collection.close();
 });
 
 test('what stood behind a divider of a release keeps standing, and the divider is that of a run', async () => {
@@ -169,7 +169,7 @@ test('what stood behind a divider of a release keeps standing, and the divider i
 		'Missing: 4',
 		'no place yet: 2'
 	]);
-	collection.close();
+	await collection.close();
 });
 
 test('storage classes of one’s own keep what was kept apart before them, and what was on hand is counted on', async () => {
@@ -193,7 +193,7 @@ test('storage classes of one’s own keep what was kept apart before them, and w
 		'graded'
 	);
 	expect(useOf({ card: { valueMinor: 500 }, holder: null }).use).toBe('dear');
-	collection.close();
+	await collection.close();
 });
 
 test('what copies there are is summed up for worth, and prices stay as they were', async () => {
@@ -209,5 +209,5 @@ test('what copies there are is summed up for worth, and prices stay as they were
 		...{ scope: { sort: 'all' }, today: '1996-10-06' }
 	});
 	expect(worth).toMatchObject({ copies: 4, unpriced: 1, totalMinor: 1500 });
-	collection.close();
+	await collection.close();
 });

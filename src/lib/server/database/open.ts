@@ -1,10 +1,12 @@
 import { createClient, type Client } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
-import { mkdir } from 'node:fs/promises';
-import { dirname, resolve } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { join, dirname, resolve } from 'node:path';
+import { writeBackup } from '../backups/write-backup.ts';
+import { checkFile, pathOfDatabase, standingOf } from './collection-file.ts';
+import { holdFile } from './hold-file.ts';
 import type { Settings } from './settings.ts';
+import { asStartProblem } from './start-problem.ts';
 import type { Upkeep } from './upkeep.ts';
 
 export type Database = LibSQLDatabase;
@@ -19,7 +21,8 @@ export interface Collection {
 	readonly write: <Result>(change: (tx: Transaction) => Promise<Result>) => Promise<Result>;
 	readonly now: () => string;
 	readonly upkeep: Upkeep;
-	readonly close: () => void;
+	/** Ends after the changes that were asked for, and brings them all into the one file. */
+	readonly close: () => Promise<void>;
 }
 
 /** A client of its own that only reads, for a worker; it is closed after the reading. */
@@ -35,30 +38,70 @@ export async function withReader<Result>(
 	}
 }
 
-/** Opens the database that the settings name and brings it up to date; makes it when there is none. */
+/**
+ * Opens the database that the settings name and brings it up to date, after a backup; makes it when there is none.
+ *
+ * @throws StartProblem where that cannot be done: the file is then as it was
+ */
 export async function openDatabase(settings: Settings, upkeep: Upkeep): Promise<Collection> {
-	const isFile = settings.databaseUrl.startsWith('file:');
-	if (isFile) await mkdir(folderOf(settings.databaseUrl), { recursive: true });
-	// A lock that another process holds is waited for between tries (`writeQueue`), never in a call: while a
-	// call waits, nobody is served.
-	const client = createClient({ url: settings.databaseUrl, timeout: 50 });
-	if (isFile) await client.execute('PRAGMA journal_mode = WAL');
-	const db = drizzle(client, { casing: 'snake_case' });
-	await migrate(db, { migrationsFolder: resolve(settings.root, 'drizzle') });
-	return {
-		db,
-		write: writeQueue(db),
-		upkeep,
-		now: () => settings.fixedNow ?? new Date().toISOString(),
-		close: () => closeClient(client)
-	};
+	const path = pathOfDatabase(settings.databaseUrl);
+	const undo: (() => void)[] = [];
+	try {
+		if (path !== null) {
+			await checkFile(path);
+			undo.push(await holdFile(path));
+		}
+		// A lock that another process holds is waited for between tries (`writeQueue`), never in a call: while a
+		// call waits, nobody is served.
+		const client = createClient({ url: settings.databaseUrl, timeout: 50 });
+		undo.push(() => closeClient(client));
+		const db = drizzle(client, { casing: 'snake_case' });
+		const write = writeQueue(client, db);
+		// What cannot be written is told now, not at the first change; another program that writes is waited for.
+		await write(() => Promise.resolve());
+		await bringUpToDate(client, db, settings, path);
+		return {
+			...{ db, write, upkeep },
+			now: () => nowOf(settings),
+			async close() {
+				await write(() => Promise.resolve());
+				if (path !== null) await client.execute('PRAGMA wal_checkpoint(TRUNCATE)');
+				for (const close of undo.reverse()) close();
+			}
+		};
+	} catch (error) {
+		for (const close of undo.reverse()) close();
+		throw asStartProblem(error, path ?? 'the database') ?? error;
+	}
 }
 
+const nowOf = ({ fixedNow }: Settings): string => fixedNow ?? new Date().toISOString();
+
+async function bringUpToDate(
+	client: Client,
+	db: Database,
+	settings: Settings,
+	path: string | null
+): Promise<void> {
+	const migrationsFolder = resolve(settings.root, 'drizzle');
+	const { isNew, pending } = await standingOf(client, migrationsFolder);
+	if (path !== null) await client.execute('PRAGMA journal_mode = WAL');
+	if (path !== null && !isNew && pending > 0) {
+		const at = nowOf(settings);
+		await writeBackup(settings.databaseUrl, backupFolder(path), { at, reason: 'before an update' });
+	}
+	// All of them in one transaction: broken off, none was made.
+	await migrate(db, { migrationsFolder });
+}
+
+/** Where the backups of a database file lie. */
+export const backupFolder = (path: string): string => join(dirname(path), 'backups');
+
 /** libSQL's file client has one writer: a second transaction at the same time fails with SQLITE_BUSY. */
-function writeQueue(db: Database): Collection['write'] {
+function writeQueue(client: Client, db: Database): Collection['write'] {
 	let last: Promise<unknown> = Promise.resolve();
 	return (change) => {
-		const next = last.then(() => whenFree(() => db.transaction(change)));
+		const next = last.then(() => whenFree(client, () => db.transaction(change)));
 		last = next.catch(() => undefined);
 		return next;
 	};
@@ -68,13 +111,17 @@ function writeQueue(db: Database): Collection['write'] {
 const TRIES = 60;
 const REST_MS = 120;
 
-/** Tries again while another process holds the lock of the database file. */
-async function whenFree<Result>(write: () => Promise<Result>): Promise<Result> {
+/**
+ * Tries again while another process holds the lock of the database file; on a new connection: the old one has not ended the
+ * statement that was refused, so that it could not commit.
+ */
+async function whenFree<Result>(client: Client, write: () => Promise<Result>): Promise<Result> {
 	for (let tries = 1; ; tries++) {
 		try {
 			return await write();
 		} catch (error) {
 			if (tries >= TRIES || !isBusy(error)) throw error;
+			client.reconnect();
 			await new Promise((resume) => setTimeout(resume, REST_MS));
 		}
 	}
@@ -85,10 +132,6 @@ function isBusy(error: unknown): boolean {
 		if (/SQLITE_BUSY|database is locked/.test(cause.message)) return true;
 	}
 	return false;
-}
-
-function folderOf(url: string): string {
-	return url.startsWith('file://') ? dirname(fileURLToPath(url)) : dirname(resolve(url.slice(5)));
 }
 
 function closeClient(client: Client): void {

@@ -109,7 +109,13 @@
 								<td class="text-right tabular-nums"
 									>{group.unpriced ? formatCount(group.unpriced) : ''}</td
 								>
-								<td class="text-right estimate tabular-nums">{money(group.totalMinor)}</td>
+								<td class="text-right tabular-nums">
+									{#if group.unpriced === group.copies}
+										<span class="quiet">not known</span>
+									{:else}
+										<span class="estimate">{money(group.totalMinor)}</span>
+									{/if}
+								</td>
 							</tr>
 						{/each}
 					</tbody>

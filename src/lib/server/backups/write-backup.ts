@@ -1,0 +1,57 @@
+import { createClient } from '@libsql/client';
+import { mkdir, open, rename, rm } from 'node:fs/promises';
+import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { formatBackupName, type BackupName } from './backup-name.ts';
+
+/**
+ * Writes all of a database, pictures too, into one file of a folder while others go on using it; what was written is read again
+ * from end to end before it gets its name, so that no backup is ever half of one.
+ *
+ * @returns the path of the file
+ * @throws what SQLite or the file system says, and RangeError for what does not read back; then no file is left
+ */
+export async function writeBackup(url: string, folder: string, name: BackupName): Promise<string> {
+	await mkdir(folder, { recursive: true });
+	const path = join(folder, formatBackupName(name));
+	const part = `${path}.part`;
+	await rm(part, { force: true });
+	try {
+		const client = createClient({ url, timeout: 5000 });
+		try {
+			await client.execute({ sql: 'VACUUM INTO ?', args: [part] });
+		} finally {
+			client.close();
+		}
+		await checkBackup(part);
+		await flush(part);
+		await rename(part, path);
+		await flush(folder);
+		return path;
+	} catch (error) {
+		await rm(part, { force: true });
+		throw error;
+	}
+}
+
+/** @throws RangeError where it is damaged */
+async function checkBackup(path: string): Promise<void> {
+	const client = createClient({ url: pathToFileURL(path).href });
+	try {
+		const { rows } = await client.execute('PRAGMA integrity_check(3)');
+		const said = rows.map((row) => row.integrity_check as string);
+		if (said.join() !== 'ok') throw new RangeError(`checkBackup: ${said.join('; ')}`);
+	} finally {
+		client.close();
+	}
+}
+
+/** Waits until a file, or a folder with its names, is on the disk. */
+async function flush(path: string): Promise<void> {
+	const file = await open(path, 'r');
+	try {
+		await file.sync();
+	} finally {
+		await file.close();
+	}
+}
