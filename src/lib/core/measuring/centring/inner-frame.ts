@@ -26,6 +26,8 @@ const END_PART = 0.2;
 const LEAST_CONTRAST = 16;
 /** A border's colours lie no further apart than this, of 255. */
 const MOST_SPREAD = 20;
+/** The edge of a border is this sharp at least: a picture's shading, which rises more slowly, is none. */
+const SHARP_STEPS = 6;
 /** Points within this distance of the line lie on it, in pixels. */
 const NEAR_PX = 1.25;
 /** A border is seen where the edge is found on at least this part of the scan lines. */
@@ -64,7 +66,7 @@ export function findInnerEdge(
 	const threshold = Math.max(LEAST_CONTRAST, 3.5 * spread);
 	const points = scans.flatMap(({ place, colourAtStep }) => {
 		const offAt = (n: number) => colourDistance(colourAtStep(SKIPPED_STEPS + n), border);
-		const at = rise(offAt, count - SKIPPED_STEPS, threshold);
+		const at = rise(offAt, count - SKIPPED_STEPS, threshold, SHARP_STEPS);
 		return at === null || at === 0 ? [] : [{ place, value: (at + SKIPPED_STEPS) * STEP_PX }];
 	});
 	const line = robustLine(points, NEAR_PX);

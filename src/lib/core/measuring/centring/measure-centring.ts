@@ -58,6 +58,10 @@ export interface MeasuredCard {
 const SURE = 0.55;
 /** Error of an edge that no number of scan lines takes away, in pixels: half a step of blur. An assumption of ours. */
 const SYSTEMATIC_PX = 0.15;
+/** The same where only colour tells: JPEG keeps it for two by two pixels. */
+const SYSTEMATIC_COLOUR_PX = 0.5;
+/** An edge that nobody saw on a part of its length is off by so many times more. */
+const UNSEEN_WEIGHT = 4;
 /** Two sides that differ by more than this part make a picture that was taken at a slant. */
 const SLANT_PART = 0.012;
 /** A card turned further than this is not measured, in degrees. */
@@ -73,16 +77,21 @@ export function measureCentring(
 	kind: PictureKind,
 	scale: ScaleSource
 ): MeasuredCard {
-	const byBrightness = measureIn(inGrey(picture), kind, scale);
+	const byBrightness = measureIn(inGrey(picture), kind, scale, SYSTEMATIC_PX);
 	if (byBrightness.confidence >= SURE || picture.channels === 1) return byBrightness;
 	// A border can differ from the picture in colour alone.
-	const byColour = measureIn(picture, kind, scale);
+	const byColour = measureIn(picture, kind, scale, SYSTEMATIC_COLOUR_PX);
 	const isBetter =
 		byColour.confidence > byBrightness.confidence || (!byBrightness.outer && byColour.outer);
 	return isBetter ? byColour : byBrightness;
 }
 
-function measureIn(picture: Picture, kind: PictureKind, scale: ScaleSource): MeasuredCard {
+function measureIn(
+	picture: Picture,
+	kind: PictureKind,
+	scale: ScaleSource,
+	systematicPx: number
+): MeasuredCard {
 	const ground = findForeground(picture);
 	if ('reason' in ground) return nothing([ground.reason]);
 	const picked = pickCard(ground.found.boxes, scale);
@@ -123,7 +132,7 @@ function measureIn(picture: Picture, kind: PictureKind, scale: ScaleSource): Mea
 			...Object.values(edges.found).map(({ share }: OuterEdges['left']) => share)
 		),
 		...{ reasons, inner: frame, ...known },
-		centring: centringOf(outer, frame, kind, errorsOf(edges.found, inner))
+		centring: centringOf(outer, frame, kind, errorsOf(edges.found, inner, systematicPx))
 	};
 }
 
@@ -169,12 +178,18 @@ function centringOf(
 }
 
 /** Standard errors of the widths of the borders, in pixels: of both lines, and what is left of blur. */
-function errorsOf(outer: OuterEdges, inner: readonly InnerEdge[]): Readonly<Record<Side, number>> {
+function errorsOf(
+	outer: OuterEdges,
+	inner: readonly InnerEdge[],
+	systematicPx: number
+): Readonly<Record<Side, number>> {
 	const of = ({ deviation, count }: { readonly deviation: number; readonly count: number }) =>
 		deviation / Math.sqrt(Math.max(1, count));
 	const error = (side: Side) => {
 		const edge = inner.find((each) => each.side === side);
-		return Math.hypot(of(outer[side]), edge ? of(edge) : 0, SYSTEMATIC_PX);
+		// An edge that many scan lines miss may lie beside where the others saw it.
+		const unseen = 1 + UNSEEN_WEIGHT * (1 - Math.min(outer[side].share, edge?.share ?? 1));
+		return Math.hypot(of(outer[side]), edge ? of(edge) : 0, systematicPx * unseen);
 	};
 	return {
 		left: error('left'),

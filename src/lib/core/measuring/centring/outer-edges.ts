@@ -110,6 +110,11 @@ function crossing(
 
 /** Steps of a row of distances that have to stay above the threshold. */
 const STEADY = 4;
+/** A rise of at least this factor a step goes on; over so many steps it is followed: an edge that is blurred takes them. */
+const STILL_RISING = 1.05;
+const MOST_RISING = 8;
+/** Before an edge that is sharp distances are below this part of the level behind it. */
+const LOW_PART = 0.3;
 
 /**
  * Where distances rise for good along a row of steps: halfway to the level that they reach, between steps; null: they don't. A
@@ -117,12 +122,15 @@ const STEADY = 4;
  *
  * @param offAt the distance at a step
  * @param count how many steps there are
+ * @param sharpWithin so many steps before it they are low: what rises more slowly is shading, and no edge; left out: not asked
  * @example rise((i) => (i < 3 ? 0 : 100), 8, 10) // 3
+ * @example rise((i) => i, 200, 60, 3) // null
  */
 export function rise(
 	offAt: (step: number) => number,
 	count: number,
-	threshold: number
+	threshold: number,
+	sharpWithin = Infinity
 ): number | null {
 	const offs: number[] = [];
 	let steady = 0;
@@ -131,12 +139,28 @@ export function rise(
 		offs.push(off);
 		steady = off > threshold ? steady + 1 : 0;
 		if (steady < STEADY) continue;
-		const level = median([...offs.slice(1 - STEADY), offAt(Math.min(count - 1, i + 1))]) ?? 0;
+		const level = levelBehind((step) => offs[step] ?? offAt(Math.min(count - 1, step)), i);
 		let at = i;
 		while (at > 0 && (offs[at - 1] ?? 0) > level / 2) at--;
 		if (at === 0) return 0;
+		const before = offs.slice(
+			Math.max(0, at - sharpWithin - STEADY),
+			Math.max(0, at - sharpWithin)
+		);
+		if ((median(before) ?? 0) > LOW_PART * level) return null;
 		const [below, above] = [offs[at - 1] ?? 0, offs[at] ?? 0];
 		return at - 0.5 + (level / 2 - below) / (above - below || 1);
 	}
 	return null;
+}
+
+/** The level that distances reach: the rise is followed to its end, so that half of it is the middle of a blurred edge. */
+function levelBehind(offAt: (step: number) => number, from: number): number {
+	let end = from - STEADY + 1;
+	for (; end < from + MOST_RISING; end++) {
+		if (offAt(end + 1) < STILL_RISING * offAt(end) && offAt(end + 2) < STILL_RISING * offAt(end)) {
+			break;
+		}
+	}
+	return median([offAt(end), offAt(end + 1), offAt(end + 2)]) ?? 0;
 }
