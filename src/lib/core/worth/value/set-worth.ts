@@ -1,13 +1,13 @@
-import { group } from 'd3-array';
 import { CONDITIONS, GRADES } from '../../copies/condition.ts';
 import { formatQuality, type LabelledQuality } from '../../copies/quality-label.ts';
 import {
 	estimatePrice,
 	USUAL_ESTIMATE_RULES,
 	type EstimateFlag,
-	type EstimateRules
+	type EstimateRules,
+	type PriceEstimate
 } from '../prices/estimate-price.ts';
-import { indexPoints, type PointIndex } from '../prices/like-points.ts';
+import { indexPoints, type LikeNeed, type PointIndex } from '../prices/like-points.ts';
 import type { PricePoint } from '../prices/price-point.ts';
 
 /** Equal copies whose worth is asked for. */
@@ -89,16 +89,16 @@ export function setWorth(
 	on: string,
 	rules: WorthRules
 ): SetWorth {
-	const index = indexPoints(points);
+	const estimate = estimator(indexPoints(points), on, rules);
 	type Found = Omit<WorthLine, 'key' | 'group' | 'quantity'>;
-	const known = new Map<string, Map<string, Found>>();
+	const known = new Map<string, Map<string | number, Found>>();
 	const lines = copies.map((copy): WorthLine => {
-		const { key, group: of, quantity, version, house = '', saidMinor = '' } = copy;
-		const ofVersion = known.get(version) ?? new Map<string, Found>();
-		known.set(version, ofVersion);
-		const like = `${formatQuality(copy)} ${house} ${saidMinor}`;
+		const { key, group: of, quantity, version } = copy;
+		let ofVersion = known.get(version);
+		if (!ofVersion) known.set(version, (ofVersion = new Map<string | number, Found>()));
+		const like = alikeKey(copy);
 		let found = ofVersion.get(like);
-		if (!found) ofVersion.set(like, (found = worthOf(copy, index, on, rules)));
+		if (!found) ofVersion.set(like, (found = worthOf(copy, estimate, rules)));
 		const { basis, lowMinor, eachMinor, highMinor, lowerMinor, lowerBasis, on: day, flags } = found;
 		// Written out: half a million copies make tens of thousands of lines.
 		return {
@@ -116,37 +116,64 @@ export function setWorth(
 			flags
 		};
 	});
-	const keys = new Set(copies.flatMap(({ key, isKey }) => (isKey ? [key] : [])));
+	const all = openSum();
+	const groups = new Map<string, OpenSum>();
+	for (const [i, line] of lines.entries()) {
+		const isKey = copies[i]?.isKey ?? false;
+		addTo(all, line, isKey);
+		let ofGroup = groups.get(line.group);
+		if (!ofGroup) groups.set(line.group, (ofGroup = openSum()));
+		addTo(ofGroup, line, isKey);
+	}
 	return {
-		...sumOf(lines, keys),
+		...closeSum(all),
 		lines,
-		groups: [...group(lines, (line) => line.group)].map(([of, some]) => ({
-			group: of,
-			...sumOf(some, keys)
-		}))
+		groups: [...groups].map(([of, sum]) => ({ group: of, ...closeSum(sum) }))
+	};
+}
+
+/** What makes copies of a version worth the same. Most say a grade or a word, and no more: that is then the key. */
+function alikeKey(copy: WorthCopy): string | number {
+	const { grade, condition, qualifier, house, saidMinor } = copy;
+	const isPlain = qualifier === undefined && house === undefined && saidMinor === undefined;
+	const word = isPlain ? (grade ?? condition) : undefined;
+	return word ?? `${formatQuality(copy)} ${house ?? ''} ${saidMinor ?? ''}`;
+}
+
+type Estimate = (need: LikeNeed) => PriceEstimate;
+
+/** Estimates of a day, each worked out once: what a copy is worth is what the next better one is worth a step worse. */
+function estimator(index: PointIndex, on: string, rules: WorthRules): Estimate {
+	const known = new Map<string, Map<string, PriceEstimate>>();
+	return (need) => {
+		const like = `${formatQuality(need)} ${need.house ?? ''}`;
+		const ofVersion = known.get(need.version) ?? new Map<string, PriceEstimate>();
+		known.set(need.version, ofVersion);
+		let found = ofVersion.get(like);
+		if (!found) ofVersion.set(like, (found = estimatePrice(index, need, on, rules)));
+		return found;
 	};
 }
 
 function worthOf(
 	copy: WorthCopy,
-	index: PointIndex,
-	on: string,
+	estimate: Estimate,
 	rules: WorthRules
 ): Omit<WorthLine, 'key' | 'group' | 'quantity'> {
 	const { version, saidMinor } = copy;
-	const book = estimatePrice(index, copy, on, rules);
+	const book = estimate(copy);
 	if (book.basis !== 'sales' && saidMinor !== undefined) {
 		return {
 			...{ version, basis: 'said', on: null, flags: [] },
 			...{ lowMinor: saidMinor, eachMinor: saidMinor, highMinor: saidMinor },
-			...lowerOf(copy, saidMinor, index, on, rules)
+			...lowerOf(copy, saidMinor, estimate, rules)
 		};
 	}
 	const eachMinor = book.middleMinor ?? 0;
 	return {
 		...{ version, basis: book.basis, on: book.on, flags: book.flags },
 		...{ lowMinor: book.lowMinor ?? 0, eachMinor, highMinor: book.highMinor ?? 0 },
-		...lowerOf(copy, eachMinor, index, on, rules)
+		...lowerOf(copy, eachMinor, estimate, rules)
 	};
 }
 
@@ -154,15 +181,14 @@ function worthOf(
 function lowerOf(
 	copy: WorthCopy,
 	eachMinor: number,
-	index: PointIndex,
-	on: string,
-	{ lowerShare, ...rules }: WorthRules
+	estimate: Estimate,
+	{ lowerShare }: WorthRules
 ): Pick<WorthLine, 'lowerMinor' | 'lowerBasis'> {
 	const worse = oneWorse(copy);
 	const { basis, middleMinor } =
 		worse === null
 			? { basis: 'unknown' as const, middleMinor: null }
-			: estimatePrice(index, { ...worse, version: copy.version }, on, rules);
+			: estimate({ ...worse, version: copy.version });
 	return basis === 'sales' && middleMinor !== null
 		? { lowerMinor: Math.min(eachMinor, middleMinor), lowerBasis: 'sales' }
 		: { lowerMinor: Math.round(eachMinor * lowerShare), lowerBasis: 'share' };
@@ -180,28 +206,33 @@ function oneWorse({ grade, condition, house, qualifier }: WorthCopy) {
 	return next ? { condition: next } : null;
 }
 
-function sumOf(lines: readonly WorthLine[], keys: ReadonlySet<string>): WorthSum {
-	const sums = { copies: 0, unpriced: 0, lowMinor: 0, totalMinor: 0, highMinor: 0, lowerMinor: 0 };
-	let [ofKeys, unsure] = [0, 0];
-	for (const line of lines) {
-		const { quantity, basis, eachMinor, flags } = line;
-		const minor = eachMinor * quantity;
-		sums.copies += quantity;
-		if (basis === 'unknown') sums.unpriced += quantity;
-		sums.lowMinor += line.lowMinor * quantity;
-		sums.totalMinor += minor;
-		sums.highMinor += line.highMinor * quantity;
-		sums.lowerMinor += line.lowerMinor * quantity;
-		if (keys.has(line.key)) ofKeys += minor;
-		const isSaid = basis === 'asking' || basis === 'estimate';
-		if (isSaid || flags.includes('lone sale') || flags.includes('old')) unsure += minor;
-	}
-	const { totalMinor } = sums;
-	return {
-		...sums,
-		keyShare: totalMinor === 0 ? null : ofKeys / totalMinor,
-		unsureShare: totalMinor === 0 ? null : unsure / totalMinor
-	};
+/** Sums that lines are added to; `keyMinor` and `unsureMinor` are parts of the total. */
+type OpenSum = {
+	-readonly [Field in keyof Omit<WorthSum, 'keyShare' | 'unsureShare'>]: number;
+} & { keyMinor: number; unsureMinor: number };
+
+const openSum = (): OpenSum => ({
+	...{ copies: 0, unpriced: 0, lowMinor: 0, totalMinor: 0, highMinor: 0, lowerMinor: 0 },
+	...{ keyMinor: 0, unsureMinor: 0 }
+});
+
+function addTo(sum: OpenSum, line: WorthLine, isKey: boolean): void {
+	const { quantity, basis, eachMinor, flags } = line;
+	const minor = eachMinor * quantity;
+	sum.copies += quantity;
+	if (basis === 'unknown') sum.unpriced += quantity;
+	sum.lowMinor += line.lowMinor * quantity;
+	sum.totalMinor += minor;
+	sum.highMinor += line.highMinor * quantity;
+	sum.lowerMinor += line.lowerMinor * quantity;
+	if (isKey) sum.keyMinor += minor;
+	const isSaid = basis === 'asking' || basis === 'estimate';
+	if (isSaid || flags.includes('lone sale') || flags.includes('old')) sum.unsureMinor += minor;
+}
+
+function closeSum({ keyMinor, unsureMinor, ...sums }: OpenSum): WorthSum {
+	const share = (part: number) => (sums.totalMinor === 0 ? null : part / sums.totalMinor);
+	return { ...sums, keyShare: share(keyMinor), unsureShare: share(unsureMinor) };
 }
 
 /** What copies were worth on some days, by what was known of prices then; in minor units. */
