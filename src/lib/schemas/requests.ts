@@ -28,7 +28,15 @@ export const OwnedSchema = Type.Object(
 			Type.Object(
 				{
 					version: VersionKeySchema,
-					quantity: Type.Integer({ minimum: 0, maximum: MOST_COPIES })
+					quantity: Type.Integer({ minimum: 0, maximum: MOST_COPIES }),
+					was: Type.Optional(
+						Type.Integer({
+							minimum: 0,
+							maximum: 1_000_000_000,
+							description:
+								'How many were seen: the difference is what is changed, so that nothing done meanwhile is lost. Left out: the count is set.'
+						})
+					)
 				},
 				closed
 			),

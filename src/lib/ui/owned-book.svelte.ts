@@ -42,8 +42,10 @@ export function createOwnedBook({ owned, condition }: OwnedBookOptions) {
 			const release = parseVersionKey(wanted[0]?.version ?? '')?.release;
 			if (release === undefined) return;
 			const word = condition?.();
+			// What is changed is the difference from what is shown: another window may have changed it meanwhile.
+			const changes = wanted.map((change) => ({ ...change, was: shown.get(change.version) ?? 0 }));
 			const answer = send('PUT', `/api/releases/${release}/owned`, {
-				changes: wanted,
+				changes,
 				...(word ? { condition: word } : {})
 			});
 			await showUntil(wanted, report.of(answer));

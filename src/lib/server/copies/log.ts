@@ -7,7 +7,7 @@ import { makeChange, makeStep, refused } from '../journal/change.ts';
 import { loadRelease } from '../releases/load-release.ts';
 import { countOwned, readCopies } from './read-copies.ts';
 import { addCopies } from './add-copies.ts';
-import { setOwned, type OwnedChange } from './set-owned.ts';
+import { onTopOf, setOwned, type OwnedChange } from './set-owned.ts';
 import { entryContext } from './entry-context.ts';
 import { movePile } from './trays.ts';
 import type { StepId, TrayId } from '../../core/row-id.ts';
@@ -109,9 +109,9 @@ export function logOwned(
 		if (problems.length > 0) return refused(problems);
 		const present = await readCopies(tx, stored.id);
 		const owned = countOwned(present);
-		const changed = wanted.filter(
-			({ version, quantity }) => (owned.get(version) ?? 0) !== quantity
-		);
+		const changed = wanted
+			.map((change) => onTopOf(owned, change))
+			.filter(({ version, quantity }) => (owned.get(version) ?? 0) !== quantity);
 		await setOwned(record, tx, stored, present, changed, { condition, loggedAt: collection.now() });
 		const cards = changed.reduce(
 			(sum, { version, quantity }) => sum + quantity - (owned.get(version) ?? 0),

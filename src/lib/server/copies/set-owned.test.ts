@@ -26,6 +26,21 @@ describe('copies', () => {
 		]);
 	});
 
+	test.each<[string, number, number, number, number]>([
+		['two windows see none and each put one in', 0, 0, 1, 2],
+		['another window put one in, this one takes out what it saw', 2, 1, 0, 1],
+		['another window took all out, this one takes one out', 0, 2, 1, 0],
+		['nobody else did anything', 3, 3, 5, 5]
+	])('%s: nothing is lost', async (_, there, was, quantity, then) => {
+		const version = 'r/base-1';
+		await logOwned(at.collection, 'r', [{ version, quantity: there }]);
+		// Two windows at once, where the first has just begun.
+		const first = there === 0 && was === 0 ? [{ version, quantity, was }] : [];
+		if (first.length > 0) await logOwned(at.collection, 'r', first);
+		await logOwned(at.collection, 'r', [{ version, quantity, was }]);
+		expect((await at.owned())[version] ?? 0).toBe(then);
+	});
+
 	test('versions that do not exist are refused, all at once', async () => {
 		const outcome = await logOwned(at.collection, 'r', [
 			{ version: 'r/base-1', quantity: 1 },

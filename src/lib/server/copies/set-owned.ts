@@ -13,6 +13,15 @@ import type { CopyId } from '../../core/row-id.ts';
 export interface OwnedChange {
 	readonly version: string;
 	readonly quantity: number;
+	/** How many were seen when it was asked for: what has come or gone since stays so. Left out: it is the count, whatever there was. */
+	readonly was?: number;
+}
+
+/** The same where somebody else changed the count meanwhile: what was asked for is a difference. */
+export function onTopOf(owned: ReadonlyMap<string, number>, wanted: OwnedChange): OwnedChange {
+	const { version, quantity, was } = wanted;
+	const there = owned.get(version) ?? 0;
+	return { version, quantity: was === undefined ? quantity : Math.max(0, there + quantity - was) };
 }
 
 /**
