@@ -1,6 +1,7 @@
 import { error, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
 import { theCollection } from '$lib/server/collection';
 import { asProblem, problemResponse } from '$lib/server/problem-document';
+import { answerWindow } from '$lib/server/journal/window';
 import { isOwnHost, isSameSite } from '$lib/server/same-site';
 import { readTheme } from '$lib/server/theme';
 
@@ -36,10 +37,12 @@ export const handle: Handle = async ({ event, resolve }) => {
 	event.request.formData = () =>
 		readForm().catch(() => error(400, 'The form that was sent cannot be read.'));
 	const theme = readTheme(event.cookies);
-	const answer = await resolve(event, {
-		transformPageChunk: ({ html }) =>
-			html.replace('%jade.theme%', theme ? `data-theme="${theme}"` : '')
-	});
+	const answer = await answerWindow(event.request, () =>
+		resolve(event, {
+			transformPageChunk: ({ html }) =>
+				html.replace('%jade.theme%', theme ? `data-theme="${theme}"` : '')
+		})
+	);
 	const response = isApi ? await asProblem(answer) : answer;
 	response.headers.set('x-content-type-options', 'nosniff');
 	response.headers.set('referrer-policy', 'same-origin');

@@ -7,7 +7,7 @@ import { startServer } from '../scripts/start-server.js';
 /** The built program with a data folder of its own. */
 export interface Program {
 	readonly url: string;
-	/** Stops the server and starts it again on the same data; the address changes. */
+	/** Stops the server and starts it again on the same data, at the same address. */
 	restart(): Promise<string>;
 	/** The server's process. */
 	readonly pid: number;
@@ -32,8 +32,10 @@ async function run(use: (program: Program) => Promise<void>, from?: string) {
 				return server.pid;
 			},
 			async restart() {
+				// At the same address, as in life: a window stays what it was.
+				const { port } = new URL(server.url);
 				await server.stop();
-				server = await startServer(settings);
+				server = await startServer({ ...settings, PORT: port });
 				return server.url;
 			},
 			output: () => server.output()

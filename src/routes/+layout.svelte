@@ -13,6 +13,7 @@
 	import { provideReleaseNames } from '$lib/ui/release-names.svelte';
 	import { createTurns } from '$lib/ui/in-turn';
 	import { send } from '$lib/ui/send';
+	import { createNextSteps } from '$lib/ui/shell/next-steps.svelte';
 	import { holdKeysUntil, playEarlyInput } from '$lib/ui/shell/early-input';
 	import JournalStrip from '$lib/ui/shell/JournalStrip.svelte';
 	import KeyHelp from '$lib/ui/shell/KeyHelp.svelte';
@@ -28,6 +29,8 @@
 	let told = $state({ text: '', at: '' });
 	const journalAt = $derived(`${data.undo?.id ?? ''} ${data.redo?.id ?? ''}`);
 	const message = $derived(told.at === journalAt ? told.text : '');
+
+	const next = createNextSteps(() => `${journalAt} ${told.text}`);
 
 	/** Keys may come faster than steps are taken back: each waits for the one before it. */
 	const inTurn = createTurns();
@@ -104,12 +107,7 @@
 <Sidebar pathname={page.url.pathname} />
 <div class="pb-20 lg:pb-10 lg:pl-48 print:p-0">
 	<header class="flex h-12 items-center gap-1 px-2 sm:px-6 print:hidden">
-		<JournalStrip
-			undoLabel={data.undo?.label ?? null}
-			redoLabel={data.redo?.label ?? null}
-			{message}
-			{move}
-		/>
+		<JournalStrip steps={next.mine} last={data.undo?.label ?? null} {message} {move} />
 		<a
 			class="btn btn-square btn-ghost btn-sm max-sm:hidden"
 			href={resolve('/journal')}

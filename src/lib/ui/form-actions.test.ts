@@ -20,7 +20,11 @@ async function submitted(cancel = false) {
 	enhance({} as HTMLFormElement, ({ cancel: stop }) => {
 		if (cancel) stop();
 	});
-	const answered = await submit({ controller, cancel: () => undefined } as never);
+	const answered = await submit({
+		controller,
+		cancel: () => undefined,
+		formData: new FormData()
+	} as never);
 	const answer = (result: object = { type: 'success' }, update = () => Promise.resolve()) =>
 		answered?.({ result, update } as never);
 	return { controller, answer };

@@ -1,6 +1,8 @@
 import { deserialize, enhance as enhanceForm } from '$app/forms';
 import type { ActionResult, SubmitFunction } from '@sveltejs/kit';
 import { inTurn, takeTurn } from './send';
+import { WINDOW_NAME } from '$lib/schemas/window-name';
+import { windowId } from './window-id';
 import { tellTrouble } from './shell/trouble.svelte';
 
 /**
@@ -9,6 +11,7 @@ import { tellTrouble } from './shell/trouble.svelte';
  */
 export function enhance(form: HTMLFormElement, submit?: SubmitFunction) {
 	return enhanceForm(form, async (input) => {
+		input.formData.set(WINDOW_NAME, windowId());
 		const turn = takeTurn();
 		// A form that is broken off is answered by nobody.
 		input.controller.signal.addEventListener('abort', turn.end);
@@ -50,7 +53,7 @@ export const act = (
 		const body = new FormData();
 		for (const [name, text] of Object.entries(fields)) body.set(name, text);
 		try {
-			const headers = { 'x-sveltekit-action': 'true' };
+			const headers = { 'x-sveltekit-action': 'true', [WINDOW_NAME]: windowId() };
 			const answer = await fetch(action, { method: 'POST', body, headers });
 			return deserialize(await answer.text());
 		} catch (error) {

@@ -1,5 +1,7 @@
 import type { Outcome, Problem } from '$lib/core/problem';
 import { bad, good } from '$lib/core/problem';
+import { WINDOW_NAME } from '$lib/schemas/window-name';
+import { windowId } from './window-id';
 
 /** Changes reach the server in the order in which they were made, so that undo takes back the last. */
 let last: Promise<unknown> = Promise.resolve();
@@ -64,7 +66,9 @@ export const ask = <Value>(
 
 async function request<Value>(path: string, init: RequestInit): Promise<Outcome<Value>> {
 	try {
-		const response = await fetch(path, init);
+		const headers = new Headers(init.headers);
+		headers.set(WINDOW_NAME, windowId());
+		const response = await fetch(path, { ...init, headers });
 		const answer: unknown = await response.json();
 		if (response.ok) return good(answer as Value);
 		const { detail, errors } = answer as { detail?: string; errors?: Problem[] };

@@ -1,10 +1,11 @@
-import { eq } from 'drizzle-orm';
+import { and, eq, isNull, or } from 'drizzle-orm';
 import { bad, type Outcome, type Problem } from '../../core/problem.ts';
 import type { Collection, Transaction } from '../database/open.ts';
 import { journal } from '../database/tables/index.ts';
 import { openRecorder, type Recorder } from '../database/record.ts';
 import type { RowChange } from '../database/tables/journalled.ts';
 import type { StepId } from '../../core/row-id.ts';
+import { theWindow } from './window.ts';
 
 /** What a change did, for the journal; without a label nothing may have changed. */
 export interface ChangeResult<Value> {
@@ -49,10 +50,11 @@ export async function makeStep<Value>(
 				tx.rollback();
 			}
 			await collection.upkeep.complete(tx, recorder, changes);
-			await tx.update(journal).set({ state: 'dropped' }).where(eq(journal.state, 'undone'));
+			await dropUndone(tx);
+			const window = theWindow();
 			const [row] = await tx
 				.insert(journal)
-				.values({ at: collection.now(), label, state: 'done', releaseIds: [], changes })
+				.values({ at: collection.now(), label, state: 'done', releaseIds: [], changes, window })
 				.returning({ id: journal.id });
 			await collection.upkeep.refresh(tx, changes, collection.now());
 			return { value, step: row?.id ?? null };
@@ -62,6 +64,17 @@ export async function makeStep<Value>(
 		if (value === undefined) throw error;
 		return { value, step: null };
 	}
+}
+
+/** What a window took back cannot be done again once it does something else; nor what nobody's window did. */
+export async function dropUndone(tx: Transaction): Promise<void> {
+	const window = theWindow();
+	const isIts =
+		window === null ? undefined : or(isNull(journal.window), eq(journal.window, window));
+	await tx
+		.update(journal)
+		.set({ state: 'dropped' })
+		.where(and(eq(journal.state, 'undone'), isIts));
 }
 
 /** Whether a change answers that it was refused. */

@@ -1,10 +1,12 @@
 import { and, asc, eq, gt } from 'drizzle-orm';
-import { bad, good, type Outcome } from '../../core/problem.ts';
-import type { Collection } from '../database/open.ts';
+import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
+import type { Collection, Transaction } from '../database/open.ts';
 import { journal } from '../database/tables/index.ts';
 import { openRecorder } from '../database/record.ts';
 import type { RowChange } from '../database/tables/journalled.ts';
+import { dropUndone } from './change.ts';
 import { turn, undo, type Step } from './undo.ts';
+import { theWindow } from './window.ts';
 import type { StepId } from '../../core/row-id.ts';
 
 /**
@@ -18,8 +20,7 @@ export async function undoStep(collection: Collection, id: StepId): Promise<Outc
 	} catch (error) {
 		if (!isHeld(error)) throw error;
 		// A copy that was logged stands in a box, a word was defined again since: nothing was written.
-		const remedy = 'Take the later steps back first.';
-		return bad([{ message: 'something recorded later hangs on it', remedy }]);
+		return bad(HELD);
 	}
 }
 
@@ -29,23 +30,8 @@ function turnBack(collection: Collection, id: StepId): Promise<Outcome<Step>> {
 		if (entry?.state !== 'done') {
 			return bad([{ message: 'this step is not in force', remedy: 'Reload the page.' }]);
 		}
-		const later = await tx
-			.select()
-			.from(journal)
-			.where(and(gt(journal.id, id), eq(journal.state, 'done')))
-			.orderBy(asc(journal.id));
-		const touched = rowsOf(entry.changes);
-		const inTheWay = later.filter(({ changes }) =>
-			[...rowsOf(changes)].some((row) => touched.has(row))
-		);
-		if (inTheWay.length > 0) {
-			return bad(
-				inTheWay.slice(0, 5).map(({ label }) => ({
-					message: `"${label}" changed the same things later`,
-					remedy: 'Take that back first.'
-				}))
-			);
-		}
+		const inTheWay = await laterOnSameRows(tx, entry);
+		if (inTheWay.length > 0) return bad(inTheWay);
 		const reversed = [...entry.changes]
 			.reverse()
 			.map(({ table, before, after }): RowChange => ({ table, before: after, after: before }));
@@ -55,7 +41,7 @@ function turnBack(collection: Collection, id: StepId): Promise<Outcome<Step>> {
 		const all = [...reversed, ...trimmed];
 		const at = collection.now();
 		const label = `Take back: ${entry.label}`;
-		await tx.update(journal).set({ state: 'dropped' }).where(eq(journal.state, 'undone'));
+		await dropUndone(tx);
 		const [step] = await tx
 			.insert(journal)
 			.values({
@@ -63,7 +49,8 @@ function turnBack(collection: Collection, id: StepId): Promise<Outcome<Step>> {
 				label,
 				state: 'done',
 				releaseIds: [],
-				changes: all
+				changes: all,
+				window: theWindow()
 			})
 			.returning({ id: journal.id });
 		if (!step) throw new RangeError(`undoStep: step ${id} left no step of its own`);
@@ -78,6 +65,26 @@ export async function takeBack(collection: Collection, id: StepId): Promise<Outc
 	return step ? good(step) : undoStep(collection, id);
 }
 
+/** Why a step cannot be turned by itself: later ones, in force, changed the same rows. */
+export async function laterOnSameRows(
+	tx: Transaction,
+	{ id, changes }: Pick<typeof journal.$inferSelect, 'id' | 'changes'>
+): Promise<readonly Problem[]> {
+	const later = await tx
+		.select()
+		.from(journal)
+		.where(and(gt(journal.id, id), eq(journal.state, 'done')))
+		.orderBy(asc(journal.id));
+	const touched = rowsOf(changes);
+	return later
+		.filter((other) => [...rowsOf(other.changes)].some((row) => touched.has(row)))
+		.slice(0, 5)
+		.map(({ label }) => ({
+			message: `"${label}" changed the same things later`,
+			remedy: 'Take that back first.'
+		}));
+}
+
 function rowsOf(changes: readonly RowChange[]): ReadonlySet<string> {
 	return new Set(
 		changes.flatMap(({ table, before, after }) =>
@@ -86,8 +93,13 @@ function rowsOf(changes: readonly RowChange[]): ReadonlySet<string> {
 	);
 }
 
+/** The refusal of a step on which later ones hang. */
+export const HELD: readonly Problem[] = [
+	{ message: 'something recorded later hangs on it', remedy: 'Take the later steps back first.' }
+];
+
 /** Whether a write failed because another row names one that was to go, or took the place of one that was to come. */
-function isHeld(error: unknown): boolean {
+export function isHeld(error: unknown): boolean {
 	for (let cause = error; cause instanceof Error; cause = cause.cause) {
 		if (/(FOREIGN KEY|UNIQUE) constraint failed/.test(cause.message)) return true;
 	}

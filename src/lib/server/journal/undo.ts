@@ -1,10 +1,11 @@
-import { asc, desc, eq } from 'drizzle-orm';
+import { and, asc, desc, eq } from 'drizzle-orm';
 import { chunks } from '../database/chunks.ts';
 import type { Collection, Reader, Transaction } from '../database/open.ts';
 import { journal } from '../database/tables/index.ts';
 import { deleteRows, insertRows } from '../database/record.ts';
 import { JOURNALLED, type Row, type RowChange } from '../database/tables/journalled.ts';
 import type { StepId } from '../../core/row-id.ts';
+import type { WindowId } from './window.ts';
 
 /** A step of the journal in words. */
 export interface Step {
@@ -15,21 +16,25 @@ export interface Step {
 
 const step = { id: journal.id, at: journal.at, label: journal.label } as const;
 
-/** The step that undo takes back next, and the one that redo makes again; null where there is none. */
-export async function nextSteps(db: Reader): Promise<{ undo: Step | null; redo: Step | null }> {
-	const [undo] = await db
-		.select(step)
-		.from(journal)
-		.where(eq(journal.state, 'done'))
-		.orderBy(desc(journal.id))
-		.limit(1);
-	const [redo] = await db
-		.select(step)
-		.from(journal)
-		.where(eq(journal.state, 'undone'))
-		.orderBy(asc(journal.id))
-		.limit(1);
-	return { undo: undo ?? null, redo: redo ?? null };
+/** What undo and redo would do; null where there is nothing. */
+export interface NextSteps {
+	readonly undo: Step | null;
+	readonly redo: Step | null;
+}
+
+/** The step that undo takes back next, and the one that redo makes again: of a window, or left out, of all. */
+export async function nextSteps(db: Reader, window?: WindowId): Promise<NextSteps> {
+	const first = async (state: 'done' | 'undone', order: typeof desc) => {
+		const isIts = window === undefined ? [] : [eq(journal.window, window)];
+		const [next] = await db
+			.select(step)
+			.from(journal)
+			.where(and(eq(journal.state, state), ...isIts))
+			.orderBy(order(journal.id))
+			.limit(1);
+		return next ?? null;
+	};
+	return { undo: await first('done', desc), redo: await first('undone', asc) };
 }
 
 /** The latest steps, newest first, that are in force. */
@@ -65,19 +70,26 @@ function move(
 		if (!next || (only !== undefined && next.id !== only)) return null;
 		const [entry] = await tx.select().from(journal).where(eq(journal.id, next.id));
 		if (!entry) throw new RangeError(`${direction}: step ${next.id} is gone`);
-		if (direction === 'undo') {
-			for (const change of [...entry.changes].reverse())
-				await turn(tx, change, change.after, change.before);
-		} else {
-			for (const change of entry.changes) await turn(tx, change, change.before, change.after);
-		}
-		await tx
-			.update(journal)
-			.set({ state: direction === 'undo' ? 'undone' : 'done' })
-			.where(eq(journal.id, entry.id));
+		await turnEntry(tx, direction, entry);
 		await collection.upkeep.refresh(tx, entry.changes, collection.now());
 		return next;
 	});
+}
+
+/** Turns the rows of a step back, or forth again, and marks it so. */
+export async function turnEntry(
+	tx: Transaction,
+	direction: 'undo' | 'redo',
+	{ id, changes }: Pick<typeof journal.$inferSelect, 'id' | 'changes'>
+): Promise<void> {
+	if (direction === 'undo') {
+		for (const change of [...changes].reverse())
+			await turn(tx, change, change.after, change.before);
+	} else {
+		for (const change of changes) await turn(tx, change, change.before, change.after);
+	}
+	const state = direction === 'undo' ? 'undone' : 'done';
+	await tx.update(journal).set({ state }).where(eq(journal.id, id));
 }
 
 /** Replaces the rows as they are by the rows as they shall be. */

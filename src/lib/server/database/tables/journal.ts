@@ -15,7 +15,12 @@ export const journal = sqliteTable(
 		state: text().$type<'done' | 'undone' | 'dropped'>().notNull(),
 		/** Of steps of earlier versions only: what a step touches follows from its rows. */
 		releaseIds: text({ mode: 'json' }).$type<readonly ReleaseId[]>().notNull(),
-		changes: text({ mode: 'json' }).$type<readonly RowChange[]>().notNull()
+		changes: text({ mode: 'json' }).$type<readonly RowChange[]>().notNull(),
+		/** The window that did it; null: a program, the server itself, or an earlier version. */
+		window: text()
 	},
-	(table) => [index('journal_state').on(table.state, table.id)]
+	(table) => [
+		index('journal_state').on(table.state, table.id),
+		index('journal_window').on(table.window, table.state, table.id)
+	]
 );

@@ -1,0 +1,24 @@
+import type { NextSteps } from '$lib/server/journal/undo';
+import { ask } from '../send';
+
+/**
+ * What undo and redo would do in this window. The server knows a window only by its requests, so that a page comes
+ * with what anybody did last, and the window asks for its own.
+ *
+ * @param journal changes whenever something was done
+ */
+export function createNextSteps(journal: () => string) {
+	let mine = $state.raw<NextSteps | null>(null);
+	$effect(() => {
+		const at = journal();
+		void ask<NextSteps>('GET', '/api/journal/next').then((answer) => {
+			if (answer.ok && at === journal()) mine = answer.value;
+		});
+	});
+	return {
+		/** null: not known yet. */
+		get mine() {
+			return mine;
+		}
+	};
+}
