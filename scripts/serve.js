@@ -18,10 +18,10 @@ process.env.BODY_SIZE_LIMIT ??= '64M';
 process.env.PROTOCOL_HEADER = 'x-jade-protocol';
 delete process.env.ORIGIN;
 
-// What is told while it is worked out (NDJSON) goes out line by line, so it is not packed.
+// What is told while it is worked out (NDJSON, events) goes out line by line, so it is not packed.
 const compress = compression({
 	filter: (request, response) =>
-		!String(response.getHeader('content-type')).includes('ndjson') &&
+		!/ndjson|event-stream/.test(String(response.getHeader('content-type'))) &&
 		compression.filter(request, response)
 });
 const { handler } = await import(pathToFileURL(resolve(root, 'build/handler.js')).href).catch(

@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { startServer } from '../scripts/start-server.js';
-import { CHECKLIST, expect, NOW, test } from './program.ts';
+import { CHECKLIST, expect, NOW, open, test } from './program.ts';
 
 /** `JADE_KILL_ROUNDS=500 npx playwright test nothing-lost` goes on for long. */
 const ROUNDS = Number(process.env.JADE_KILL_ROUNDS ?? 5);
@@ -104,6 +104,41 @@ test('told to end, the server leaves everything in the one file; a second one is
 	const copy = join(folder, 'copied.db');
 	copyFileSync(join(folder, 'jade.db'), copy);
 	expect(await readDisk(copy)).toMatchObject({ byCopies: 10, isWhole: 'ok' });
+});
+
+test('two windows: each sees what the other does, "+1" of both counts, and each takes back its own', async ({
+	empty,
+	context
+}) => {
+	await importSmall(empty.url);
+	const [desk, phone] = [await context.newPage(), await context.newPage()];
+	const path = `${empty.url}/log?release=small-1994`;
+	await open(desk, path);
+	await open(phone, path);
+	const tile = (page: typeof desk, number: number) =>
+		page.getByRole('button', { name: new RegExp(`^${number}, `) });
+	await tile(desk, 3).click();
+	await expect(phone.getByTestId('wall-have').first()).toHaveText('1');
+	await tile(phone, 7).click();
+	await expect(desk.getByTestId('wall-have').first()).toHaveText('2');
+
+	// Both have seen one 3, and each finds one more before it hears of the other.
+	await phone.route('**/api/changes', (route) => route.abort());
+	await desk.route('**/api/changes', (route) => route.abort());
+	await desk.reload();
+	await phone.reload();
+	for (const page of [desk, phone]) {
+		await page.waitForFunction(() => window.jadeEarly === undefined);
+		await tile(page, 3).focus();
+	}
+	await Promise.all([desk.keyboard.press('+'), phone.keyboard.press('+')]);
+	const owned = async () => (await readDisk(empty.data('jade.db'))).byCopies;
+	await expect.poll(owned).toBe(4);
+
+	await desk.keyboard.press('Control+z');
+	await expect(desk.getByTestId('last-step')).toContainText(/Undone|changed the same things later/);
+	await phone.keyboard.press('Control+z');
+	await expect(phone.getByTestId('last-step')).toContainText('Undone');
 });
 
 test('an empty file is no new collection: the server says so and ends', async () => {

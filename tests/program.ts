@@ -9,6 +9,8 @@ export interface Program {
 	readonly url: string;
 	/** Stops the server and starts it again on the same data, at the same address. */
 	restart(): Promise<string>;
+	/** The path of a file in its data folder. */
+	data(name: string): string;
 	/** The server's process. */
 	readonly pid: number;
 	/** What the server has printed since its start. */
@@ -38,6 +40,7 @@ async function run(use: (program: Program) => Promise<void>, from?: string) {
 				server = await startServer({ ...settings, PORT: port });
 				return server.url;
 			},
+			data: (name) => join(data, name),
 			output: () => server.output()
 		});
 	} finally {

@@ -20,6 +20,7 @@
 	import Sidebar from '$lib/ui/shell/Sidebar.svelte';
 	import ThemeSwitch from '$lib/ui/shell/ThemeSwitch.svelte';
 	import Trouble from '$lib/ui/shell/Trouble.svelte';
+	import { watchChanges } from '$lib/ui/shell/watch-changes';
 	import { trouble } from '$lib/ui/shell/trouble.svelte';
 
 	let { data, children } = $props();
@@ -67,6 +68,7 @@
 	}
 
 	onMount(playEarlyInput);
+	onMount(() => watchChanges(() => void refreshAll()));
 	afterNavigate(trouble.close);
 
 	function isTyping(target: EventTarget | null): boolean {

@@ -3,6 +3,7 @@ import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { join, dirname, resolve } from 'node:path';
 import { writeBackup } from '../backups/write-backup.ts';
+import { createNews, type News } from './news.ts';
 import { checkFile, pathOfDatabase, standingOf } from './collection-file.ts';
 import { holdFile } from './hold-file.ts';
 import type { Settings } from './settings.ts';
@@ -21,6 +22,7 @@ export interface Collection {
 	readonly write: <Result>(change: (tx: Transaction) => Promise<Result>) => Promise<Result>;
 	readonly now: () => string;
 	readonly upkeep: Upkeep;
+	readonly news: News;
 	/** Ends after the changes that were asked for, and brings them all into the one file. */
 	readonly close: () => Promise<void>;
 }
@@ -61,7 +63,7 @@ export async function openDatabase(settings: Settings, upkeep: Upkeep): Promise<
 		await write(() => Promise.resolve());
 		await bringUpToDate(client, db, settings, path);
 		return {
-			...{ db, write, upkeep },
+			...{ db, write, upkeep, news: createNews() },
 			now: () => nowOf(settings),
 			async close() {
 				await write(() => Promise.resolve());

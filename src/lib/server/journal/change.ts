@@ -39,11 +39,11 @@ export async function makeStep<Value>(
 ): Promise<{ readonly value: Value; readonly step: StepId | null }> {
 	const refusals: Value[] = [];
 	try {
-		return await collection.write(async (tx) => {
+		const made = await collection.write(async (tx) => {
 			const changes: RowChange[] = [];
 			const recorder = openRecorder(tx, changes);
 			const { value, label } = await change(recorder, tx);
-			if (changes.length === 0) return { value, step: null };
+			if (changes.length === 0) return { value, step: null, label };
 			if (isRefused(value)) {
 				refusals.push(value);
 				// Rows that were changed before it was refused are as they were.
@@ -57,8 +57,10 @@ export async function makeStep<Value>(
 				.values({ at: collection.now(), label, state: 'done', releaseIds: [], changes, window })
 				.returning({ id: journal.id });
 			await collection.upkeep.refresh(tx, changes, collection.now());
-			return { value, step: row?.id ?? null };
+			return { value, step: row?.id ?? null, label };
 		});
+		if (made.step !== null) collection.news.tell({ label: made.label, window: theWindow() });
+		return { value: made.value, step: made.step };
 	} catch (error) {
 		const [value] = refusals;
 		if (value === undefined) throw error;

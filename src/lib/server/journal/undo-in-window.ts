@@ -5,7 +5,7 @@ import { openRecorder } from '../database/record.ts';
 import { journal } from '../database/tables/index.ts';
 import type { RowChange } from '../database/tables/journalled.ts';
 import { HELD, isHeld, laterOnSameRows } from './undo-step.ts';
-import { nextSteps, turnEntry, type Step } from './undo.ts';
+import { nextSteps, tellMoved, turnEntry, type Step } from './undo.ts';
 import type { WindowId } from './window.ts';
 
 /**
@@ -19,7 +19,7 @@ export async function moveInWindow(
 ): Promise<Outcome<Step>> {
 	let refusal: readonly Problem[] = HELD;
 	try {
-		return await collection.write(async (tx) => {
+		const done = await collection.write(async (tx) => {
 			const moved = await move(collection, tx, direction, window);
 			if (!moved.ok) {
 				refusal = moved.problems;
@@ -27,6 +27,8 @@ export async function moveInWindow(
 			}
 			return moved;
 		});
+		if (done.ok) tellMoved(collection, direction, done.value);
+		return done;
 	} catch (error) {
 		if (refusal === HELD && !isHeld(error)) throw error;
 		return bad(refusal);

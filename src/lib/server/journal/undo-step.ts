@@ -16,7 +16,9 @@ import type { StepId } from '../../core/row-id.ts';
  */
 export async function undoStep(collection: Collection, id: StepId): Promise<Outcome<Step>> {
 	try {
-		return await turnBack(collection, id);
+		const taken = await turnBack(collection, id);
+		if (taken.ok) collection.news.tell({ label: taken.value.label, window: theWindow() });
+		return taken;
 	} catch (error) {
 		if (!isHeld(error)) throw error;
 		// A copy that was logged stands in a box, a word was defined again since: nothing was written.

@@ -5,7 +5,7 @@ import { journal } from '../database/tables/index.ts';
 import { deleteRows, insertRows } from '../database/record.ts';
 import { JOURNALLED, type Row, type RowChange } from '../database/tables/journalled.ts';
 import type { StepId } from '../../core/row-id.ts';
-import type { WindowId } from './window.ts';
+import { theWindow, type WindowId } from './window.ts';
 
 /** A step of the journal in words. */
 export interface Step {
@@ -60,12 +60,12 @@ export function redo(collection: Collection): Promise<Step | null> {
 	return move(collection, 'redo');
 }
 
-function move(
+async function move(
 	collection: Collection,
 	direction: 'undo' | 'redo',
 	only?: number
 ): Promise<Step | null> {
-	return collection.write(async (tx) => {
+	const moved = await collection.write(async (tx) => {
 		const next = (await nextSteps(tx))[direction];
 		if (!next || (only !== undefined && next.id !== only)) return null;
 		const [entry] = await tx.select().from(journal).where(eq(journal.id, next.id));
@@ -74,6 +74,14 @@ function move(
 		await collection.upkeep.refresh(tx, entry.changes, collection.now());
 		return next;
 	});
+	if (moved) tellMoved(collection, direction, moved);
+	return moved;
+}
+
+/** Tells open windows that a step was taken back, or made again. */
+export function tellMoved({ news }: Collection, direction: 'undo' | 'redo', { label }: Step): void {
+	const what = direction === 'undo' ? 'Undone' : 'Done again';
+	news.tell({ label: `${what}: ${label}`, window: theWindow() });
 }
 
 /** Turns the rows of a step back, or forth again, and marks it so. */
