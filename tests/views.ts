@@ -31,6 +31,7 @@ export const VIEWS = [
 	'/releases/harbour-lights-1994/cards/base-27',
 	'/search?q=harbour',
 	'/journal',
+	'/journal/backups',
 	'/binders',
 	'/binders/1',
 	'/binders/2',

@@ -11,13 +11,69 @@ import {
 } from './checklists/refresh-edition-cards.ts';
 import { loadDemo } from './demo/load-demo.ts';
 import { readSettings } from './database/settings.ts';
+import { runTask } from './workers/run-task.ts';
+import { rm } from 'node:fs/promises';
+import { bad, good, type Outcome } from '../core/problem.ts';
+import { folderOf, pathOfBackup } from './backups/backup-folder.ts';
+import { makeBackup, scheduleBackups, type WriteBackup } from './backups/make-backup.ts';
+import { previewBackup } from './backups/preview-backup.ts';
+import { putInPlace } from './backups/put-in-place.ts';
+import { pathOfDatabase } from './database/collection-file.ts';
 
 let opening: Promise<Collection> | undefined;
 
-/** The collection of this process: opened once, at start. */
+/** The collection of this process: opened once, at start, and anew when a backup takes its place. */
 export function theCollection(): Promise<Collection> {
-	opening ??= open();
+	if (!opening) {
+		opening = open();
+		const settings = readSettings(process.env);
+		// A clock that stands still is for the sample and for tests: nothing of it happens by itself.
+		if (settings.fixedNow === null) scheduleBackups(theCollection, settings, writeAside);
+	}
 	return opening;
+}
+
+/** In a worker: it takes a second for a hundred megabytes. */
+export const writeAside: WriteBackup = (folder, name) => runTask('writeBackup', { folder, name });
+
+/**
+ * Puts a backup in the place of the collection, after a backup of what is there. Requests that come meanwhile wait. Where it
+ * cannot be opened, what was there before is put back.
+ *
+ * @param file the name of a file in the folder of backups
+ */
+export async function restoreBackup(file: string): Promise<Outcome<{ readonly before: string }>> {
+	const settings = readSettings(process.env);
+	const folder = folderOf(settings);
+	const path = pathOfDatabase(settings.databaseUrl);
+	const backup = folder && (await pathOfBackup(folder, file));
+	if (!backup || path === null) {
+		return bad([{ message: 'there is no such backup', remedy: 'Choose one of the list.' }]);
+	}
+	const seen = await previewBackup(backup, settings.root);
+	if (!seen.ok) return seen;
+	const present = await theCollection();
+	const before = await makeBackup(present, settings, 'before restoring', writeAside);
+	const opened = exchange(present, backup, path);
+	opening = opened.then(({ collection }) => collection);
+	const { problem } = await opened;
+	return problem
+		? bad([{ message: problem, remedy: 'What was there before is there again.' }])
+		: good({ before: before ?? '' });
+}
+
+async function exchange(present: Collection, backup: string, path: string) {
+	await present.close();
+	const putBack = await putInPlace(backup, path);
+	try {
+		const collection = await open();
+		await rm(`${path}.before`, { force: true });
+		return { collection, problem: null };
+	} catch (error) {
+		console.error(error);
+		await putBack();
+		return { collection: await open(), problem: (error as Error).message };
+	}
 }
 
 /** Says now and then how far the sample is. */

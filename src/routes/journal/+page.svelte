@@ -8,7 +8,7 @@
 
 <svelte:head><title>Journal · Jade Binder</title></svelte:head>
 
-<h1 class="mt-4 mb-2">Journal</h1>
+<h1 class="mb-2">Journal</h1>
 <p class="mb-5 max-w-2xl quiet">
 	What was done, the latest first. Any step can be taken back, as long as no later one changed the
 	same things.

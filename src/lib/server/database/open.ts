@@ -2,7 +2,7 @@ import { createClient, type Client } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { join, dirname, resolve } from 'node:path';
-import { writeBackup } from '../backups/write-backup.ts';
+import { writeBackup } from './backups/write-backup.ts';
 import { createNews, type News } from './news.ts';
 import { checkFile, pathOfDatabase, standingOf } from './collection-file.ts';
 import { holdFile } from './hold-file.ts';
@@ -59,14 +59,16 @@ export async function openDatabase(settings: Settings, upkeep: Upkeep): Promise<
 		undo.push(() => closeClient(client));
 		const db = drizzle(client, { casing: 'snake_case' });
 		const write = writeQueue(client, db);
+		const news = createNews();
 		// What cannot be written is told now, not at the first change; another program that writes is waited for.
 		await write(() => Promise.resolve());
 		await bringUpToDate(client, db, settings, path);
 		return {
-			...{ db, write, upkeep, news: createNews() },
+			...{ db, write, upkeep, news },
 			now: () => nowOf(settings),
 			async close() {
 				await write(() => Promise.resolve());
+				news.end();
 				if (path !== null) await client.execute('PRAGMA wal_checkpoint(TRUNCATE)');
 				for (const close of undo.reverse()) close();
 			}

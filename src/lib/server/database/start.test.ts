@@ -16,7 +16,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
-import { parseBackupName } from '../backups/backup-name.ts';
+import { parseBackupName } from './backups/backup-name.ts';
 import { sampleRelease } from '../collection.fixture.ts';
 import { importRelease } from '../checklists/import-release.ts';
 import { logLine } from '../copies/log.ts';

@@ -27,6 +27,8 @@ const LONGEST_MS: Readonly<Record<TaskName, number>> = {
 	buildView: 60_000,
 	parcelsView: 60_000,
 	exportListings: 60_000,
+	writeBackup: 300_000,
+	previewBackup: 120_000,
 	packingSlip: 60_000,
 	ladderView: 60_000,
 	priceBookView: 60_000,

@@ -11,6 +11,10 @@ import { priceBookView } from '../worth/prices/price-book-view.ts';
 import { subjectPricesView, type SubjectPricesAsk } from '../worth/subject-prices-view.ts';
 import { insuranceList, type InsuranceAsk } from '../worth/value/insurance-list.ts';
 import { valueView, type ValueAsk } from '../worth/value/value-view.ts';
+import { basename } from 'node:path';
+import type { BackupName } from '../database/backups/backup-name.ts';
+import { previewBackup } from '../backups/preview-backup.ts';
+import { writeBackup } from '../database/backups/write-backup.ts';
 import { sampleScan } from '../bench/sample-scan.ts';
 import { buildView, type BuildAsk } from '../selling/building/build-view.ts';
 import { exportListings } from '../selling/listings/export-listings.ts';
@@ -134,6 +138,12 @@ export const TASKS = {
 		readonly form: 'csv' | 'zip';
 		readonly ids: readonly ListingId[];
 	}) => withReader(readSettings(process.env), (db) => exportListings(db, form, ids)),
+	/** The name of the file. */
+	async writeBackup({ folder, name }: { readonly folder: string; readonly name: BackupName }) {
+		return basename(await writeBackup(readSettings(process.env).databaseUrl, folder, name));
+	},
+	previewBackup: ({ path }: { readonly path: string }) =>
+		previewBackup(path, readSettings(process.env).root),
 	packingSlip: (ask: PackingSlipAsk) =>
 		withReader(readSettings(process.env), (db) => packingSlip(db, ask)),
 	ladderView: (ask: LadderAsk) =>

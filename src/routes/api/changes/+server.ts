@@ -11,9 +11,14 @@ export const GET: RequestHandler = async () => {
 	const events = new ReadableStream<string>({
 		start(controller) {
 			controller.enqueue(': here\n\n');
-			const stop = news.listen((announcement) =>
-				controller.enqueue(`data: ${JSON.stringify(announcement)}\n\n`)
-			);
+			const stop = news.listen((announcement) => {
+				if (announcement) controller.enqueue(`data: ${JSON.stringify(announcement)}\n\n`);
+				// The window asks again, and is told by what has taken the place.
+				else {
+					end();
+					controller.close();
+				}
+			});
 			const beat = setInterval(() => controller.enqueue(': still here\n\n'), STILL_THERE_MS);
 			end = () => {
 				clearInterval(beat);

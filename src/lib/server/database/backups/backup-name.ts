@@ -3,7 +3,8 @@ export const BACKUP_REASONS = [
 	'by hand',
 	'by schedule',
 	'before an update',
-	'before restoring'
+	'before restoring',
+	'brought in'
 ] as const;
 export type BackupReason = (typeof BACKUP_REASONS)[number];
 

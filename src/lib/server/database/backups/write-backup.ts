@@ -1,5 +1,5 @@
 import { createClient } from '@libsql/client';
-import { mkdir, open, rename, rm } from 'node:fs/promises';
+import { mkdir, open, readdir, rename, rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { formatBackupName, type BackupName } from './backup-name.ts';
@@ -13,7 +13,7 @@ import { formatBackupName, type BackupName } from './backup-name.ts';
  */
 export async function writeBackup(url: string, folder: string, name: BackupName): Promise<string> {
 	await mkdir(folder, { recursive: true });
-	const path = join(folder, formatBackupName(name));
+	const path = await freePath(folder, name);
 	const part = `${path}.part`;
 	await rm(part, { force: true });
 	try {
@@ -31,6 +31,15 @@ export async function writeBackup(url: string, folder: string, name: BackupName)
 	} catch (error) {
 		await rm(part, { force: true });
 		throw error;
+	}
+}
+
+/** Where no backup lies yet: a second later for each that was made in the same one. */
+export async function freePath(folder: string, { at, reason }: BackupName): Promise<string> {
+	const known = new Set(await readdir(folder));
+	for (let moment = Date.parse(at); ; moment += 1000) {
+		const file = formatBackupName({ at: new Date(moment).toISOString(), reason });
+		if (!known.has(file)) return join(folder, file);
 	}
 }
 
