@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach } from 'vitest';
@@ -11,6 +11,20 @@ import { readSettings } from './database/settings.ts';
 import { listGoals } from './goals/read-goals.ts';
 import { loadRelease } from './releases/load-release.ts';
 import { openCollection } from './upkeep/open-collection.ts';
+
+let template: Promise<Buffer> | undefined;
+
+/** An empty collection as a file, made once: to go through all migrations takes longer than most tests. */
+function emptyCollection(): Promise<Buffer> {
+	template ??= (async () => {
+		const folder = mkdtempSync(join(tmpdir(), 'jade-empty-'));
+		await (await openCollection(readSettings({ JADE_DATA: folder }))).close();
+		const file = readFileSync(join(folder, 'jade.db'));
+		rmSync(folder, { recursive: true });
+		return file;
+	})();
+	return template;
+}
 
 /** For tests: before each, an empty collection in a folder of its own. Its clock may be set. */
 export function withCollection() {
@@ -28,6 +42,7 @@ export function withCollection() {
 
 	beforeEach(async () => {
 		folder = mkdtempSync(join(tmpdir(), 'jade-test-'));
+		writeFileSync(join(folder, 'jade.db'), await emptyCollection());
 		opened = await open();
 	});
 	afterEach(async () => {
