@@ -31,11 +31,11 @@ describe('copies', () => {
 		['another window put one in, this one takes out what it saw', 2, 1, 0, 1],
 		['another window took all out, this one takes one out', 0, 2, 1, 0],
 		['nobody else did anything', 3, 3, 5, 5]
-	])('%s: nothing is lost', async (_, there, was, quantity, then) => {
+	])('%s: nothing is lost', async (_, present, was, quantity, then) => {
 		const version = 'r/base-1';
-		await logOwned(at.collection, 'r', [{ version, quantity: there }]);
+		await logOwned(at.collection, 'r', [{ version, quantity: present }]);
 		// Two windows at once, where the first has just begun.
-		const first = there === 0 && was === 0 ? [{ version, quantity, was }] : [];
+		const first = present === 0 && was === 0 ? [{ version, quantity, was }] : [];
 		if (first.length > 0) await logOwned(at.collection, 'r', first);
 		await logOwned(at.collection, 'r', [{ version, quantity, was }]);
 		expect((await at.owned())[version] ?? 0).toBe(then);

@@ -20,8 +20,11 @@ export interface OwnedChange {
 /** The same where somebody else changed the count meanwhile: what was asked for is a difference. */
 export function onTopOf(owned: ReadonlyMap<string, number>, wanted: OwnedChange): OwnedChange {
 	const { version, quantity, was } = wanted;
-	const there = owned.get(version) ?? 0;
-	return { version, quantity: was === undefined ? quantity : Math.max(0, there + quantity - was) };
+	const present = owned.get(version) ?? 0;
+	return {
+		version,
+		quantity: was === undefined ? quantity : Math.max(0, present + quantity - was)
+	};
 }
 
 /**
