@@ -50,6 +50,22 @@ export const OwnedSchema = Type.Object(
 const CardKeySchema = Type.String({ minLength: 1, maxLength: 200 });
 const Text = (maxLength: number) => Type.String({ maxLength, pattern: '^[^\\u0000-\\u001f]*$' });
 
+/** Fields of a card's line, and cells of what is known beside it. */
+const CardLineFields = {
+	number: Type.Optional(Text(24)),
+	title: Type.Optional(Text(300)),
+	group: Type.Optional(Text(200)),
+	rarity: Type.Optional(Text(60)),
+	subjects: Type.Optional(Type.Array(Text(200), { maxItems: 50 })),
+	marks: Type.Optional(
+		Type.Array(Type.Enum([...CARD_MARKS]), {
+			maxItems: CARD_MARKS.length,
+			uniqueItems: true
+		})
+	),
+	record: Type.Optional(record(Text(20_000), 60, 'Column → what its cell says'))
+};
+
 /** Edits of cards: `PUT /api/releases/{release}/cards`. */
 export const CardEditsSchema = Type.Object(
 	{
@@ -57,18 +73,8 @@ export const CardEditsSchema = Type.Object(
 			Type.Object(
 				{
 					card: CardKeySchema,
-					number: Type.Optional(Text(24)),
-					title: Type.Optional(Text(300)),
-					group: Type.Optional(Text(200)),
-					rarity: Type.Optional(Text(60)),
-					subjects: Type.Optional(Type.Array(Text(200), { maxItems: 50 })),
-					marks: Type.Optional(
-						Type.Array(Type.Enum([...CARD_MARKS]), {
-							maxItems: CARD_MARKS.length,
-							uniqueItems: true
-						})
-					),
-					record: Type.Optional(record(Text(20_000), 60, 'Column → what its cell says'))
+					...CardLineFields,
+					seen: Type.Optional(Type.Object(CardLineFields, closed))
 				},
 				closed
 			),
@@ -114,7 +120,9 @@ export const GoalRequestSchema = Type.Object(
 	{
 		release: CardKeySchema,
 		name: Type.Optional(Text(200)),
-		rules: GoalRulesSchema
+		rules: GoalRulesSchema,
+		/** What the window saw when it began: what another one decided meanwhile is kept, or told. */
+		seen: Type.Optional(Type.Object({ name: Text(200), rules: GoalRulesSchema }, closed))
 	},
 	closed
 );

@@ -142,3 +142,26 @@ describe('cards that an edition repeats', () => {
 		for (const { remedy } of problems) expect(remedy).toMatch(/\S/);
 	});
 });
+
+test.each<[string, Partial<CardEdits['change'][number]>, string]>([
+	['another title meanwhile', { title: 'Mine', seen: { title: 'Old' } }, 'title of 1'],
+	['another group meanwhile', { group: 'Mine', seen: { group: '' } }, 'group of 1'],
+	['other marks meanwhile', { marks: ['key'], seen: { marks: ['rookie'] } }, 'marks of 1'],
+	[
+		'another subject meanwhile',
+		{ subjects: ['Wren'], seen: { subjects: ['Pell'] } },
+		'subjects of 1'
+	]
+])('%s: it is told, and nothing is changed', (_, edit, field) => {
+	const outcome = editCards(release, { ...none, change: [{ card: 'base-1', ...edit }] });
+	expect(outcome).toMatchObject({ ok: false, problems: [{ field }] });
+});
+
+test.each<[string, Partial<CardEdits['change'][number]>]>([
+	['nobody changed it', { title: 'Mine', seen: { title: 'Ada' } }],
+	['somebody wrote the same', { title: 'Ada', seen: { title: 'Old' } }],
+	['somebody changed another field', { title: 'Mine', seen: { title: 'Ada', group: 'Other' } }],
+	['nothing is said of what was seen', { title: 'Mine' }]
+])('%s: it is changed', (_, edit) => {
+	expect(editCards(release, { ...none, change: [{ card: 'base-1', ...edit }] }).ok).toBe(true);
+});

@@ -3,6 +3,7 @@ import { normalCardNumber } from './numbers/card-number.ts';
 import type { Card, CardMark } from './card.ts';
 import { withoutDetails, type CardDetails } from './card-details.ts';
 import { changeNames, repeatedBy, withChange, type Edition } from './edition.ts';
+import { changedMeanwhile } from './changed-meanwhile.ts';
 import { readCardRecord } from './rule-sheet/card-columns.ts';
 import { sheetNamesOf } from './rule-sheet/rule-sheet.ts';
 import type { Section } from './section.ts';
@@ -20,6 +21,8 @@ export interface CardEdit {
 	readonly marks?: readonly CardMark[];
 	/** What is known beside the line, as cells by the keys of `CARD_COLUMNS`. */
 	readonly record?: Readonly<Record<string, string>>;
+	/** The same fields as they were seen when they were edited; left out: whatever stands in them is replaced. */
+	readonly seen?: Omit<CardEdit, 'card' | 'seen'>;
 }
 
 /** A card to be added at the end of a section. */
@@ -71,6 +74,10 @@ export function editCards(release: Release, edits: CardEdits): Outcome<Release> 
 		...edits.change.flatMap((edit) => (repeated.has(edit.card) ? beyondEdition(edit) : []))
 	];
 	const names = sheetNamesOf(release);
+	for (const edit of edits.change) {
+		const card = known.get(edit.card);
+		if (card) problems.push(...changedMeanwhile(edit, card, names));
+	}
 	const records = new Map<string, CardDetails>();
 	for (const { card: key, record } of edits.change) {
 		const card = known.get(key);

@@ -2,6 +2,7 @@ import { eq } from 'drizzle-orm';
 import type { Release } from '../../core/checklist/release.ts';
 import { checkGoal } from '../../core/goal/check-goal.ts';
 import { resolveRules, type GoalChoice } from '../../core/goal/goal-rules.ts';
+import { mergeGoal, type DecidedGoal } from '../../core/goal/merge-goal.ts';
 import { presetOf } from '../../core/goal/preset.ts';
 import { good, type Outcome, type Problem } from '../../core/problem.ts';
 import { removeGoalRows } from '../removal/remove-goal-rows.ts';
@@ -49,18 +50,23 @@ export function makeGoal(
 export function changeGoal(
 	collection: Collection,
 	id: GoalId,
-	wanted: { readonly name: string; readonly rules: GoalChoice }
+	wanted: DecidedGoal,
+	/** What was seen when it was begun; left out: whatever is there is decided anew. */
+	seen?: DecidedGoal
 ): Promise<Outcome<{ readonly id: GoalId }>> {
 	return makeChange(collection, async (record, tx) => {
 		const [goal] = await tx.select().from(goals).where(eq(goals.id, id));
 		if (!goal) return refused([noGoal]);
-		const place = { releaseId: goal.releaseId, rules: wanted.rules };
-		const problems = checkGoal((await loadGoalReleases(tx, place)).releases, wanted.rules);
+		const asked = { ...wanted, name: wanted.name.trim() || (seen?.name ?? goal.name) };
+		const merged = seen ? mergeGoal(seen, asked, goal) : good(asked);
+		if (!merged.ok) return refused(merged.problems);
+		const { name, rules } = merged.value;
+		const place = { releaseId: goal.releaseId, rules };
+		const problems = checkGoal((await loadGoalReleases(tx, place)).releases, rules);
 		if (problems.length > 0) return refused(problems);
-		const name = wanted.name.trim() || goal.name;
-		const isNew = JSON.stringify(goal.rules) !== JSON.stringify(wanted.rules);
+		const isNew = JSON.stringify(goal.rules) !== JSON.stringify(rules);
 		const decided = isNew ? { decidedOn: collection.now().slice(0, 10) } : {};
-		await record.update(goals, id, { name, rules: wanted.rules, ...decided });
+		await record.update(goals, id, { name, rules, ...decided });
 		return { value: good({ id }), label: `Decide ${name} anew` };
 	});
 }

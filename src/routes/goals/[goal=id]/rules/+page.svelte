@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { resolve } from '$app/paths';
 	import type { GoalChoice } from '$lib/core/goal/goal-rules';
@@ -9,9 +10,11 @@
 
 	let { data } = $props();
 	const report = createReport();
+	/** As it was when the page came: another window may decide it anew meanwhile. */
+	const seen = untrack(() => ({ name: data.goal.name, rules: data.goal.rules }));
 
 	async function save(name: string, rules: GoalChoice) {
-		const body = { release: data.options.release.key, name, rules };
+		const body = { release: data.options.release.key, name, rules, seen };
 		const outcome = await report.of(send('PUT', `/api/goals/${data.goal.id}`, body));
 		if (!outcome.ok) return;
 		await refreshCopies();

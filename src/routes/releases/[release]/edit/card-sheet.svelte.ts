@@ -42,11 +42,32 @@ export interface SheetRow {
 
 type Draft = Partial<Record<TextField, string>> & { readonly marks?: readonly CardMark[] };
 
+/** A draft as fields of an edit. */
+function fieldsOf({ subjects, marks, ...texts }: Draft): Omit<CardEdit, 'card' | 'seen'> {
+	const cells = Object.entries(texts).flatMap(([field, text]) => {
+		const column = /^record (.*)$/.exec(field)?.[1];
+		return column === undefined || text === undefined ? [] : [[column, text] as const];
+	});
+	const line = Object.entries(texts).filter(([field]) => !field.startsWith('record '));
+	const list = subjects
+		?.split(';')
+		.map((subject) => subject.trim())
+		.filter(Boolean);
+	return {
+		...Object.fromEntries(line),
+		...(marks ? { marks } : {}),
+		...(list ? { subjects: list } : {}),
+		...(cells.length > 0 ? { record: Object.fromEntries(cells) } : {})
+	};
+}
+
 /** Edits of a checklist before they are saved, and the rows that are chosen for a bulk edit. */
 export function createCardSheet(release: () => Release) {
 	let sectionKey = $state(release().sections[0]?.key ?? '');
 	let lastField = $state<TextField>('rarity');
 	let drafts = $state.raw<Readonly<Record<string, Draft>>>({});
+	/** What stood in the fields of drafts when they were begun: another window may change it meanwhile. */
+	let seen: Readonly<Record<string, Draft>> = {};
 	let removed = $state.raw<readonly string[]>([]);
 	let added = $state.raw<readonly { readonly key: string; readonly section: string }[]>([]);
 	let chosen = $state.raw<readonly string[]>([]);
@@ -107,25 +128,11 @@ export function createCardSheet(release: () => Release) {
 	const count = $derived(changedKeys.length + removed.length + added.length);
 
 	const edits = (): CardEdits => ({
-		change: changedKeys.map((key): CardEdit => {
-			const { subjects, marks, ...texts } = drafts[key] ?? {};
-			const cells = Object.entries(texts).flatMap(([field, text]) => {
-				const column = /^record (.*)$/.exec(field)?.[1];
-				return column === undefined || text === undefined ? [] : [[column, text] as const];
-			});
-			const line = Object.entries(texts).filter(([field]) => !field.startsWith('record '));
-			const list = subjects
-				?.split(';')
-				.map((subject) => subject.trim())
-				.filter(Boolean);
-			return {
-				card: key,
-				...Object.fromEntries(line),
-				...(marks ? { marks } : {}),
-				...(list ? { subjects: list } : {}),
-				...(cells.length > 0 ? { record: Object.fromEntries(cells) } : {})
-			};
-		}),
+		change: changedKeys.map((key): CardEdit => ({
+			card: key,
+			...fieldsOf(drafts[key] ?? {}),
+			seen: fieldsOf(seen[key] ?? {})
+		})),
 		remove: removed,
 		add: added.map(({ key, section: into }) => ({
 			section: into,
@@ -134,6 +141,39 @@ export function createCardSheet(release: () => Release) {
 		}))
 	});
 
+	/** What stands in the fields of a draft without it. */
+	function standing(key: string, draft: Draft): Draft {
+		const card = whole?.cards.find((each) => each.key === key) ?? cardOf(key);
+		if (!card) return {};
+		const textOf = (field: TextField): string => {
+			const column = CARD_COLUMNS.find((each) => field === `record ${each.key}`);
+			if (column) return column.write(card, names);
+			if (field === 'subjects') return card.subjects.join('; ');
+			return card[field as 'number' | 'title' | 'group' | 'rarity'] ?? '';
+		};
+		const { marks, ...texts } = draft;
+		return {
+			...Object.fromEntries(Object.keys(texts).map((field) => [field, textOf(field as TextField)])),
+			...(marks ? { marks: card.marks } : {})
+		};
+	}
+	const cardOf = (key: string) =>
+		release()
+			.sections.flatMap(({ cards }) => cards)
+			.find((each) => each.key === key);
+
+	/** Writes into drafts; what stands in a field is remembered when it is first written into. */
+	function draw(changes: Readonly<Record<string, Draft>>) {
+		const begun = Object.entries(changes).map(
+			([key, draft]) => [key, { ...standing(key, draft), ...seen[key] }] as const
+		);
+		seen = { ...seen, ...Object.fromEntries(begun) };
+		const written = Object.entries(changes).map(
+			([key, draft]) => [key, { ...drafts[key], ...draft }] as const
+		);
+		drafts = { ...drafts, ...Object.fromEntries(written) };
+	}
+
 	async function saveNow() {
 		if (count === 0) return;
 		busy = true;
@@ -141,6 +181,10 @@ export function createCardSheet(release: () => Release) {
 		const outcome = await send('PUT', `/api/releases/${release().key}/cards`, edits());
 		problems = outcome.ok ? [] : outcome.problems;
 		await refreshAll();
+		// What another window wrote is seen now: who saves again means it.
+		seen = Object.fromEntries(
+			Object.entries(drafts).map(([key, draft]) => [key, standing(key, draft)])
+		);
 		if (outcome.ok) {
 			// What was typed while it was being saved stays.
 			drafts = Object.fromEntries(
@@ -183,7 +227,7 @@ export function createCardSheet(release: () => Release) {
 			return busy;
 		},
 		write(key: string, field: TextField, value: string) {
-			drafts = { ...drafts, [key]: { ...drafts[key], [field]: value } };
+			draw({ [key]: { [field]: value } });
 		},
 		/** Chooses a row; with Shift the run from the one chosen before. */
 		choose(key: string, extend: boolean) {
@@ -203,10 +247,7 @@ export function createCardSheet(release: () => Release) {
 		},
 		/** Sets a field of every chosen row. */
 		writeChosen(field: TextField, value: string) {
-			drafts = {
-				...drafts,
-				...Object.fromEntries(chosen.map((key) => [key, { ...drafts[key], [field]: value }]))
-			};
+			draw(Object.fromEntries(chosen.map((key) => [key, { [field]: value }])));
 		},
 		markChosen(mark: CardMark) {
 			const marksOf = new Map(rows.map(({ key, marks }) => [key, marks]));
@@ -215,10 +256,7 @@ export function createCardSheet(release: () => Release) {
 				const marks = (marksOf.get(key) ?? []).filter((other) => other !== mark);
 				return isOnAll ? marks : [...marks, mark];
 			};
-			drafts = {
-				...drafts,
-				...Object.fromEntries(chosen.map((key) => [key, { ...drafts[key], marks: next(key) }]))
-			};
+			draw(Object.fromEntries(chosen.map((key) => [key, { marks: next(key) }])));
 		},
 		removeChosen() {
 			const gone = new Set(chosen);
@@ -231,6 +269,7 @@ export function createCardSheet(release: () => Release) {
 		},
 		discard() {
 			drafts = {};
+			seen = {};
 			removed = [];
 			added = [];
 			chosen = [];

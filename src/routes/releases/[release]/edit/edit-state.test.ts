@@ -55,6 +55,24 @@ describe('the sheet of cards', () => {
 	const texts = (sheet: ReturnType<typeof sheetOf>) =>
 		sheet.rows.map(({ text, state }) => `${text.number} ${text.title} ${state}`);
 
+	test('two windows write into one checklist: other cells are kept, the same cell is told, and kept when saved again', async () => {
+		const [desk, phone] = [sheetOf(), sheetOf()];
+		for (const sheet of [desk, phone]) {
+			sheet.write('base-1', 'title', sheet === desk ? 'Desk' : 'Phone');
+			sheet.write('base-2', sheet === desk ? 'title' : 'group', 'Both');
+		}
+		await desk.save();
+		await phone.save();
+		expect(phone.problems).toMatchObject([
+			{ field: 'title of 1', message: 'title of 1 was changed meanwhile, to "Desk"' }
+		]);
+		expect(texts(phone)[0]).toBe('1 Phone changed');
+		await phone.save();
+		expect(phone.problems).toEqual([]);
+		const [first, second] = release.sections[0]?.cards ?? [];
+		expect([first?.title, second?.title, second?.group]).toEqual(['Phone', 'Both', 'Both']);
+	});
+
 	test('shows what will be, and sends only what was changed', async () => {
 		const sheet = sheetOf();
 		sheet.write('base-2', 'title', 'Ada');
@@ -72,7 +90,12 @@ describe('the sheet of cards', () => {
 		expect(sheet.count).toBe(2);
 		await sheet.save();
 		expect(server.sent[0]?.body).toEqual({
-			change: [{ card: 'base-2', title: 'Ada', subjects: ['Ada Hale', 'Bram'] }],
+			change: [
+				{
+					...{ card: 'base-2', title: 'Ada', subjects: ['Ada Hale', 'Bram'] },
+					seen: { title: 'Card 2', subjects: [] }
+				}
+			],
 			remove: [],
 			add: [{ section: 'base', number: '5', title: 'New' }]
 		});
