@@ -103,14 +103,20 @@ const SheetRowsSchema = Type.Array(
 	{ maxItems: 10_000 }
 );
 
+const SheetFields = {
+	sections: SheetRowsSchema,
+	parallels: SheetRowsSchema,
+	runs: SheetRowsSchema,
+	variants: SheetRowsSchema,
+	packTypes: Type.Optional(SheetRowsSchema)
+};
+
 /** The rules of a release as rows of text: `PUT /api/releases/{release}/rules`. */
 export const RuleSheetSchema = Type.Object(
 	{
-		sections: SheetRowsSchema,
-		parallels: SheetRowsSchema,
-		runs: SheetRowsSchema,
-		variants: SheetRowsSchema,
-		packTypes: Type.Optional(SheetRowsSchema)
+		...SheetFields,
+		/** What the window saw when it began: what another one wrote meanwhile is kept, or told. */
+		seen: Type.Optional(Type.Object(SheetFields, closed))
 	},
 	closed
 );

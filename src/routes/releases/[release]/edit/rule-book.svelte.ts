@@ -37,6 +37,8 @@ export function createRuleBook(release: () => Release) {
 	const stored = $derived(writeRuleSheet(release()));
 	/** null: nothing was edited, so that what the server says shows at once. */
 	let edited = $state.raw<RuleSheet | null>(null);
+	/** The sheet as it was when it was begun to be edited: another window may write into it meanwhile. */
+	let seen: RuleSheet | null = null;
 	let problems = $state.raw<readonly Problem[]>([]);
 	let busy = $state(false);
 	const inTurn = createTurns();
@@ -48,6 +50,7 @@ export function createRuleBook(release: () => Release) {
 	);
 
 	const change = (name: SheetName, rows: readonly SheetRow[]) => {
+		if (edited === null) seen = stored;
 		edited = { ...sheet, [name]: rows };
 		problems = [];
 	};
@@ -56,7 +59,10 @@ export function createRuleBook(release: () => Release) {
 		if (count === 0 || edited === null) return;
 		busy = true;
 		const sent = edited;
-		const outcome = await send('PUT', `/api/releases/${release().key}/rules`, sent);
+		const outcome = await send('PUT', `/api/releases/${release().key}/rules`, {
+			...sent,
+			...(seen ? { seen } : {})
+		});
 		problems = outcome.ok ? [] : outcome.problems;
 		await refreshAll();
 		// What was typed while it was being saved stays.

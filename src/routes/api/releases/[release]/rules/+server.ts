@@ -1,5 +1,7 @@
 import { json, type RequestHandler } from '@sveltejs/kit';
-import { readRuleSheet } from '$lib/core/checklist/rule-sheet/rule-sheet';
+import { mergeRuleSheet } from '$lib/core/checklist/rule-sheet/merge-rule-sheet';
+import { readRuleSheet, writeRuleSheet } from '$lib/core/checklist/rule-sheet/rule-sheet';
+import { good } from '$lib/core/problem';
 import { RuleSheetSchema } from '$lib/schemas/requests';
 import { theCollection } from '$lib/server/collection';
 import { problemResponse } from '$lib/server/problem-document';
@@ -10,11 +12,15 @@ import { saveRelease } from '$lib/server/checklists/save-release';
 export const PUT: RequestHandler = async ({ params, request }) => {
 	const body = await readBody(request, RuleSheetSchema);
 	if (!body.ok) return body.response;
+	const { seen, ...sheet } = body.value;
 	const outcome = await saveRelease(
 		await theCollection(),
 		params.release ?? '',
 		'edit the rules',
-		(release) => readRuleSheet(release, body.value)
+		(release) => {
+			const merged = seen ? mergeRuleSheet(seen, sheet, writeRuleSheet(release)) : good(sheet);
+			return merged.ok ? readRuleSheet(release, merged.value) : merged;
+		}
 	);
 	return outcome.ok
 		? json(outcome.value)
