@@ -141,6 +141,40 @@ test('two windows: each sees what the other does, "+1" of both counts, and each 
 	await expect(phone.getByTestId('last-step')).toContainText('Undone');
 });
 
+test('a checklist that was changed since the preview is not replaced without a word; nor over HTTP', async ({
+	empty,
+	page
+}) => {
+	await importSmall(empty.url);
+	const release = `${empty.url}/api/releases/small-1994`;
+	const etag = (await fetch(`${release}/checklist.json`)).headers.get('etag') ?? '';
+	await open(page, `${empty.url}/releases/import`);
+	await page.getByLabel('Or paste it').fill(CHECKLIST.replace('Lamp 1,', 'Lamp one,'));
+	for (const [name, text] of [
+		['Release', 'Small'],
+		['Maker', 'M'],
+		['Year or season', '1994']
+	] as const)
+		await page.getByLabel(name, { exact: true }).fill(text);
+	await page.getByRole('button', { name: 'Preview' }).click();
+	const replace = page.getByRole('button', { name: 'Replace the checklist of Small' });
+	await expect(replace).toBeEnabled();
+	const edit = { change: [{ card: 'base-2', title: 'Edited elsewhere' }], remove: [], add: [] };
+	const put = (path: string, body: string, headers: Record<string, string>) =>
+		fetch(path, { method: 'PUT', body, headers });
+	const json = { 'content-type': 'application/json' };
+	expect((await put(`${release}/cards`, JSON.stringify(edit), json)).status).toBe(200);
+	await replace.click();
+	await expect(page.getByText(/changed since it was looked at/)).toBeVisible();
+	const text = await (await fetch(`${release}/checklist.json`)).text();
+	expect(text).toContain('Edited elsewhere');
+	expect((await put(release, text, { 'if-match': etag })).status).toBe(412);
+	await page.getByRole('button', { name: 'Preview' }).click();
+	await expect(replace).toBeEnabled();
+	await replace.click();
+	await expect(page).toHaveURL(/small-1994$/);
+});
+
 test('an empty file is no new collection: the server says so and ends', async () => {
 	writeFileSync(join(folder, 'jade.db'), '');
 	const refused = await start().then(

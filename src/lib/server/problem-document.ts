@@ -7,6 +7,7 @@ const TITLES: Readonly<Record<number, string>> = {
 	409: 'It cannot be done now',
 	413: 'Too large',
 	405: 'Not this way',
+	412: 'Changed meanwhile',
 	415: 'Not this type of content',
 	421: 'Not for this address',
 	500: 'Something went wrong',

@@ -16,7 +16,9 @@ export const ChecklistFileFormSchema = Type.Object({
 	as: Type.Optional(Type.Enum(['checklist', 'list'])),
 	name: Type.Optional(Name),
 	maker: Type.Optional(Name),
-	year: Type.Optional(Name)
+	year: Type.Optional(Name),
+	/** The fingerprint of the checklist that the preview went over; `not there`: there was none. */
+	seen: Type.Optional(Name)
 });
 export const HoldingsFileFormSchema = Type.Object({
 	...table,

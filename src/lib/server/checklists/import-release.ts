@@ -2,11 +2,12 @@ import { and, eq, or } from 'drizzle-orm';
 import type { Release } from '../../core/checklist/release.ts';
 import { keepKeys } from '../../core/checklist/draft/keep-keys.ts';
 import { keepUnsaid } from '../../core/checklist/draft/replace-release.ts';
-import { good, type Outcome, type Problem } from '../../core/problem.ts';
+import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
 import type { Collection, Reader } from '../database/open.ts';
 import { releases } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
 import { loadRelease, type StoredRelease } from '../releases/load-release.ts';
+import { changedSince } from './fingerprint.ts';
 import { saveRelease } from './save-release.ts';
 import { insertRelease } from './write-release.ts';
 
@@ -68,9 +69,12 @@ export function replaceRelease(
 	collection: Collection,
 	key: string,
 	imported: Release,
-	isTable: boolean
+	isTable: boolean,
+	/** The fingerprint of the checklist that was looked at; left out: whatever is there is replaced. */
+	seen?: string
 ): Promise<Outcome<{ readonly key: string }>> {
-	return saveRelease(collection, key, 'replace the checklist', (before) =>
-		good(replacement(before, imported, isTable))
-	);
+	return saveRelease(collection, key, 'replace the checklist', (before) => {
+		const problems = changedSince(seen, before);
+		return problems.length > 0 ? bad(problems) : good(replacement(before, imported, isTable));
+	});
 }

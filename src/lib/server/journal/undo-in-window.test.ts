@@ -11,7 +11,7 @@ const at = withCollection();
 const [DESK, PHONE] = ['desk-window', 'phone-window'];
 
 /** Does something as a window does it. */
-const as = <Answer>(window: string, act: () => Answer): Answer =>
+const as = <Answer>(window: string, act: () => Answer | Promise<Answer>): Promise<Answer> =>
 	answerWindow(new Request('http://x/', { headers: { [WINDOW_NAME]: window } }), act);
 const log = (window: string, line: string) => as(window, () => at.line(line));
 const move = (window: string, direction: 'undo' | 'redo') =>
@@ -85,16 +85,20 @@ describe('each window takes back what it did itself', () => {
 });
 
 test('a window is known by header or form, within its request only; what is no such name is nobody', async () => {
-	expect(as(DESK, theWindow)).toBe(DESK);
+	expect(await as(DESK, theWindow)).toBe(DESK);
 	expect(theWindow()).toBeNull();
-	expect(as(`'; drop table`, theWindow)).toBeNull();
+	expect(await as(`'; drop table`, theWindow)).toBeNull();
 	const body = new FormData();
 	body.set(WINDOW_NAME, PHONE);
 	body.set('name', 'Gull');
-	const request = new Request('http://x/', { method: 'POST', body });
-	const seen = await answerWindow(request, async () => {
-		const form = await request.formData();
-		return [theWindow(), [...form.keys()]];
+	const form = () => new Request('http://x/', { method: 'POST', body });
+	const read = form();
+	const seen = await answerWindow(read, async () => [...(await read.formData()).keys()]);
+	expect(seen).toEqual(['name']);
+	expect(await answerWindow(form(), theWindow), 'nobody asks for its fields').toBe(PHONE);
+	const broken = new Request('http://x/', {
+		...{ method: 'POST', body: 'no such parts' },
+		headers: { 'content-type': 'multipart/form-data; boundary=x' }
 	});
-	expect(seen).toEqual([PHONE, ['name']]);
+	await expect(answerWindow(broken, () => broken.formData())).rejects.toThrow();
 });

@@ -6,22 +6,28 @@ export type WindowId = string;
 
 const WINDOW_ID = /^[\w-]{8,64}$/;
 
-interface Asking {
-	window: WindowId | null;
-}
-const asking = new AsyncLocalStorage<Asking>();
+const asking = new AsyncLocalStorage<{ readonly window: WindowId | null }>();
 
-/** Answers a request; changes that are made meanwhile are of its window. A form says it when it is read. */
-export function answerWindow<Answer>(request: Request, answer: () => Answer): Answer {
-	const by: Asking = { window: windowOf(request.headers.get(WINDOW_NAME)) };
-	const readForm = request.formData.bind(request);
-	request.formData = async () => {
-		const form = await readForm();
-		by.window ??= windowOf(form.get(WINDOW_NAME));
-		form.delete(WINDOW_NAME);
-		return form;
-	};
-	return asking.run(by, answer);
+const FORM = /^(multipart\/form-data|application\/x-www-form-urlencoded)/;
+
+/**
+ * Answers a request; changes that are made meanwhile are of its window. A form that says it is read here already: some are answered
+ * by what they are, and their fields never asked for.
+ */
+export async function answerWindow<Answer>(
+	request: Request,
+	answer: () => Answer | Promise<Answer>
+): Promise<Answer> {
+	let window = windowOf(request.headers.get(WINDOW_NAME));
+	if (window === null && FORM.test(request.headers.get('content-type') ?? '')) {
+		const reading = request.formData();
+		// What cannot be read is told by who asks for it.
+		const form = await reading.catch(() => null);
+		window = windowOf(form?.get(WINDOW_NAME));
+		form?.delete(WINDOW_NAME);
+		request.formData = () => reading;
+	}
+	return asking.run({ window }, answer);
 }
 
 const windowOf = (said: unknown): WindowId | null =>

@@ -16,6 +16,7 @@ import {
 	replacement,
 	replaceRelease
 } from '$lib/server/checklists/import-release';
+import { changedSince, fingerprintOf, NOT_THERE } from '$lib/server/checklists/fingerprint';
 import { cardListChanges, importCardList } from '$lib/server/checklists/import-card-list';
 import { readCardListFile, readChecklistFile } from '$lib/server/workers/read-file';
 import { loadRelease } from '$lib/server/releases/load-release';
@@ -25,8 +26,9 @@ import { findOrphans } from '$lib/server/checklists/save-release';
 async function readSent(request: Request) {
 	const form = await request.formData();
 	const fields = readForm(form, ChecklistFileFormSchema);
+	const seen = fields.ok ? fields.value.seen : undefined;
 	if (!fields.ok)
-		return { kind: 'checklist', source: 'the form', outcome: fields, table: null } as const;
+		return { kind: 'checklist', source: 'the form', outcome: fields, table: null, seen } as const;
 	const { name = '', maker = '', year = '', sheet = '', text = '', column, as } = fields.value;
 	const { source, bytes } = await readFormFile(form, text);
 	const columns = column.map((word) => CSV_COLUMNS.find((column) => column === word) ?? null);
@@ -35,11 +37,13 @@ async function readSent(request: Request) {
 		? ({
 				kind: 'list',
 				source,
+				seen,
 				...(await readCardListFile(bytes, choice, request.signal))
 			} as const)
 		: ({
 				kind: 'checklist',
 				source,
+				seen,
 				...(await readChecklistFile(bytes, choice, request.signal))
 			} as const);
 }
@@ -94,6 +98,7 @@ async function replacedBy(imported: Release, isTable: boolean) {
 	const after = replacement(same.release, imported, isTable);
 	return {
 		key: same.release.key,
+		seen: fingerprintOf(same.release),
 		changes: releaseChanges(same.release, after),
 		orphans: await findOrphans(db, same.id, after),
 		release: after
@@ -120,19 +125,19 @@ export const actions = {
 		const same = await replacedBy(outcome.value, table !== null);
 		const preview = previewOf(same?.release ?? outcome.value);
 		if (!same) return { source, table, problems: [], notes, preview, same, listed: null };
-		const { key, changes, orphans } = same;
+		const { key, seen, changes, orphans } = same;
 		return {
 			source,
 			table,
 			problems: orphans,
 			notes,
 			preview,
-			same: { key, changes },
+			same: { key, seen, changes },
 			listed: null
 		};
 	},
 	create: async ({ request }) => {
-		const { kind, source, outcome, table } = await readSent(request);
+		const { kind, source, outcome, table, seen } = await readSent(request);
 		if (!outcome.ok) return refused(source, table, outcome.problems, outcome.notes);
 		const collection = await theCollection();
 		if (kind === 'list') {
@@ -145,8 +150,10 @@ export const actions = {
 			);
 		}
 		const same = await findSameRelease(collection.db, outcome.value, table !== null);
+		const changed = seen === NOT_THERE ? changedSince(seen, same?.release ?? null) : [];
+		if (changed.length > 0) return refused(source, table, changed, outcome.notes);
 		const stored = same
-			? await replaceRelease(collection, same.release.key, outcome.value, table !== null)
+			? await replaceRelease(collection, same.release.key, outcome.value, table !== null, seen)
 			: await importRelease(collection, outcome.value);
 		if (!stored.ok) return refused(source, table, stored.problems, outcome.notes);
 		redirect(303, `/releases/${encodeURIComponent(stored.value.key)}`);

@@ -192,6 +192,11 @@
 			disabled={busy}>Preview</button
 		>
 		{#if form && isPreviewed}
+			{#if form.preview}<input
+					type="hidden"
+					name="seen"
+					value={form.same?.seen ?? 'not there'}
+				/>{/if}
 			<button
 				class="btn btn-primary"
 				formaction="?/create"
