@@ -13,9 +13,12 @@ const ownNames = (process.env.JADE_HOSTNAMES ?? '')
 
 /** Migrates and opens the collection before the first request is answered. */
 export const init: ServerInit = async () => {
-	const { close } = await theCollection();
+	await theCollection();
 	process.once('sveltekit:shutdown', () => {
-		void close().finally(() => process.exit());
+		// The one that is open then: a backup may have taken the place of the first.
+		void theCollection()
+			.then(({ close }) => close())
+			.finally(() => process.exit());
 	});
 };
 

@@ -1,24 +1,23 @@
 import { error } from '@sveltejs/kit';
-import { whyUnwritten } from './database/why-unwritten.ts';
-import type { Collection } from './database/open.ts';
-import { openCollection } from './upkeep/open-collection.ts';
-import { goalsWithoutNext } from './goals/read-goals.ts';
-import { refreshProgress } from './goals/refresh-progress.ts';
-import { releasesWithoutTotals } from './releases/refresh-totals.ts';
-import {
-	refreshEditionCards,
-	releasesWithoutEditionCards
-} from './checklists/refresh-edition-cards.ts';
-import { loadDemo } from './demo/load-demo.ts';
-import { readSettings } from './database/settings.ts';
-import { runTask } from './workers/run-task.ts';
 import { rm } from 'node:fs/promises';
 import { bad, good, type Outcome } from '../core/problem.ts';
 import { folderOf, pathOfBackup } from './backups/backup-folder.ts';
 import { makeBackup, scheduleBackups, type WriteBackup } from './backups/make-backup.ts';
-import { previewBackup } from './backups/preview-backup.ts';
 import { putInPlace } from './backups/put-in-place.ts';
+import {
+	refreshEditionCards,
+	releasesWithoutEditionCards
+} from './checklists/refresh-edition-cards.ts';
 import { pathOfDatabase } from './database/collection-file.ts';
+import type { Collection } from './database/open.ts';
+import { readSettings } from './database/settings.ts';
+import { whyUnwritten } from './database/why-unwritten.ts';
+import { loadDemo } from './demo/load-demo.ts';
+import { goalsWithoutNext } from './goals/read-goals.ts';
+import { refreshProgress } from './goals/refresh-progress.ts';
+import { releasesWithoutTotals } from './releases/refresh-totals.ts';
+import { openCollection } from './upkeep/open-collection.ts';
+import { runTask } from './workers/run-task.ts';
 
 let opening: Promise<Collection> | undefined;
 
@@ -42,7 +41,16 @@ export const writeAside: WriteBackup = (folder, name) => runTask('writeBackup', 
  *
  * @param file the name of a file in the folder of backups
  */
-export async function restoreBackup(file: string): Promise<Outcome<{ readonly before: string }>> {
+export function restoreBackup(file: string): Promise<Outcome<{ readonly before: string }>> {
+	const done = restoring.then(() => restoreNow(file));
+	restoring = done.catch(() => undefined);
+	return done;
+}
+
+/** One after the other. */
+let restoring: Promise<unknown> = Promise.resolve();
+
+async function restoreNow(file: string): Promise<Outcome<{ readonly before: string }>> {
 	const settings = readSettings(process.env);
 	const folder = folderOf(settings);
 	const path = pathOfDatabase(settings.databaseUrl);
@@ -50,7 +58,7 @@ export async function restoreBackup(file: string): Promise<Outcome<{ readonly be
 	if (!backup || path === null) {
 		return bad([{ message: 'there is no such backup', remedy: 'Choose one of the list.' }]);
 	}
-	const seen = await previewBackup(backup, settings.root);
+	const seen = await runTask('previewBackup', { path: backup });
 	if (!seen.ok) return seen;
 	const present = await theCollection();
 	const before = await makeBackup(present, settings, 'before restoring', writeAside);
@@ -63,15 +71,16 @@ export async function restoreBackup(file: string): Promise<Outcome<{ readonly be
 }
 
 async function exchange(present: Collection, backup: string, path: string) {
-	await present.close();
-	const putBack = await putInPlace(backup, path);
+	let putBack: (() => Promise<void>) | null = null;
 	try {
+		await present.close();
+		putBack = await putInPlace(backup, path);
 		const collection = await open();
 		await rm(`${path}.before`, { force: true });
 		return { collection, problem: null };
 	} catch (error) {
 		console.error(error);
-		await putBack();
+		await putBack?.();
 		return { collection: await open(), problem: (error as Error).message };
 	}
 }

@@ -126,6 +126,8 @@ describe('a folder of backups', () => {
 		const again = await openCollection(settings);
 		await again.close();
 		await putBack();
+		// What cannot be copied leaves the present one in its place.
+		await expect(putInPlace(join(data, 'no such file'), elsewhere)).rejects.toThrow(/ENOENT/);
 		expect(readdirSync(data)).toEqual(['backups', 'jade.db', 'jade.db.lock']);
 		rmSync(data, { recursive: true });
 	});

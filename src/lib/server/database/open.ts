@@ -67,10 +67,13 @@ export async function openDatabase(settings: Settings, upkeep: Upkeep): Promise<
 			...{ db, write, upkeep, news },
 			now: () => nowOf(settings),
 			async close() {
-				await write(() => Promise.resolve());
-				news.end();
-				if (path !== null) await client.execute('PRAGMA wal_checkpoint(TRUNCATE)');
-				for (const close of undo.reverse()) close();
+				try {
+					await write(() => Promise.resolve());
+					if (path !== null) await client.execute('PRAGMA wal_checkpoint(TRUNCATE)');
+				} finally {
+					news.end();
+					for (const close of undo.reverse()) close();
+				}
 			}
 		};
 	} catch (error) {
