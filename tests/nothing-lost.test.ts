@@ -1,6 +1,5 @@
 import { createClient } from '@libsql/client';
 import fc from 'fast-check';
-import { spawnSync } from 'node:child_process';
 import { copyFileSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -191,7 +190,6 @@ test('a disk that takes no more: the change is refused in words, all before it s
 	// The system's limit on the size of a file, 512 bytes a block, stands for a full disk.
 	const limited = join(folder, 'limited.sh');
 	writeFileSync(limited, `ulimit -f 1900\nexec "$@"\n`);
-	test.skip(spawnSync('sh', [limited, 'true']).status !== 0, 'no limit can be set here');
 	const server = await startServer({ JADE_DATA: folder, JADE_NOW: NOW }, ['sh', limited]);
 	try {
 		await importSmall(server.url);

@@ -56,6 +56,12 @@ test.each<[string, string[], number, string | null, boolean]>([
 	expect(isDue(backups, { everyDays, keep: 7 }, lastStep, '1996-10-06T09:00:00Z')).toBe(due);
 });
 
+test('one that was brought in does not put off the next', () => {
+	const brought = [name('1996-10-06T08:00:00Z', 'brought in')];
+	const rules = { everyDays: 1, keep: 7 };
+	expect(isDue(brought, rules, '1996-10-05T10:00:00Z', '1996-10-06T09:00:00Z')).toBe(true);
+});
+
 describe('a folder of backups', () => {
 	const at = withCollection();
 	const folder = () => {

@@ -40,7 +40,9 @@ export function isDue(
 	now: string
 ): boolean {
 	if (everyDays === 0 || lastStepAt === null) return false;
-	const last = backups.reduce((latest, { at }) => (at > latest ? at : latest), '');
+	// One that was brought in says when it came, not when it was made.
+	const made = backups.filter(({ reason }) => reason !== 'brought in');
+	const last = made.reduce((latest, { at }) => (at > latest ? at : latest), '');
 	if (last === '') return true;
 	const isChanged = Date.parse(lastStepAt) > Date.parse(last);
 	return isChanged && Date.parse(now) - Date.parse(last) >= everyDays * DAY_MS;

@@ -29,3 +29,10 @@ test('two windows decide a goal anew: what does not touch the same rule is kept,
 	expect((await changeGoal(at.collection, rowId(1), late)).ok).toBe(true);
 	expect(await listGoals(at.collection.db)).toMatchObject([{ name: 'G', rules: { sets: 3 } }]);
 });
+
+test('nobody else did anything: the rules are kept as they were said', async () => {
+	const rules = { preset: 'complete', errors: 'none' } as const;
+	await changeGoal(at.collection, rowId(1), { name: 'G', rules });
+	await changeGoal(at.collection, rowId(1), { name: 'G', rules }, { name: 'G', rules });
+	expect((await listGoals(at.collection.db))[0]?.rules).toEqual(rules);
+});

@@ -58,7 +58,8 @@ export function changeGoal(
 		const [goal] = await tx.select().from(goals).where(eq(goals.id, id));
 		if (!goal) return refused([noGoal]);
 		const asked = { ...wanted, name: wanted.name.trim() || (seen?.name ?? goal.name) };
-		const merged = seen ? mergeGoal(seen, asked, goal) : good(asked);
+		const present = { name: goal.name, rules: goal.rules };
+		const merged = seen ? mergeGoal(seen, asked, present) : good(asked);
 		if (!merged.ok) return refused(merged.problems);
 		const { name, rules } = merged.value;
 		const place = { releaseId: goal.releaseId, rules };
