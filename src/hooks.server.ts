@@ -1,5 +1,7 @@
 import { error, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
+import { refusal, whoAsks } from '$lib/server/access/guard';
 import { theCollection } from '$lib/server/collection';
+import { readSettings } from '$lib/server/database/settings';
 import { asProblem, problemResponse } from '$lib/server/problem-document';
 import { answerWindow } from '$lib/server/journal/window';
 import { isOwnHost, isSameSite } from '$lib/server/same-site';
@@ -39,6 +41,15 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const readForm = event.request.formData.bind(event.request);
 	event.request.formData = () =>
 		readForm().catch(() => error(400, 'The form that was sent cannot be read.'));
+	const { role, isGuarded } = await whoAsks(
+		await theCollection(),
+		readSettings(process.env),
+		event
+	);
+	event.locals.role = role;
+	event.locals.isGuarded = isGuarded;
+	const refused = refusal(role, event);
+	if (refused) return refused;
 	const theme = readTheme(event.cookies);
 	const answer = await answerWindow(event.request, () =>
 		resolve(event, {

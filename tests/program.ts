@@ -17,13 +17,18 @@ export interface Program {
 	output(): string;
 }
 
+export const PASSPHRASE = 'a lamp in the window';
 export const NOW = '1996-10-06T09:00:00.000Z';
 
 /** Runs the program on an empty folder, or on a copy of one. */
-async function run(use: (program: Program) => Promise<void>, from?: string) {
+async function run(
+	use: (program: Program) => Promise<void>,
+	from?: string,
+	more: Readonly<Record<string, string>> = {}
+) {
 	const data = mkdtempSync(join(tmpdir(), 'jade-browser-'));
 	if (from) cpSync(from, data, { recursive: true });
-	const settings = { JADE_DATA: data, JADE_NOW: NOW };
+	const settings = { JADE_DATA: data, JADE_NOW: NOW, ...more };
 	let server = await startServer(settings);
 	try {
 		await use({
@@ -61,6 +66,8 @@ interface Programs {
 	empty: Program;
 	/** The demo, for one test that changes it. */
 	ownDemo: Program;
+	/** The same, whose owner has the passphrase `PASSPHRASE`. */
+	guardedDemo: Program;
 }
 interface SharedPrograms {
 	/** The demo, shared by the tests of one file: they only look. */
@@ -70,7 +77,9 @@ interface SharedPrograms {
 export const test = base.extend<Programs, SharedPrograms>({
 	empty: async ({ browserName: _ }, use) => run(use),
 	demo: [async ({ browserName: _ }, use) => run(use, demoFolder()), { scope: 'worker' }],
-	ownDemo: async ({ browserName: _ }, use) => run(use, demoFolder())
+	ownDemo: async ({ browserName: _ }, use) => run(use, demoFolder()),
+	guardedDemo: async ({ browserName: _ }, use) =>
+		run(use, demoFolder(), { JADE_PASSPHRASE: PASSPHRASE })
 });
 export { expect } from '@playwright/test';
 

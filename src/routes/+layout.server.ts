@@ -5,13 +5,19 @@ import { readHolderKinds } from '$lib/server/places/keeping';
 import { listReleaseNames } from '$lib/server/releases/list-releases';
 import { readTheme } from '$lib/server/theme';
 
-export const load = async ({ cookies, depends }) => {
+export const load = async ({ cookies, depends, locals: { role } }) => {
 	depends('jade:journal');
+	const theme = readTheme(cookies);
+	// Who only knows a link learns nothing of the rest.
+	if (role === null) {
+		return { theme, role, undo: null, redo: null, holders: [], releaseNames: [] };
+	}
 	const { db } = await theCollection();
 	const { undo, redo } = await nextSteps(db);
 	const releaseNames = await listReleaseNames(db, FEW_RELEASES + 1);
 	return {
-		theme: readTheme(cookies),
+		theme,
+		role,
 		undo,
 		redo,
 		/** Kinds of holders of one's own. */

@@ -1,6 +1,8 @@
 import { error } from '@sveltejs/kit';
 import { rm } from 'node:fs/promises';
 import { bad, good, type Outcome } from '../core/problem.ts';
+import { guardAtStart } from './access/at-start.ts';
+import { carryAccess } from './access/carry-access.ts';
 import { folderOf, pathOfBackup } from './backups/backup-folder.ts';
 import { makeBackup, scheduleBackups, type WriteBackup } from './backups/make-backup.ts';
 import { putInPlace } from './backups/put-in-place.ts';
@@ -24,12 +26,19 @@ let opening: Promise<Collection> | undefined;
 /** The collection of this process: opened once, at start, and anew when a backup takes its place. */
 export function theCollection(): Promise<Collection> {
 	if (!opening) {
-		opening = open();
+		opening = openFirst();
 		const settings = readSettings(process.env);
 		// A clock that stands still is for the sample and for tests: nothing of it happens by itself.
 		if (settings.fixedNow === null) scheduleBackups(theCollection, settings, writeAside);
 	}
 	return opening;
+}
+
+/** Nobody is served before it is known who may look. */
+async function openFirst(): Promise<Collection> {
+	const collection = await open();
+	await guardAtStart(collection, readSettings(process.env));
+	return collection;
 }
 
 /** In a worker: it takes a second for a hundred megabytes. */
@@ -73,9 +82,11 @@ async function restoreNow(file: string): Promise<Outcome<{ readonly before: stri
 async function exchange(present: Collection, backup: string, path: string) {
 	let putBack: (() => Promise<void>) | null = null;
 	try {
+		const carry = await carryAccess(present.db);
 		await present.close();
 		putBack = await putInPlace(backup, path);
 		const collection = await open();
+		await carry(collection);
 		await rm(`${path}.before`, { force: true });
 		return { collection, problem: null };
 	} catch (error) {

@@ -5,7 +5,8 @@
 	let { children } = $props();
 	const tabs = [
 		{ path: resolve('/journal'), name: 'What was done' },
-		{ path: resolve('/journal/backups'), name: 'Backups' }
+		{ path: resolve('/journal/backups'), name: 'Backups' },
+		{ path: resolve('/journal/access'), name: 'Access' }
 	];
 </script>
 

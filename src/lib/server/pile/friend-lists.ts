@@ -1,5 +1,7 @@
 import { Type } from 'typebox';
-import { rollup } from 'd3-array';
+import { group, rollup, sum } from 'd3-array';
+import { deepEqual } from 'fast-equals';
+import type { EntryReading } from '../../core/shorthand/read-shorthand.ts';
 import {
 	formatFriendLine,
 	parseFriendLines,
@@ -8,13 +10,16 @@ import {
 import { parseFriendText } from '../../formats/friend-list.ts';
 import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
 import { checkAgainst } from '../../schemas/validator.ts';
-import { readEntry } from '../copies/read-entry.ts';
+import { entryReader } from '../copies/read-entry.ts';
 import type { Collection, Reader } from '../database/open.ts';
 import { releases } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
 import { readPreference, writePreference, type Preference } from '../preferences/preferences.ts';
 
-const Text = Type.String({ minLength: 1, maxLength: 20_000 });
+type Additions = EntryReading['additions'];
+
+const MOST_LETTERS = 20_000;
+const Text = Type.String({ minLength: 1, maxLength: MOST_LETTERS });
 const FriendLinesSchema = Type.Array(
 	Type.Object({ friend: Text, release: Text, line: Text }, { additionalProperties: false }),
 	{ maxItems: 500 }
@@ -118,9 +123,10 @@ export async function cardsOfFriend(
 	friend: string
 ): Promise<ReadonlyMap<string, number>> {
 	const cards = new Map<string, number>();
+	const read = entryReader(db);
 	for (const { friend: whose, release, line } of await readPreference(db, LISTS[list])) {
 		if (whose !== friend) continue;
-		const entry = await readEntry(db, release, line);
+		const entry = await read(release, line);
 		for (const { version, quantity } of entry.ok ? entry.value.additions : []) {
 			cards.set(version, (cards.get(version) ?? 0) + quantity);
 		}
@@ -131,12 +137,13 @@ export async function cardsOfFriend(
 /** Lines with their releases by key; what names no release or no card is a problem, all at once. */
 async function resolveLines(
 	tx: Reader,
-	lines: readonly (FriendLine & { readonly at: number })[]
+	lines: readonly (FriendLine & { readonly at: number; readonly isRow?: true })[]
 ): Promise<Outcome<readonly FriendLine[]>> {
 	const known = await tx.select({ key: releases.key, name: releases.name }).from(releases);
 	const problems: Problem[] = [];
-	const wants: FriendLine[] = [];
-	for (const { at, ...want } of lines) {
+	const wants: (FriendLine & { readonly additions: Additions })[] = [];
+	const read = entryReader(tx);
+	for (const { at, isRow: _, ...want } of lines) {
 		const said = want.release.toLowerCase();
 		const found = known.filter(({ key, name }) => key === said || name.toLowerCase() === said);
 		const [release] = found;
@@ -150,8 +157,8 @@ async function resolveLines(
 			});
 			continue;
 		}
-		const entry = await readEntry(tx, release.key, want.line);
-		if (entry.ok) wants.push({ ...want, release: release.key });
+		const entry = await read(release.key, want.line);
+		if (entry.ok) wants.push({ ...want, release: release.key, additions: entry.value.additions });
 		else {
 			problems.push(
 				...entry.problems.map(({ message, remedy = 'Write it as on the entry line.' }) => ({
@@ -162,10 +169,39 @@ async function resolveLines(
 			);
 		}
 	}
+	if (problems.length > 0) return bad(problems);
+	const said = wants.map(({ additions: _, ...line }) => line);
+	const joined = lines.some(({ isRow }) => isRow) ? await joinRows(wants, read) : said;
 	// What does not fit would be read as nothing.
-	problems.push(...(problems.length === 0 ? checkAgainst(FriendLinesSchema, wants) : []));
-	return problems.length > 0 ? bad(problems) : good(wants);
+	const tooMuch = checkAgainst(FriendLinesSchema, joined);
+	return tooMuch.length > 0 ? bad(tooMuch) : good(joined);
 }
+
+/** Rows of a table, a card each, as lines of many cards: those of a release in one, where that means the same. */
+async function joinRows(
+	rows: readonly (FriendLine & { readonly additions: Additions })[],
+	read: ReturnType<typeof entryReader>
+): Promise<readonly FriendLine[]> {
+	const joined: FriendLine[] = [];
+	for (const [release, some] of group(rows, (row) => row.release)) {
+		const [first] = some;
+		if (!first) continue;
+		const line = some.map((row) => row.line).join(', ');
+		const entry = line.length <= MOST_LETTERS ? await read(release, line) : null;
+		const apart = countVersions(some.flatMap(({ additions }) => additions));
+		if (entry?.ok && deepEqual(countVersions(entry.value.additions), apart)) {
+			joined.push({ friend: first.friend, release, line });
+		} else joined.push(...some.map(({ additions: _, ...row }) => row));
+	}
+	return joined;
+}
+
+const countVersions = (additions: Additions) =>
+	rollup(
+		additions,
+		(same) => sum(same, ({ quantity }) => quantity),
+		({ version }) => version
+	);
 
 /** More of a card no friend is served from one pile. */
 const MOST_OF_A_CARD = 20;
@@ -176,9 +212,10 @@ export async function wantedByFriends(
 	keys: readonly string[]
 ): Promise<ReadonlyMap<string, readonly string[]>> {
 	const wanted = new Map<string, string[]>();
+	const read = entryReader(db);
 	for (const { friend, release, line } of await readPreference(db, LISTS.want)) {
 		if (!keys.includes(release)) continue;
-		const entry = await readEntry(db, release, line);
+		const entry = await read(release, line);
 		for (const { version, quantity } of entry.ok ? entry.value.additions : []) {
 			const cards = Array<string>(Math.min(quantity, MOST_OF_A_CARD)).fill(friend);
 			wanted.set(version, [...(wanted.get(version) ?? []), ...cards]);

@@ -9,10 +9,16 @@ import { ask } from '../send';
  */
 export function createNextSteps(journal: () => string) {
 	let mine = $state.raw<NextSteps | null>(null);
+	let asked = 0;
+	let answered = 0;
 	$effect(() => {
-		const at = journal();
+		journal();
+		const turn = ++asked;
 		void ask<NextSteps>('GET', '/api/journal/next').then((answer) => {
-			if (answer.ok && at === journal()) mine = answer.value;
+			// While things are done fast every answer is overtaken: each that is newer than the last is shown.
+			if (!answer.ok || turn < answered) return;
+			answered = turn;
+			mine = answer.value;
 		});
 	});
 	return {

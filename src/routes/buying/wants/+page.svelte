@@ -7,6 +7,7 @@
 	import { countOf } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import { createWantBook } from './want-book.svelte';
+	import SharedLinks from './SharedLinks.svelte';
 	import WantLine from './WantLine.svelte';
 
 	let { data, form } = $props();
@@ -63,6 +64,7 @@
 		<button class="btn btn-sm">Set</button>
 		<span class="text-sm quiet">{data.wants[0]?.search ?? ''}</span>
 	</form>
+	{#if data.role === 'owner'}<SharedLinks shared={data.shared} {book} />{/if}
 	<p role="status" class="mb-2 text-sm text-primary">{book.told}</p>
 	{#each parts as [name, wants], i (i)}
 		<section class="mb-5" aria-labelledby="part-{i}">

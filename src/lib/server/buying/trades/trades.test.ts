@@ -106,7 +106,7 @@ test('a friend’s lists are lines or CSV; what they name wrongly is told by lin
 	const { collection } = gulls;
 	const csv = 'Set,No.,Finish,Count\nGulls,1,,2\nGulls,3,Slate,';
 	expect((await setFriend(collection, 'Mara', { want: csv, give: '' })).ok).toBe(true);
-	expect((await view()).lists.want).toBe('Gulls: 1x2\nGulls: Slate 3');
+	expect((await view()).lists.want).toBe('Gulls: 1x2, Slate 3');
 	const bad = await setFriend(collection, 'Mara', {
 		want: 'Set,No.,Count\nGulls,,1\nGulls,2,none',
 		give: 'Gulls: 99\nNowhere: 1'
@@ -118,7 +118,7 @@ test('a friend’s lists are lines or CSV; what they name wrongly is told by lin
 		'give 2'
 	]);
 	expect((await setFriend(collection, ' ', { want: '', give: '' })).ok).toBe(false);
-	expect((await view()).lists.want).toBe('Gulls: 1x2\nGulls: Slate 3');
+	expect((await view()).lists.want).toBe('Gulls: 1x2, Slate 3');
 	await setFriend(collection, 'Mara', { want: '', give: '' });
 	expect((await view()).friends).toEqual([]);
 });

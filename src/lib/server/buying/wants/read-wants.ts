@@ -36,6 +36,9 @@ export interface NamedWant extends Want {
 	/** "41, Brass" */
 	readonly name: string;
 	readonly title: string;
+	/** Its number, empty for a card without; its finish and variant, empty for the regular one. */
+	readonly number: string;
+	readonly printing: string;
 	readonly release: string;
 	readonly releaseKey: string;
 	/** "Base, Brass" */
@@ -186,7 +189,7 @@ function wantNamer(known: readonly Release[], template: string) {
 		const found = of?.find(key);
 		if (!of || !found)
 			return {
-				...{ name: key, title: '', release: '', releaseKey: '', group: '', search: key },
+				...{ name: key, title: '', number: '', printing: '', release: '', releaseKey: '', group: '', search: key },
 				sheet: bareWant(key, '')
 			};
 		const { release, nameOf } = of;
@@ -197,6 +200,13 @@ function wantNamer(known: readonly Release[], template: string) {
 		) => list.find((each) => each.key === which)?.name ?? '';
 		return {
 			...nameOf(key),
+			number: card.number ?? '',
+			printing: [
+				nameIn(release.parallels, version.parallelKey),
+				nameIn(release.variants, version.variantKey)
+			]
+				.filter(Boolean)
+				.join(' '),
 			release: release.name,
 			releaseKey: release.key,
 			group: groupName(release, section, version.parallelKey),

@@ -26,7 +26,7 @@ export async function writeBackup(url: string, folder: string, name: BackupName)
 		await checkBackup(part);
 		await flush(part);
 		await rename(part, path);
-		await flush(folder);
+		await flushFolder(folder);
 		return path;
 	} catch (error) {
 		await rm(part, { force: true });
@@ -55,7 +55,11 @@ async function checkBackup(path: string): Promise<void> {
 	}
 }
 
-/** Waits until a file, or a folder with its names, is on the disk. */
+/** A name is on the disk when its folder is. Windows opens no folder, and keeps its names by itself. */
+async function flushFolder(path: string): Promise<void> {
+	if (process.platform !== 'win32') await flush(path);
+}
+
 async function flush(path: string): Promise<void> {
 	const file = await open(path, 'r');
 	try {

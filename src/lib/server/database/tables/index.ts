@@ -1,3 +1,4 @@
+export { passphrases, sessions, sharedLists } from './access.ts';
 export { binderGoals } from './binder-goals.ts';
 export { binderPockets } from './binder-pockets.ts';
 export { binders } from './binders.ts';

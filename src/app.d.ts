@@ -1,0 +1,12 @@
+import type { Role } from '$lib/schemas/role';
+
+declare global {
+	namespace App {
+		interface Locals {
+			/** Who asks; null: nobody who is known here. */
+			role: Role | null;
+			/** Whether one signs in here at all. */
+			isGuarded: boolean;
+		}
+	}
+}
