@@ -32,6 +32,7 @@ export const VIEWS = [
 	'/search?q=harbour',
 	'/journal',
 	'/journal/backups',
+	'/journal/access',
 	'/binders',
 	'/binders/1',
 	'/binders/2',

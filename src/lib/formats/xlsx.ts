@@ -17,6 +17,10 @@ export interface Sheet {
 /** What a workbook may unpack to, in bytes: a small file can be made to hold any amount. */
 const LARGEST_UNPACKED = 200 * 1024 * 1024;
 
+/** And how many times its own size: workbooks of text pack to a tenth, rarely to a fiftieth. Smaller ones may. */
+const MOST_TIMES_UNPACKED = 100;
+const SMALL_UNPACKED = 10 * 1024 * 1024;
+
 /** Whether a file is a ZIP archive, as an XLSX workbook is one. */
 export function isZip(bytes: Uint8Array): boolean {
 	return bytes[0] === 0x50 && bytes[1] === 0x4b && bytes[2] === 3 && bytes[3] === 4;
@@ -26,8 +30,12 @@ export function isZip(bytes: Uint8Array): boolean {
 export async function readXlsx(bytes: Uint8Array): Promise<Outcome<readonly Sheet[]>> {
 	const remedy = 'Save it again as XLSX, or as CSV (UTF-8).';
 	try {
-		if (unpackedSize(bytes) > LARGEST_UNPACKED) {
+		const unpacked = unpackedSize(bytes);
+		if (unpacked > LARGEST_UNPACKED) {
 			return bad([{ message: 'the workbook unpacks to more than 200 MB', remedy }]);
+		}
+		if (unpacked > SMALL_UNPACKED && unpacked > MOST_TIMES_UNPACKED * bytes.byteLength) {
+			return bad([{ message: 'the workbook unpacks to over a hundred times its size', remedy }]);
 		}
 		const wide = tooWide(bytes);
 		if (wide)

@@ -1,4 +1,4 @@
-import sharp from 'sharp';
+import { openPicture } from '../media/open-picture.ts';
 import {
 	conditionWorksheet,
 	faultRates,
@@ -109,8 +109,10 @@ async function pictureOf({ file, picture }: CentringRequest): Promise<Outcome<Pi
 		return bad([{ pointer: '/picture/pixels', message, remedy: 'Send all bytes, in base64.' }]);
 	}
 	if (file === undefined) return good(null);
+	const opened = await openPicture(Buffer.from(file, 'base64'), 200_000_000);
+	if (!opened.ok) return bad(opened.problems.map((problem) => ({ ...problem, pointer: '/file' })));
 	try {
-		const image = sharp(Buffer.from(file, 'base64'), { limitInputPixels: 200_000_000 });
+		const image = opened.value;
 		const { width, height } = await image.metadata();
 		const shrink = Math.min(1, Math.sqrt(MOST_PIXELS / (width * height)));
 		const { data, info } = await image

@@ -2,6 +2,7 @@ import { countVersionsAtMost } from '../../core/checklist/versions/count-version
 import type { Release } from '../../core/checklist/release.ts';
 import { resolveRelease } from '../../core/checklist/draft/resolve-release.ts';
 import { bad, good, type Outcome } from '../../core/problem.ts';
+import { repeated } from './repeated.ts';
 import { asDraft, type ChecklistFile } from '../../schemas/checklist.ts';
 
 /** The most versions that one checklist may have here. */
@@ -28,13 +29,15 @@ export function resolveChecklist(checklist: ChecklistFile, at = '/checklist'): O
 	return { ...outcome, problems };
 }
 
-/** The releases of several checklists; the problems of all of them at once. */
+/** The releases of several checklists, none of them twice; the problems of all of them at once. */
 export function resolveChecklists(
 	checklists: readonly ChecklistFile[]
 ): Outcome<readonly Release[]> {
 	const read = checklists.map((checklist, i) => resolveChecklist(checklist, `/checklists/${i}`));
-	const problems = read.flatMap((outcome) => (outcome.ok ? [] : outcome.problems));
-	return problems.length > 0
-		? bad(problems)
-		: good(read.flatMap((outcome) => (outcome.ok ? [outcome.value] : [])));
+	const releases = read.flatMap((outcome) => (outcome.ok ? [outcome.value] : []));
+	const problems = [
+		...read.flatMap((outcome) => (outcome.ok ? [] : outcome.problems)),
+		...(releases.length === read.length ? repeated('checklists', 'key', releases) : [])
+	];
+	return problems.length > 0 ? bad(problems) : good(releases);
 }

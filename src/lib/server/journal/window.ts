@@ -19,7 +19,7 @@ export async function answerWindow<Answer>(
 	answer: () => Answer | Promise<Answer>
 ): Promise<Answer> {
 	let window = windowOf(request.headers.get(WINDOW_NAME));
-	if (window === null && FORM.test(request.headers.get('content-type') ?? '')) {
+	if (window === null && isForm(request)) {
 		const reading = request.formData();
 		// What cannot be read is told by who asks for it.
 		const form = await reading.catch(() => null);
@@ -29,6 +29,10 @@ export async function answerWindow<Answer>(
 	}
 	return asking.run({ window }, answer);
 }
+
+/** The API takes no forms: its routes read bodies as they come, whatever they are called. */
+const isForm = ({ headers, url }: Request): boolean =>
+	FORM.test(headers.get('content-type') ?? '') && !new URL(url).pathname.startsWith('/api/');
 
 const windowOf = (said: unknown): WindowId | null =>
 	typeof said === 'string' && WINDOW_ID.test(said) ? said : null;

@@ -36,16 +36,37 @@ describe('photos', () => {
 
 	test.each<[string, () => Promise<Uint8Array>, RegExp]>([
 		['nothing', async () => new Uint8Array(), /empty/],
-		['text', async () => new TextEncoder().encode('hello'), /cannot be read/],
+		['text', async () => new TextEncoder().encode('hello'), /no picture/],
 		[
 			'a GIF',
 			() =>
 				sharp({ create: { width: 2, height: 2, channels: 3, background: 'red' } })
 					.gif()
 					.toBuffer(),
-			/this is gif/
+			/this is GIF/
 		],
-		['a cut-off JPEG', async () => (await jpeg()).subarray(0, 400), /cannot be read/],
+		['a cut-off JPEG', async () => (await jpeg()).subarray(0, 400), /damaged/],
+		[
+			'a drawing, which may name other files',
+			async () =>
+				new TextEncoder().encode(
+					'<?xml version="1.0"?><svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><image href="file:///etc/hostname"/></svg>'
+				),
+			/this is (XML|SVG)/
+		],
+		[
+			'a page that calls itself a picture',
+			async () => new TextEncoder().encode('<html><script>alert(1)</script></html>'),
+			/no picture/
+		],
+		[
+			'a small file of very many pixels',
+			() =>
+				sharp({ create: { width: 9000, height: 9000, channels: 3, background: 'red' } })
+					.png({ compressionLevel: 9 })
+					.toBuffer(),
+			/more than 60 million pixels/
+		],
 		['too much', async () => new Uint8Array(20 * 1024 * 1024 + 1), /larger than 20 MB/]
 	])('%s is refused with its reason', async (_, file, message) => {
 		const outcome = await preparePhoto(await file());

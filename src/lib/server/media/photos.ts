@@ -1,10 +1,10 @@
 import { asc, count, eq, inArray } from 'drizzle-orm';
 import { createHash } from 'node:crypto';
-import sharp from 'sharp';
 import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
 import { chunks } from '../database/chunks.ts';
 import type { Collection, Reader } from '../database/open.ts';
 import { copies, media, photos } from '../database/tables/index.ts';
+import { openPicture } from './open-picture.ts';
 import { makeChange, refused } from '../journal/change.ts';
 import type { PhotoSide } from '../../core/copies/photo-side.ts';
 import type { CopyId, PhotoId } from '../../core/row-id.ts';
@@ -12,7 +12,6 @@ import type { CopyId, PhotoId } from '../../core/row-id.ts';
 /** The largest file, in bytes, and the most pixels, that are taken in. */
 const LARGEST_PHOTO_BYTES = 20 * 1024 * 1024;
 const MOST_PIXELS = 60_000_000;
-const KINDS = ['jpeg', 'png', 'webp'];
 /** Sides of what is kept, in px. */
 const LONGEST_SIDE = 2000;
 const THUMBNAIL_SIDE = 320;
@@ -35,13 +34,10 @@ export async function preparePhoto(bytes: Uint8Array): Promise<Outcome<Picture>>
 	if (bytes.byteLength > LARGEST_PHOTO_BYTES) {
 		return refuse('the file is larger than 20 MB', 'Make it smaller first.');
 	}
+	const opened = await openPicture(bytes, MOST_PIXELS);
+	if (!opened.ok) return bad(opened.problems.map((problem) => ({ ...problem, field: 'photo' })));
 	try {
-		const source = sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
-		const { format } = await source.metadata();
-		if (!KINDS.includes(format)) {
-			return refuse(`this is ${format}`, 'Photos may be JPEG, PNG or WebP.');
-		}
-		const upright = source.rotate();
+		const upright = opened.value.rotate();
 		const fitted = (side: number) =>
 			upright
 				.clone()
@@ -58,7 +54,10 @@ export async function preparePhoto(bytes: Uint8Array): Promise<Outcome<Picture>>
 			thumbnail
 		});
 	} catch {
-		return refuse('this file cannot be read as a picture', 'Photos may be JPEG, PNG or WebP.');
+		return refuse(
+			'this picture is damaged, or has more than 60 million pixels',
+			'Photos may be JPEG, PNG or WebP.'
+		);
 	}
 }
 
