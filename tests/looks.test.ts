@@ -30,6 +30,11 @@ async function look(page: Page, url: string, path: string) {
 	await network.send('Network.enable');
 	await network.send('Network.setCacheDisabled', { cacheDisabled: true });
 	const sizes: Promise<number>[] = [];
+	const elsewhere: string[] = [];
+	page.on('request', (request) => {
+		const asked = request.url();
+		if (!asked.startsWith(`${url}/`) && !/^(data|blob):/.test(asked)) elsewhere.push(asked);
+	});
 	page.on('requestfinished', (request) => {
 		if (request.resourceType() !== 'script') return;
 		sizes.push(request.sizes().then(({ responseBodySize }) => responseBodySize));
@@ -40,6 +45,8 @@ async function look(page: Page, url: string, path: string) {
 	const bytes = (await Promise.all(sizes)).reduce((sum, size) => sum + size, 0);
 	expect.soft(bytes, `${path}: compressed script of the first load`).toBeLessThanOrEqual(130_000);
 	expect.soft(bytes, path).toBeGreaterThan(10_000);
+
+	expect.soft(elsewhere, `${path}: what other hosts are asked`).toEqual([]);
 
 	const width = await page.evaluate(() => document.documentElement.scrollWidth);
 	expect.soft(width, `${path}: width on a phone`).toBeLessThanOrEqual(390);

@@ -1,4 +1,4 @@
-import { zipSync } from 'fflate';
+import { unzipSync, zipSync } from 'fflate';
 import { readFileSync } from 'node:fs';
 import writeXlsxFile from 'write-excel-file/universal';
 import { describe, expect, test } from 'vitest';
@@ -7,7 +7,7 @@ import { checklistTable } from './checklist-csv.ts';
 import { readChecklistJson } from './checklist-json.ts';
 import { readChecklist } from './read-checklist.ts';
 import { guessColumns } from './table.ts';
-import { writeXlsx } from './xlsx.ts';
+import { readXlsx, writeXlsx } from './xlsx.ts';
 
 const given = { name: 'R', maker: 'M', year: '1994' };
 const demo = readChecklistJson(readFileSync('demo/signal-year-2019.checklist.json', 'utf8'));
@@ -102,4 +102,26 @@ test.each([
 	]
 ])('the header %j is guessed', (header, columns) => {
 	expect(guessColumns(header)).toEqual(columns);
+});
+
+test('a workbook holds no formula, whatever is written to it, and gives it back as it was', async () => {
+	const cells = ['=1+1', '+1', '-1', '@x', '=HYPERLINK("http://x")', "'=1", '\t=1'];
+	const bytes = await writeXlsx('Cards', [
+		['number', 'title'],
+		...cells.map((cell) => ['1', cell])
+	]);
+	const files = unzipSync(bytes);
+	const sheet = new TextDecoder().decode(files['xl/worksheets/sheet1.xml']);
+	expect(sheet).not.toMatch(/<f[ >]/);
+	const read = await readXlsx(bytes);
+	const rows = read.ok ? read.value[0]?.table.rows : [];
+	expect(rows?.map((row) => row.cells[1]?.trim())).toEqual(cells.map((cell) => cell.trim()));
+});
+
+test('a workbook that unpacks to many times its size is refused', async () => {
+	const files = { 'xl/worksheets/sheet1.xml': new Uint8Array(12 * 1024 * 1024) };
+	const read = await readXlsx(zipSync(files, { level: 9 }));
+	expect(read.ok ? [] : read.problems).toMatchObject([
+		{ message: 'the workbook unpacks to over a hundred times its size' }
+	]);
 });
