@@ -3,7 +3,10 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { startServer } from '../scripts/start-server.js';
-import { expect, open, PASSPHRASE, test } from './program.ts';
+import { expect, open, test } from './program.ts';
+
+const PASSPHRASE = 'a lamp in the window';
+test.use({ settings: { JADE_PASSPHRASE: PASSPHRASE } });
 
 /** A browser of somebody else. */
 const another = async (browser: Browser): Promise<Page> => (await browser.newContext()).newPage();
@@ -27,7 +30,7 @@ test('a server that others reach does not start without a passphrase', async () 
 });
 
 test('an owner changes, a viewer looks, a link shows what is looked for until it is withdrawn', async ({
-	guardedDemo: { url },
+	ownDemo: { url },
 	browser
 }) => {
 	const owner = await another(browser);

@@ -17,7 +17,6 @@ export interface Program {
 	output(): string;
 }
 
-export const PASSPHRASE = 'a lamp in the window';
 export const NOW = '1996-10-06T09:00:00.000Z';
 
 /** Runs the program on an empty folder, or on a copy of one. */
@@ -62,12 +61,12 @@ function demoFolder(): string {
 }
 
 interface Programs {
+	/** What else the environment says to the programs of a test. */
+	settings: Readonly<Record<string, string>>;
 	/** An empty collection. */
 	empty: Program;
 	/** The demo, for one test that changes it. */
 	ownDemo: Program;
-	/** The same, whose owner has the passphrase `PASSPHRASE`. */
-	guardedDemo: Program;
 }
 interface SharedPrograms {
 	/** The demo, shared by the tests of one file: they only look. */
@@ -75,11 +74,10 @@ interface SharedPrograms {
 }
 
 export const test = base.extend<Programs, SharedPrograms>({
-	empty: async ({ browserName: _ }, use) => run(use),
+	settings: [{}, { option: true }],
+	empty: async ({ browserName: _, settings }, use) => run(use, undefined, settings),
 	demo: [async ({ browserName: _ }, use) => run(use, demoFolder()), { scope: 'worker' }],
-	ownDemo: async ({ browserName: _ }, use) => run(use, demoFolder()),
-	guardedDemo: async ({ browserName: _ }, use) =>
-		run(use, demoFolder(), { JADE_PASSPHRASE: PASSPHRASE })
+	ownDemo: async ({ browserName: _, settings }, use) => run(use, demoFolder(), settings)
 });
 export { expect } from '@playwright/test';
 

@@ -48,7 +48,7 @@ const READERS: readonly [
 	['holdings', async (bytes) => (await readHoldings(bytes)).outcome, holdings],
 	[
 		'a list of offers',
-		async (bytes) => (await readOffers(bytes, { currency: 'EUR' })).outcome,
+		async (bytes) => (await readOffers(bytes, { currency: 'EUR', usualSet: '' })).outcome,
 		offers
 	],
 	['what a house graded', async (bytes) => readGradedTable(bytes), graded],

@@ -10,7 +10,7 @@ import { readHolderKinds } from '../places/keeping.ts';
 import { measureAnew } from '../places/measure-anew.ts';
 import { loadReleases } from '../releases/load-release.ts';
 import { problemsOf } from './check-copy-row.ts';
-import { fieldsAsRow, placeOf, type CopyFields } from './copy-rows.ts';
+import { fieldsAsRow, placeAsked, type CopyFields } from './copy-rows.ts';
 import { splitOff } from './split-off.ts';
 
 /** So many cards of a copy. */
@@ -67,7 +67,7 @@ export async function changePicked(
 							}),
 						{
 							...row,
-							...(version === undefined ? {} : placeOf(row.releaseId, version)),
+							...(version === undefined ? {} : placeAsked(row.releaseId, version)),
 							...fieldsAsRow(fields),
 							quantity
 						},
@@ -82,7 +82,7 @@ export async function changePicked(
 		const [row] = await tx.select().from(copies).where(eq(copies.id, copyId));
 		if (!row) throw new RangeError(`changePicked: copy ${copyId} went while it was changed`);
 		const said = {
-			...(version === undefined ? {} : placeOf(row.releaseId, version)),
+			...(version === undefined ? {} : placeAsked(row.releaseId, version)),
 			...fieldsAsRow(fields)
 		};
 		if (quantity < row.quantity) changed.push(await splitOff(record, tx, row, quantity, said));

@@ -1,4 +1,5 @@
 import { and, eq, inArray, sql, type SQL } from 'drizzle-orm';
+import { parseVersionKey } from '../../core/checklist/versions/version-key.ts';
 import type { CopyStatus } from '../../core/copies/copy-record.ts';
 import type { BoxId, CopyId, TrayId } from '../../core/row-id.ts';
 import type { Reader } from '../database/open.ts';
@@ -105,15 +106,17 @@ async function foundBy(db: Reader, words: string): Promise<SQL> {
 	const found = await search(db, words);
 	const cards = found
 		.filter(({ copy }) => copy === null)
-		.map(({ releaseKey, cardKey }) => `${releaseKey} ${cardKey}`);
-	const versions = found.flatMap(({ copy }) => copy?.version ?? []);
-	const list = (values: readonly string[]) =>
-		sql`(select value from json_each(${JSON.stringify(values)}))`;
-	return sql`(r.key || ' ' || "copies"."card_key" in ${list(cards)}
-		or r.key || '/' || "copies"."card_key"
-			|| case when "copies"."parallel_key" is null then '' else '~' || "copies"."parallel_key" end
-			|| case when "copies"."variant_key" is null then '' else '!' || "copies"."variant_key" end
-			in ${list(versions)})`;
+		.map(({ releaseKey, cardKey }) => [releaseKey, cardKey]);
+	const versions = found.flatMap(({ copy }) => {
+		const name = copy && parseVersionKey(copy.version);
+		return name ? [[name.release, name.card, name.parallel, name.variant]] : [];
+	});
+	const like = (names: readonly (readonly (string | null)[])[], and: SQL) =>
+		sql`select f.id from json_each(${JSON.stringify(names)}) n
+			join releases fr on fr.key = n.value ->> 0
+			join copies f on f.release_id = fr.id and f.card_key = n.value ->> 1 ${and}`;
+	const same = sql`and f.parallel_key is n.value ->> 2 and f.variant_key is n.value ->> 3`;
+	return sql`"copies"."id" in (${like(cards, sql``)} union ${like(versions, same)})`;
 }
 
 /** How many cards each of some copies is. */

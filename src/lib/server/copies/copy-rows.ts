@@ -28,6 +28,10 @@ export function placeOf(releaseId: ReleaseId, version: string) {
 	return { releaseId, cardKey, parallelKey, variantKey };
 }
 
+/** The same of what was sent: nothing where it is no key, which `problemsOf` tells. */
+export const placeAsked = (releaseId: ReleaseId, version: string) =>
+	parseVersionKey(version) === null ? { releaseId } : placeOf(releaseId, version);
+
 /** A copy with the release it is of; null where there is none. */
 export async function readCopy(db: Reader, id: CopyId) {
 	const [row] = await db.select().from(copies).where(eq(copies.id, id));

@@ -11,7 +11,7 @@ import type { Collection, Transaction } from '../database/open.ts';
 import { copies } from '../database/tables/index.ts';
 import { makeChange, refused } from '../journal/change.ts';
 import { loadRelease } from '../releases/load-release.ts';
-import { fieldsAsRow, placeOf, readCopy, type CopyFields } from './copy-rows.ts';
+import { fieldsAsRow, placeAsked, placeOf, readCopy, type CopyFields } from './copy-rows.ts';
 import { problemsOf } from './check-copy-row.ts';
 import { readCopies } from './read-copies.ts';
 import { splitOff } from './split-off.ts';
@@ -64,7 +64,7 @@ export function editCopy(
 		const { releaseId, release } = found;
 		const wanted = version ?? found.copy.version;
 		const [before] = await tx.select().from(copies).where(eq(copies.id, id));
-		const row = { ...placeOf(releaseId, wanted), ...fieldsAsRow(fields) };
+		const row = { ...placeAsked(releaseId, wanted), ...fieldsAsRow(fields) };
 		const problems = problemsOf(release, wanted, { ...before, ...row }, await readHolderKinds(tx));
 		if (problems.length > 0) return refused(problems);
 		await record.update(copies, id, row);

@@ -5,6 +5,7 @@ import { logOwned } from './log.ts';
 import { readCopies } from './read-copies.ts';
 import { listTrays, savePile } from './trays.ts';
 import { setSynonym } from './synonyms.ts';
+import { settlePrinting } from '../telling/second-pass.ts';
 import { undo } from '../journal/undo.ts';
 import { addVariantLine } from '../../core/checklist/outline/add-variant-line.ts';
 import { saveRelease } from '../checklists/save-release.ts';
@@ -72,6 +73,11 @@ describe('what is logged', () => {
 			ok: false
 		});
 		await editCopy(at.collection, id, { grade: 9.5, house: 'Lantern', note: 'sharp' });
+		for (const version of ['2', '', 'nix/base-1', 'gulls-1996/base-99', '__proto__']) {
+			expect(await editCopy(at.collection, id, {}, version)).toMatchObject({ ok: false });
+			const refused = await settlePrinting(at.collection, id, version, 1);
+			expect(refused).toMatchObject({ ok: false });
+		}
 		await removeCopy(at.collection, pile?.id ?? rowId(0));
 		expect(await at.copies()).toEqual(['base-1 1 near mint']);
 		for (let i = 0; i < 3; i++) await undo(at.collection);

@@ -7,6 +7,7 @@ import { createNews, type News } from './news.ts';
 import { checkFile, pathOfDatabase, standingOf } from './collection-file.ts';
 import { holdFile } from './hold-file.ts';
 import type { Settings } from './settings.ts';
+import { sqlLog } from './sql-log.ts';
 import { asStartProblem } from './start-problem.ts';
 import type { Upkeep } from './upkeep.ts';
 
@@ -57,7 +58,11 @@ export async function openDatabase(settings: Settings, upkeep: Upkeep): Promise<
 		// call waits, nobody is served.
 		const client = createClient({ url: settings.databaseUrl, timeout: 50 });
 		undo.push(() => closeClient(client));
-		const db = drizzle(client, { casing: 'snake_case' });
+		const { sqlLogFile } = settings;
+		const db = drizzle(client, {
+			casing: 'snake_case',
+			...(sqlLogFile === null ? {} : { logger: sqlLog(sqlLogFile) })
+		});
 		const write = writeQueue(client, db);
 		const news = createNews();
 		// What cannot be written is told now, not at the first change; another program that writes is waited for.

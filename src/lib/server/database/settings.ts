@@ -17,6 +17,8 @@ export interface Settings {
 	readonly isBeyondLoopback: boolean;
 	/** What the owner's passphrase is set to at start; null: it stays what it is. */
 	readonly passphrase: string | null;
+	/** Where statements are written down, for a test; null: nowhere. */
+	readonly sqlLogFile: string | null;
 	/** Load the demo world into an empty collection at start. */
 	readonly demo: boolean;
 }
@@ -31,6 +33,7 @@ export function readSettings(env: Readonly<Record<string, string | undefined>>):
 		databaseUrl: env.DATABASE_URL ?? pathToFileURL(resolve(dataFolder, 'jade.db')).href,
 		host,
 		isBeyondLoopback: !isLoopback(host),
+		sqlLogFile: env.JADE_SQL_LOG || null,
 		passphrase: env.JADE_PASSPHRASE || null,
 		fixedNow: env.JADE_NOW ?? null,
 		demo: env.JADE_DEMO === '1'

@@ -1,11 +1,11 @@
-import { asc, isNotNull, sql } from 'drizzle-orm';
 import { COLLECTIBLE_KINDS } from '../../core/checklist/beside-cards.ts';
 import { wholeSections } from '../../core/checklist/edition.ts';
 import type { Card } from '../../core/checklist/card.ts';
 import type { Evidence } from '../../core/checklist/confidence.ts';
 import { cardsOf, type Release } from '../../core/checklist/release.ts';
+import { distinctValues } from '../database/distinct-values.ts';
 import type { Reader } from '../database/open.ts';
-import { cards, copies } from '../database/tables/index.ts';
+import { cardSubjects, cards, copies } from '../database/tables/index.ts';
 import { loadRelease } from '../releases/load-release.ts';
 
 /** What the rules of a goal can be chosen from, seen from one release and further ones. */
@@ -22,22 +22,9 @@ export async function goalOptions(db: Reader, releaseKey: string, further: reado
 	const all = [home, ...others.flatMap((other) => other?.release ?? [])];
 	const nameIn = (release: Release, name: string) =>
 		release === home ? name : `${release.name}: ${name}`;
-	const subjects = await db.all<{ value: string }>(
-		sql`select distinct value from (select distinct subjects from ${cards} where subjects <> '[]'), json_each(subjects)
-			order by value limit 5000`
-	);
-	const groups = await db
-		.selectDistinct({ group: cards.group })
-		.from(cards)
-		.where(isNotNull(cards.group))
-		.orderBy(asc(cards.group))
-		.limit(5000);
-	const houses = await db
-		.selectDistinct({ house: copies.house })
-		.from(copies)
-		.where(isNotNull(copies.house))
-		.orderBy(asc(copies.house))
-		.limit(100);
+	const subjects = await distinctValues(db, cardSubjects.subject, 5000);
+	const groups = await distinctValues(db, cards.group, 5000);
+	const houses = await distinctValues(db, copies.house, 100);
 	const variants = new Set(all.flatMap((release) => release.variants.map(({ kind }) => kind)));
 	const listed = all.flatMap((release) => cardsOf(release).map((found) => ({ ...found, release })));
 	const parallels = new Map(
@@ -63,8 +50,8 @@ export async function goalOptions(db: Reader, releaseKey: string, further: reado
 			title,
 			section: nameIn(release, section.name)
 		})),
-		subjects: subjects.map(({ value }) => value),
-		groups: groups.flatMap(({ group }) => group ?? []),
+		subjects,
+		groups,
 		series: [
 			...new Set(
 				all.flatMap(({ sections }) =>
@@ -73,7 +60,7 @@ export async function goalOptions(db: Reader, releaseKey: string, further: reado
 			)
 		],
 		tags: tagsOf(listed.map(({ card }) => card)),
-		houses: houses.flatMap(({ house }) => house ?? []),
+		houses,
 		/** Kinds of things that are collected beside the cards. */
 		collectibles: COLLECTIBLE_KINDS.filter((kind) =>
 			all.some(({ collectibles = [] }) => collectibles.some((thing) => thing.kind === kind))

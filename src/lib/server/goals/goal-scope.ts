@@ -4,6 +4,7 @@ import { withAskedCollectibles } from '../../core/goal/with-asked-collectibles.t
 import { resolveRules, spansAll, type GoalChoice } from '../../core/goal/goal-rules.ts';
 import type { Reader } from '../database/open.ts';
 import { cards, releases, sections } from '../database/tables/index.ts';
+import { cardsOfSubject } from '../releases/read-subject.ts';
 import { loadReleases, type StoredRelease } from '../releases/load-release.ts';
 import type { ReleaseId } from '../../core/row-id.ts';
 
@@ -23,9 +24,7 @@ export async function releasesOf(
 	if (spansAll(resolved)) {
 		const { subject, group } = resolved;
 		const shows: SQL[] = [
-			...(subject === undefined
-				? []
-				: [sql`exists (select 1 from json_each(${cards.subjects}) where value = ${subject})`]),
+			...(subject === undefined ? [] : [inArray(cards.id, cardsOfSubject(db, subject))]),
 			...(group === undefined ? [] : [sql`${cards.group} = ${group}`])
 		];
 		const rows = await db

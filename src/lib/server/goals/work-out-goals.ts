@@ -1,4 +1,4 @@
-import { asc, desc } from 'drizzle-orm';
+import { asc, desc, inArray } from 'drizzle-orm';
 import type { Release } from '../../core/checklist/release.ts';
 import { isAtHand } from '../../core/copies/copy-record.ts';
 import { joinGoals, type JoinedGoals } from '../../core/binder/join-goals.ts';
@@ -93,26 +93,28 @@ async function takeGoals(
 	const asked = all.filter(({ goal, ids }) => isAsked(goal, ids));
 	const reach = new Set(asked.flatMap(({ ids }) => ids));
 	const load = keepLoaded(db);
-	const heldBy = await heldInBinders(db);
+	const competing = all.filter(
+		(goal) => asked.includes(goal) || (goal.keepsOwn && goal.ids.some((id) => reach.has(id)))
+	);
+	const heldBy = await heldInBinders(
+		db,
+		competing.map(({ goal }) => goal.id)
+	);
 	const taking = await Promise.all(
-		all
-			.filter(
-				(goal) => asked.includes(goal) || (goal.keepsOwn && goal.ids.some((id) => reach.has(id)))
-			)
-			.map(async (taken) => {
-				const { goal, keepsOwn } = taken;
-				const { releases, ids: read } = await loadGoalReleases(db, goal, load.releases);
-				const copies = await load.copies(read);
-				const state = { goal, releases, copies, ...scopeGoals(releases, goal.rules) };
-				return {
-					key: String(goal.id),
-					keepsOwn,
-					slots: state.slots,
-					held: heldBy(goal.id),
-					isWanted: asked.includes(taken),
-					state
-				};
-			})
+		competing.map(async (taken) => {
+			const { goal, keepsOwn } = taken;
+			const { releases, ids: read } = await loadGoalReleases(db, goal, load.releases);
+			const copies = await load.copies(read);
+			const state = { goal, releases, copies, ...scopeGoals(releases, goal.rules) };
+			return {
+				key: String(goal.id),
+				keepsOwn,
+				slots: state.slots,
+				held: heldBy(goal.id),
+				isWanted: asked.includes(taken),
+				state
+			};
+		})
 	);
 	const everything = new Map(
 		taking.flatMap(({ state }) => state.copies.map((copy) => [copy.id, copy] as const))
@@ -121,10 +123,17 @@ async function takeGoals(
 }
 
 /**
- * For each goal the slot in whose pocket a copy lies; of a pile in several pockets, the first. A pocket
+ * For each of some goals the slot in whose pocket a copy lies; of a pile in several pockets, the first. A pocket
  * serves all goals of its binder, but for one that names the goal that keeps it for itself.
  */
-async function heldInBinders(db: Reader): Promise<(goal: GoalId) => ReadonlyMap<string, string>> {
+async function heldInBinders(
+	db: Reader,
+	goalIds: readonly GoalId[]
+): Promise<(goal: GoalId) => ReadonlyMap<string, string>> {
+	const goalsOf = await goalsOfBinders(db);
+	const holding = [...goalsOf].flatMap(([id, held]) =>
+		held.some(({ goalId }) => goalIds.includes(goalId)) ? [id] : []
+	);
 	const rows = await db
 		.select({
 			copyId: binderPockets.copyId,
@@ -132,8 +141,8 @@ async function heldInBinders(db: Reader): Promise<(goal: GoalId) => ReadonlyMap<
 			slot: binderPockets.slotKey
 		})
 		.from(binderPockets)
+		.where(inArray(binderPockets.binderId, holding))
 		.orderBy(desc(binderPockets.id));
-	const goalsOf = await goalsOfBinders(db);
 	const held = new Map<GoalId, Map<string, string>>();
 	for (const { copyId, binderId, slot } of rows) {
 		const [key = slot, keeper] = slot.split('@');

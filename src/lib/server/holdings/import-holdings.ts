@@ -1,4 +1,4 @@
-import { asc, eq, inArray } from 'drizzle-orm';
+import { asc, count, eq, inArray } from 'drizzle-orm';
 import type { HoldingRow } from '../../core/holdings/holding-row.ts';
 import { matchHoldings, type HoldingsMatch } from '../../core/holdings/match-holdings.ts';
 import { matchSet } from '../../core/holdings/match-sets.ts';
@@ -127,9 +127,11 @@ function textOf(row: HoldingRow | undefined): Readonly<Record<string, string>> {
 	};
 }
 
-/** The rows that wait to be settled. */
-export async function listUnmatched(db: Reader) {
-	return db.select().from(unmatchedRows).orderBy(asc(unmatchedRows.id));
+/** The first rows that wait to be settled, and how many there are. */
+export async function listUnmatched(db: Reader, most: number) {
+	const rows = await db.select().from(unmatchedRows).orderBy(asc(unmatchedRows.id)).limit(most);
+	const [all] = await db.select({ waiting: count() }).from(unmatchedRows);
+	return { rows, waiting: all?.waiting ?? 0 };
 }
 
 /** Settles a row: the copies it stood for were logged otherwise, or it is given up. Undo brings it back. */

@@ -29,7 +29,7 @@ test('holdings come in as one step; rows that fit nothing wait, and are settled 
 		copies: 1,
 		unmatched: 2
 	});
-	const waiting = await listUnmatched(at.collection.db);
+	const { rows: waiting } = await listUnmatched(at.collection.db, 100);
 	expect(waiting.map(({ line, reason }) => `${line}: ${reason}`)).toEqual([
 		'3: Gulls has no 77',
 		'4: which release is "Unheard Of"?'
@@ -50,7 +50,7 @@ test('holdings come in as one step; rows that fit nothing wait, and are settled 
 	await undo(at.collection);
 	await undo(at.collection);
 	expect(await at.copies()).toEqual([]);
-	expect(await listUnmatched(at.collection.db)).toEqual([]);
+	expect(await listUnmatched(at.collection.db, 100)).toEqual({ rows: [], waiting: 0 });
 });
 
 test('rows of a set that is not there make release and card in one step; so do cards that a release lacks', async () => {
@@ -80,7 +80,7 @@ test('rows of a set that is not there make release and card in one step; so do c
 		row(6, { year: 'once', number: '1' })
 	];
 	await importHoldings(at.collection, 'list.csv', rows, {});
-	const ids = async () => (await listUnmatched(at.collection.db)).map(({ id }) => id);
+	const ids = async () => (await listUnmatched(at.collection.db, 100)).rows.map(({ id }) => id);
 	const all = await ids();
 	expect(await makeFromRows(at.collection, all)).toMatchObject({
 		ok: false,

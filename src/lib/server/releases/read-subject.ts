@@ -1,8 +1,8 @@
 import { group } from 'd3-array';
-import { and, asc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNotNull } from 'drizzle-orm';
 import { wholeSections } from '../../core/checklist/edition.ts';
 import type { Reader } from '../database/open.ts';
-import { cards, releases, sections } from '../database/tables/index.ts';
+import { cardSubjects, cards, releases, sections } from '../database/tables/index.ts';
 import { loadReleases } from './load-release.ts';
 import type { ReleaseId } from '../../core/row-id.ts';
 
@@ -19,12 +19,18 @@ export interface SubjectCard {
 	readonly group: string | null;
 }
 
+/** The ids of the listed cards that show a subject, for a query. */
+export const cardsOfSubject = (db: Reader, subject: string) =>
+	db
+		.select({ id: cardSubjects.cardId })
+		.from(cardSubjects)
+		.where(eq(cardSubjects.subject, subject));
+
 /**
  * Every card that shows a subject, over all releases, by year; a card may show several subjects.
  * Cards that an edition repeats follow those of their release.
  */
 export async function readSubject(db: Reader, subject: string): Promise<readonly SubjectCard[]> {
-	const shows = sql`exists (select 1 from json_each(${cards.subjects}) where value = ${subject})`;
 	const printed = await db
 		.select({
 			releaseId: releases.id,
@@ -40,7 +46,7 @@ export async function readSubject(db: Reader, subject: string): Promise<readonly
 		.from(cards)
 		.innerJoin(releases, eq(cards.releaseId, releases.id))
 		.innerJoin(sections, eq(cards.sectionId, sections.id))
-		.where(shows)
+		.where(inArray(cards.id, cardsOfSubject(db, subject)))
 		.orderBy(asc(releases.year), asc(cards.id));
 	const byRelease = group(printed, ({ releaseId }) => releaseId);
 	const repeated = await readRepeated(db, [...byRelease.keys()], subject);

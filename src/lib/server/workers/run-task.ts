@@ -17,6 +17,7 @@ const LONGEST_MS: Readonly<Record<TaskName, number>> = {
 	exportHoldings: 60_000,
 	holderView: 60_000,
 	finishView: 60_000,
+	offersView: 60_000,
 	readWants: 60_000,
 	tradesView: 60_000,
 	conditionView: 60_000,

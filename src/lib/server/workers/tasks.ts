@@ -29,6 +29,7 @@ import { fairLot, fairView } from '../buying/plan/fair-view.ts';
 import { planView, type PlanTold } from '../buying/plan/plan-view.ts';
 import type { PlanChoice } from '../buying/plan/read-problem.ts';
 import { tradesView, type TradeChoice } from '../buying/trades/trades-view.ts';
+import { offersView } from '../buying/offers/offers-view.ts';
 import { readWants } from '../buying/wants/read-wants.ts';
 import { compute } from '../compute/registry.ts';
 import { withReader } from '../database/open.ts';
@@ -53,7 +54,7 @@ import { printChecklist } from '../releases/print-checklist.ts';
 import { groupPhotos } from '../telling/group-photos.ts';
 import { printSecondPass } from '../telling/print-second-pass.ts';
 import { printTells } from '../telling/print-tells.ts';
-import type { BinderId, ListingId, OpeningId } from '../../core/row-id.ts';
+import type { BinderId, ListingId, OpeningId, SellerId } from '../../core/row-id.ts';
 
 /** What a computation answered: its value as JSON, or why there is none. */
 export type Computed =
@@ -173,6 +174,13 @@ export const TASKS = {
 		withReader(readSettings(process.env), (db) => openingView(db, id)),
 	tradesView: (choice: TradeChoice) =>
 		withReader(readSettings(process.env), (db) => tradesView(db, choice)),
+	offersView: ({
+		seller,
+		release
+	}: {
+		readonly seller: SellerId | null;
+		readonly release: string | null;
+	}) => withReader(readSettings(process.env), (db) => offersView(db, seller, release)),
 	readWants: () => withReader(readSettings(process.env), (db) => readWants(db)),
 	holderView: ({ most }: { readonly most: number }) =>
 		withReader(readSettings(process.env), (db) => holderView(db, most)),

@@ -2,21 +2,22 @@ import { fail, redirect } from '@sveltejs/kit';
 import { formatPostage } from '$lib/core/buying/offers/parse-postage';
 import { rowId } from '$lib/core/row-id';
 import { HubFormSchema, SellerFormSchema, SellerIdFormSchema } from '$lib/schemas/forms/buying';
-import { offersView } from '$lib/server/buying/offers/offers-view';
 import { removeSeller, saveHub, saveSeller } from '$lib/server/buying/sellers/edit-sellers';
 import { theCollection } from '$lib/server/collection';
 import { HUB } from '$lib/server/preferences/hub';
 import { readPreference } from '$lib/server/preferences/preferences';
 import { readFormOf } from '$lib/server/read-form';
+import { pageTask } from '$lib/server/workers/file-task';
 
-export const load = async ({ url, depends }) => {
+export const load = async ({ url, depends, request }) => {
 	depends('jade:copies');
 	const { db } = await theCollection();
 	const asked = url.searchParams.get('seller') ?? '';
 	const seller = /^[1-9]\d{0,14}$/.test(asked) ? rowId<'sellers'>(Number(asked)) : null;
+	const release = url.searchParams.get('release');
 	const hub = await readPreference(db, HUB);
 	return {
-		...(await offersView(db, seller, url.searchParams.get('release'))),
+		...(await pageTask('offersView', { seller, release }, request.signal)),
 		hub: hub && { ...hub, forwardingText: formatPostage(hub.forwarding, hub.currency) }
 	};
 };

@@ -20,8 +20,8 @@ const MOST_SHOWN = 100;
 
 export const load = async ({ depends }) => {
 	depends('jade:copies');
-	const unmatched = await listUnmatched((await theCollection()).db);
-	return { unmatched: unmatched.slice(0, MOST_SHOWN), waiting: unmatched.length };
+	const { rows, waiting } = await listUnmatched((await theCollection()).db, MOST_SHOWN);
+	return { unmatched: rows, waiting };
 };
 
 /** The list a form brings, with what was chosen for its columns and sets. */

@@ -1,5 +1,5 @@
 import { group, sum } from 'd3-array';
-import { asc, desc } from 'drizzle-orm';
+import { asc, desc, inArray, sql } from 'drizzle-orm';
 import { checkIn } from '../../../core/buying/orders/check-in.ts';
 import { shipNow, type ShipAdvice } from '../../../core/buying/orders/ship-now.ts';
 import type { Condition } from '../../../core/copies/condition.ts';
@@ -84,8 +84,24 @@ export async function ordersView(db: Reader, now: string): Promise<OrdersView> {
 	const isHere = ({ state }: OrderRow) => state === 'here';
 	const came = rows.filter(isHere);
 	const shown = [...rows.filter((row) => !isHere(row)), ...came.slice(0, SHOWN)];
+	// Of those that came long ago only what is still asked back counts.
+	const claimed = await db
+		.selectDistinct({ id: orderLines.orderId })
+		.from(orderLines)
+		.where(sql`${orderLines.settledOn} is null and ${orderLines.askedMinor} > 0`);
+	const open = new Set(claimed.map(({ id }) => id));
+	const told = [...shown, ...came.slice(SHOWN).filter(({ id }) => open.has(id))];
 	const allLines = group(
-		await db.select().from(orderLines).orderBy(asc(orderLines.id)),
+		await db
+			.select()
+			.from(orderLines)
+			.where(
+				inArray(
+					orderLines.orderId,
+					told.map(({ id }) => id)
+				)
+			)
+			.orderBy(asc(orderLines.id)),
 		({ orderId }) => orderId
 	);
 	const names = await nameVersions(
@@ -115,7 +131,7 @@ export async function ordersView(db: Reader, now: string): Promise<OrdersView> {
 		};
 	};
 	const underWay = rows.filter((row) => !isHere(row)).map(listed);
-	const all = came.map(listed);
+	const all = told.filter(isHere).map(listed);
 	const bids = await listBids(db);
 	const problems: Problem[] = [];
 	const total = (some: readonly { readonly minor: number; readonly currency: string }[]) =>
@@ -135,7 +151,7 @@ export async function ordersView(db: Reader, now: string): Promise<OrdersView> {
 			.orderBy(asc(releases.name)),
 		underWay: [...underWay].sort((a, b) => b.lateDays - a.lateDays),
 		here: all.slice(0, SHOWN),
-		earlier: Math.max(0, all.length - SHOWN),
+		earlier: Math.max(0, came.length - SHOWN),
 		bids,
 		committed: {
 			ordersMinor: total(underWay.map((order) => ({ ...order, minor: order.paidMinor }))),

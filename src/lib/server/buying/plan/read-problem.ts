@@ -1,4 +1,4 @@
-import { asc } from 'drizzle-orm';
+import { asc, count } from 'drizzle-orm';
 import { formatPostage } from '../../../core/buying/offers/parse-postage.ts';
 import type { BuyingProblem, PlanLimits } from '../../../core/buying/plan/compile-model.ts';
 import type { Problem } from '../../../core/problem.ts';
@@ -118,9 +118,11 @@ function withoutBids(
 /** A seller as lists show it. */
 export async function listSellers(db: Reader) {
 	const rows = await db.select().from(sellers).orderBy(asc(sellers.name));
-	const some = await db.select({ seller: offers.sellerId }).from(offers);
-	const counts = new Map<number, number>();
-	for (const { seller } of some) counts.set(seller, (counts.get(seller) ?? 0) + 1);
+	const some = await db
+		.select({ seller: offers.sellerId, offers: count() })
+		.from(offers)
+		.groupBy(offers.sellerId);
+	const counts = new Map(some.map((row) => [row.seller, row.offers]));
 	return rows.map((row) => ({
 		...row,
 		offers: counts.get(row.id) ?? 0,

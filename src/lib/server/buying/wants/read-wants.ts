@@ -189,7 +189,16 @@ function wantNamer(known: readonly Release[], template: string) {
 		const found = of?.find(key);
 		if (!of || !found)
 			return {
-				...{ name: key, title: '', number: '', printing: '', release: '', releaseKey: '', group: '', search: key },
+				...{
+					name: key,
+					title: '',
+					number: '',
+					printing: '',
+					release: '',
+					releaseKey: '',
+					group: '',
+					search: key
+				},
 				sheet: bareWant(key, '')
 			};
 		const { release, nameOf } = of;

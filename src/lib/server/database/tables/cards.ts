@@ -37,9 +37,6 @@ export const cards = sqliteTable(
 		index('cards_section').on(table.sectionId),
 		index('cards_group')
 			.on(table.group)
-			.where(sql`${table.group} is not null`),
-		index('cards_subjects')
-			.on(table.subjects)
-			.where(sql`${table.subjects} <> '[]'`)
+			.where(sql`${table.group} is not null`)
 	]
 );

@@ -67,6 +67,9 @@ export const copies = sqliteTable(
 	},
 	(table) => [
 		index('copies_version').on(table.releaseId, table.cardKey),
+		index('copies_house')
+			.on(table.house)
+			.where(sql`${table.house} is not null`),
 		index('copies_holder')
 			.on(table.holder)
 			.where(sql`${table.holder} is not null`),

@@ -61,7 +61,8 @@ export const submissionCards = sqliteTable(
 	},
 	(table) => [
 		index('submission_cards_submission').on(table.submissionId),
-		index('submission_cards_copy').on(table.copyId)
+		index('submission_cards_copy').on(table.copyId),
+		index('submission_cards_outing').on(table.outingId)
 	]
 );
 

@@ -5,6 +5,7 @@ export { binders } from './binders.ts';
 export { blockNotes } from './block-notes.ts';
 export { boxCards } from './box-cards.ts';
 export { boxes } from './boxes.ts';
+export { cardSubjects } from './card-subjects.ts';
 export { cards } from './cards.ts';
 export { copies } from './copies.ts';
 export { counterparts } from './counterparts.ts';

@@ -74,6 +74,9 @@ export const orderLines = sqliteTable(
 	(table) => [
 		index('order_lines_order').on(table.orderId),
 		index('order_lines_release').on(table.releaseId),
+		index('order_lines_claimed')
+			.on(table.orderId)
+			.where(sql`${table.settledOn} is null and ${table.askedMinor} > 0`),
 		check('order_lines_quantity', sql`${table.quantity} >= 1`)
 	]
 );

@@ -30,5 +30,9 @@ export const slipLines = sqliteTable(
 		setNumber: integer(),
 		state: text().$type<SlipState>().notNull()
 	},
-	(table) => [index('slip_lines_slip').on(table.slipId), index('slip_lines_copy').on(table.copyId)]
+	(table) => [
+		index('slip_lines_slip').on(table.slipId),
+		index('slip_lines_copy').on(table.copyId),
+		index('slip_lines_state').on(table.state, table.slipId)
+	]
 );
