@@ -11,3 +11,9 @@ export async function median(run: (i: number) => Promise<unknown>): Promise<numb
 	}
 	return times.sort((a, b) => a - b)[7] ?? 0;
 }
+
+/** The value that a share of all lies at or below; 0 for none. */
+export function percentile(values: readonly number[], share: number): number {
+	const sorted = [...values].sort((a, b) => a - b);
+	return sorted[Math.min(sorted.length - 1, Math.ceil(share * sorted.length) - 1)] ?? 0;
+}
