@@ -4,7 +4,8 @@ export default defineConfig({
 	testDir: 'tests',
 	testMatch: '**/*.test.ts',
 	globalSetup: './tests/load-demo.ts',
-	workers: 2,
+	// One more than there are cores: a test waits for its server or its browser a seventh of its time.
+	workers: 3,
 	fullyParallel: true,
 	// No figure is asserted by these: a busy machine may need three times as long as an idle one.
 	timeout: 150_000,

@@ -7,7 +7,7 @@ import { anyRequest, readRoutes, type AnyRequest, type Route } from './any-reque
 import { expect, test } from './program.ts';
 
 /** So many requests of each way to ask; JADE_FUZZ_RUNS for a long search, JADE_SEED for another one. */
-const RUNS = Number(process.env.JADE_FUZZ_RUNS ?? 3);
+const RUNS = Number(process.env.JADE_FUZZ_RUNS ?? 2);
 const SEED = Number(process.env.JADE_SEED ?? 1996);
 
 /** What would end the test itself (who may ask, the clock of attempts), lasts by design, or is told apart from its start. */

@@ -313,7 +313,7 @@ test('a copy is described, photographed, found again, and its steps are taken ba
 		mimeType: 'image/png',
 		buffer: Buffer.from('no picture')
 	});
-	await expect(page.getByRole('alert')).toContainText('cannot be read as a picture');
+	await expect(page.getByRole('alert')).toContainText('no picture that can be read');
 	await page.getByLabel('Add a photo').setInputFiles({
 		name: 'front.png',
 		mimeType: 'image/png',

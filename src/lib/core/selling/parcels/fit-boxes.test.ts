@@ -72,7 +72,7 @@ describe('boxes in a parcel', () => {
 					else expect(fitBoxes(boxes, size(parcel)).verdict).toBe('does not fit');
 				}
 			),
-			{ numRuns: 300 }
+			{ numRuns: Number(process.env.JADE_FUZZ_RUNS ?? 120) }
 		);
 	});
 
