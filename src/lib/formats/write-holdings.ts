@@ -60,9 +60,13 @@ export function holdingsTable(
 	return [[...HOLDING_COLUMNS], ...rows];
 }
 
-/** The same as CSV (RFC 4180). */
-export function formatHoldingsCsv(parts: Parameters<typeof holdingsTable>[0]): string {
-	return formatCsv(holdingsTable(parts));
+/** The same as CSV (RFC 4180); a further part of a file goes without the header. */
+export function formatHoldingsCsv(
+	parts: Parameters<typeof holdingsTable>[0],
+	hasHeader = true
+): string {
+	const rows = holdingsTable(parts).slice(hasHeader ? 0 : 1);
+	return rows.length === 0 ? '' : formatCsv(rows);
 }
 
 function money(minor: number | undefined, currency = 'EUR'): string {

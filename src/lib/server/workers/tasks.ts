@@ -35,7 +35,7 @@ import { compute } from '../compute/registry.ts';
 import { withReader } from '../database/open.ts';
 import { readSettings } from '../database/settings.ts';
 import { printComparison } from '../compare/compare-view.ts';
-import { exportHoldings } from '../holdings/export-holdings.ts';
+import { exportHoldingsCsv, exportHoldingsXlsx } from '../holdings/export-holdings.ts';
 import { holderView } from '../storage/holders/holder-view.ts';
 import { labelTexts, type LabelChoice } from '../storage/labels/label-texts.ts';
 import { previewLabels } from '../storage/labels/preview-labels.ts';
@@ -108,8 +108,9 @@ export const TASKS = {
 	}) => readHoldings(bytes, choice),
 	readOffers: ({ bytes, choice }: { readonly bytes: Uint8Array; readonly choice: OffersChoice }) =>
 		readOffers(bytes, choice),
-	exportHoldings: ({ form }: { readonly form: 'csv' | 'xlsx' }) =>
-		withReader(readSettings(process.env), (db) => exportHoldings(db, form)),
+	exportHoldingsCsv: ({ from }: { readonly from: number }) =>
+		withReader(readSettings(process.env), (db) => exportHoldingsCsv(db, from)),
+	exportHoldingsXlsx: () => withReader(readSettings(process.env), (db) => exportHoldingsXlsx(db)),
 	finishView: () => withReader(readSettings(process.env), (db) => finishView(db)),
 	/** A plan with all that stands beside it, as JSON. */
 	planBuying: ({ choice }: { readonly choice: PlanChoice }, tell: (told: PlanTold) => void) =>
