@@ -1,4 +1,4 @@
-import { createClient } from '@libsql/client';
+import { createClient, type Client, type InValue } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
@@ -23,6 +23,7 @@ import { readBoxes } from '../storage/room/read-storage.ts';
 import { readDividers } from '../storage/room/read-box.ts';
 import { makeSlip } from '../storage/slips/change-slips.ts';
 import { readSlip } from '../storage/slips/slips.ts';
+import { readSubject } from '../releases/read-subject.ts';
 import { search } from '../search/search.ts';
 import { readSettings } from './settings.ts';
 import { valueView } from '../worth/value/value-view.ts';
@@ -36,7 +37,10 @@ beforeEach(() => {
 afterEach(() => rmSync(folder, { recursive: true, force: true }));
 
 /** A collection as the first migrations made it, with what `statements` put in. */
-async function earlierCollection(migrations: number, statements: readonly string[]): Promise<void> {
+async function earlierCollection(
+	migrations: number,
+	fill: readonly string[] | ((client: Client) => Promise<void>)
+): Promise<void> {
 	const old = join(folder, 'drizzle');
 	cpSync('drizzle', old, { recursive: true });
 	const journalFile = join(old, 'meta', '_journal.json');
@@ -47,7 +51,8 @@ async function earlierCollection(migrations: number, statements: readonly string
 	);
 	const client = createClient({ url: pathToFileURL(join(folder, 'jade.db')).href });
 	await migrate(drizzle(client), { migrationsFolder: old });
-	for (const statement of statements) await client.execute(statement);
+	if (typeof fill === 'function') await fill(client);
+	else for (const statement of fill) await client.execute(statement);
 	client.close();
 }
 
@@ -211,3 +216,60 @@ test('what copies there are is summed up for worth, and prices stay as they were
 	expect(worth).toMatchObject({ copies: 4, unpriced: 1, totalMinor: 1500 });
 	await collection.close();
 });
+
+const VERSIONS = Array.from(
+	{ length: (JSON.parse(readFileSync('drizzle/meta/_journal.json', 'utf8')) as Journal).entries.length },
+	(_, i) => i + 1
+);
+interface Journal {
+	readonly entries: readonly unknown[];
+}
+
+/** What a row says, whatever else its table had then. */
+const ROWS: readonly (readonly [table: string, row: Readonly<Record<string, InValue>>])[] = [
+	['releases', { id: 1, key: 'r', name: 'Gull Row', maker: 'M', year: '1994', note: 'n' }],
+	['sections', { id: 1, release_id: 1, key: 'base', name: 'Base', kind: 'base' }],
+	['cards', { id: 1, release_id: 1, section_id: 1, key: 'base-1', number: '1', title: 'Ada', subjects: '["Ada Hale"]' }],
+	['cards', { id: 2, release_id: 1, section_id: 1, key: 'base-2', number: '2', title: 'Bram', position: 1 }],
+	['parallels', { id: 1, release_id: 1, key: 'brass', name: 'Brass', runs: '[{"sections":["base"]}]' }],
+	['goals', { id: 1, release_id: 1, name: 'All', rules: '{"preset":"complete"}', created_at: 't' }],
+	['copies', { id: 1, release_id: 1, card_id: 1, card_key: 'base-1', quantity: 2, condition: 'mint', logged_at: 't' }],
+	['copies', { id: 2, release_id: 1, card_id: 1, card_key: 'base-1', parallel_id: 1, parallel_key: 'brass', quantity: 1, logged_at: 't' }]
+];
+
+async function insertRows(client: Client): Promise<void> {
+	for (const [table, row] of ROWS) {
+		const { rows: columns } = await client.execute(`PRAGMA table_info(${table})`);
+		const said = columns.flatMap(({ name, notnull, dflt_value: usual, type }) => {
+			const value = row[String(name)];
+			if (value !== undefined) return [[String(name), value] as const];
+			if (notnull !== 1 || usual !== null) return [];
+			return [[String(name), type === 'integer' ? 0 : '[]'] as const];
+		});
+		if (said.length === 0) continue;
+		await client.execute({
+			sql: `INSERT INTO ${table} (${said.map(([name]) => name).join()}) VALUES (${said.map(() => '?').join()})`,
+			args: said.map(([, value]) => value)
+		});
+	}
+}
+
+test.each(VERSIONS)(
+	'a collection of migration %i opens with all that was in it, and goes on',
+	async (migrations) => {
+		await earlierCollection(migrations, insertRows);
+		for (const opening of ['first', 'again']) {
+			const collection = await openCollection(readSettings({ JADE_DATA: folder }));
+			const { db } = collection;
+			const owned = countOwned(await readCopies(db, rowId(1)));
+			expect(Object.fromEntries(owned), opening).toEqual({ 'r/base-1': 2, 'r/base-1~brass': 1 });
+			const release = (await loadRelease(db, 'r'))?.release;
+			expect(release?.sections[0]?.cards.map(({ title }) => title)).toEqual(['Ada', 'Bram']);
+			expect(await search(db, 'ada gull')).toMatchObject([{ title: 'Ada', owned: 3 }]);
+			expect(await readSubject(db, 'Ada Hale')).toMatchObject([{ cardKey: 'base-1' }]);
+			const goals = await db.all<{ goals: number }>('SELECT count(*) AS goals FROM goals');
+			expect((await listGoals(db)).length).toBe(goals[0]?.goals);
+			await collection.close();
+		}
+	}
+);
