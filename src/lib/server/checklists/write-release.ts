@@ -43,7 +43,10 @@ export async function writeRelease(
 			table,
 			plan.fresh.map((row) => ({ ...row, releaseId })) as never
 		);
-		for (const { id, row } of plan.changed) await record.update(table, id, row);
+		await record.updateMany<typeof table>(
+			table,
+			plan.changed.map(({ id, row }) => ({ id, values: row }))
+		);
 		return { gone: plan.gone, stored: [...old, ...(fresh as readonly StoredRow[])] };
 	};
 	const sectionPlan = await write(sections, rows.sections);

@@ -49,11 +49,13 @@ export async function addCopies(
 		known.quantity += addition.quantity;
 		more.set(name, known);
 	}
+	const grown: { readonly id: CopyId; readonly values: { readonly quantity: number } }[] = [];
 	for (const [name, { addition, quantity }] of more) {
 		const pile = piles.get(name);
-		if (pile) await record.update(copies, pile.id, { quantity: pile.quantity + quantity });
+		if (pile) grown.push({ id: pile.id, values: { quantity: pile.quantity + quantity } });
 		else addRow(name, addition, quantity);
 	}
+	await record.updateMany(copies, grown);
 	const added = await record.insert(copies, fresh);
 	return additions.map((addition, i) => {
 		const name = standsAlone(addition) ? i : pileName(addition);

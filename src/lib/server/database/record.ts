@@ -1,8 +1,10 @@
-import { eq, getTableColumns, inArray, sql, type Column, type SQL } from 'drizzle-orm';
+import { group } from 'd3-array';
+import { getTableColumns, inArray, sql, type Column, type SQL } from 'drizzle-orm';
 import { toSnakeCase } from 'drizzle-orm/casing';
 import { at } from '../../core/at.ts';
 import { chunks } from './chunks.ts';
 import type { Transaction } from './open.ts';
+import { readRows } from './read-rows.ts';
 import { nameOf, type JournalledTable, type Row, type RowChange } from './tables/journalled.ts';
 
 type NewRow<Table extends JournalledTable> = Table['$inferInsert'];
@@ -19,6 +21,11 @@ export interface Recorder {
 		id: number,
 		values: Partial<NewRow<Table>>
 	) => Promise<void>;
+	/** The same of many rows, each once: in a few statements, however many they are. */
+	readonly updateMany: <Table extends JournalledTable>(
+		table: Table,
+		rows: readonly { readonly id: number; readonly values: Partial<NewRow<Table>> }[]
+	) => Promise<void>;
 	readonly remove: (table: JournalledTable, ids: readonly number[]) => Promise<void>;
 }
 
@@ -26,6 +33,18 @@ export interface Recorder {
 const ROWS_A_STATEMENT = 5000;
 
 export function openRecorder(tx: Transaction, changes: RowChange[]): Recorder {
+	const updateMany: Recorder['updateMany'] = async (table, rows) => {
+		const ids = rows.map(({ id }) => id);
+		const before = await readById(tx, table, ids);
+		if (before.length < new Set(ids).size) {
+			const known = new Set(before.map(({ id }) => id));
+			const gone = ids.filter((id) => !known.has(id)).join(', ');
+			throw new RangeError(`update: no row ${gone} in ${nameOf(table)}`);
+		}
+		await updateRows(tx, table, rows);
+		if (before.length > 0)
+			changes.push({ table: nameOf(table), before, after: await readById(tx, table, ids) });
+	};
 	return {
 		async insert(table, rows) {
 			const after: Row[] = [];
@@ -34,17 +53,10 @@ export function openRecorder(tx: Transaction, changes: RowChange[]): Recorder {
 			if (after.length > 0) changes.push({ table: nameOf(table), before: [], after });
 			return after as never;
 		},
-		async update(table, id, values) {
-			const before = await readRows(tx, table, [id]);
-			if (before.length === 0) throw new RangeError(`update: no row ${id} in ${nameOf(table)}`);
-			await tx
-				.update(table)
-				.set(values as never)
-				.where(eq(table.id, id));
-			changes.push({ table: nameOf(table), before, after: await readRows(tx, table, [id]) });
-		},
+		update: (table, id, values) => updateMany(table, [{ id, values }]),
+		updateMany,
 		async remove(table, ids) {
-			const before = await readRows(tx, table, ids);
+			const before = await readById(tx, table, ids);
 			await deleteRows(tx, table, ids);
 			if (before.length > 0) changes.push({ table: nameOf(table), before, after: [] });
 		}
@@ -100,14 +112,57 @@ export async function insertRows(
 	return whole.map((row, i) => ({ ...row, id: (row.id as number | undefined) ?? at(ids, i) }));
 }
 
-async function readRows(
+/** Changes rows out of one JSON text for each set of columns that is said. */
+export async function updateRows(
+	tx: Transaction,
+	table: JournalledTable,
+	rows: readonly { readonly id: number; readonly values: Readonly<Record<string, unknown>> }[]
+): Promise<void> {
+	const columns = getTableColumns(table) as Readonly<Record<string, Column>>;
+	const said = rows.map(({ id, values }) => ({
+		id,
+		values: Object.entries(values).flatMap(([name, value]) => {
+			const column = columns[name];
+			return column === undefined || value === undefined ? [] : [{ column, value }];
+		})
+	}));
+	const alike = group(said, ({ values }) => values.map(({ column }) => column.name).join());
+	for (const same of alike.values()) {
+		const set = same[0]?.values ?? [];
+		if (set.length === 0) continue;
+		for (const some of chunks(same, ROWS_A_STATEMENT)) {
+			const list = some.map(({ id, values }) => [
+				id,
+				...values.map(({ column, value }) =>
+					value === null ? null : column.mapToDriverValue(value)
+				)
+			]);
+			const changed = set.map(
+				({ column: { name } }, i) =>
+					sql`${sql.identifier(toSnakeCase(name))} = ${sql.raw(`n.value ->> ${i + 1}`)}`
+			);
+			await tx.run(
+				sql`update ${table} set ${sql.join(changed, sql`, `)} from json_each(${JSON.stringify(list)}) n where ${table.id} = n.value ->> 0`
+			);
+		}
+	}
+}
+
+async function readById(
 	tx: Transaction,
 	table: JournalledTable,
 	ids: readonly number[]
 ): Promise<Row[]> {
 	const rows: Row[] = [];
 	for (const some of chunks(ids, 5000)) {
-		rows.push(...((await tx.select().from(table).where(inArray(table.id, some))) as Row[]));
+		rows.push(
+			...((await readRows(
+				tx,
+				table,
+				inArray(table.id, some),
+				sql`${table.id}`
+			)) as unknown as Row[])
+		);
 	}
 	return rows;
 }

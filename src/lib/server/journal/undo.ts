@@ -2,7 +2,7 @@ import { and, asc, desc, eq } from 'drizzle-orm';
 import { chunks } from '../database/chunks.ts';
 import type { Collection, Reader, Transaction } from '../database/open.ts';
 import { journal } from '../database/tables/index.ts';
-import { deleteRows, insertRows } from '../database/record.ts';
+import { deleteRows, insertRows, updateRows } from '../database/record.ts';
 import { JOURNALLED, type Row, type RowChange } from '../database/tables/journalled.ts';
 import type { StepId } from '../../core/row-id.ts';
 import { theWindow, type WindowId } from './window.ts';
@@ -112,10 +112,11 @@ export async function turn(
 	const gone = from.filter(({ id }) => !staying.has(id)).map(({ id }) => id);
 	await deleteRows(tx, target, gone);
 	const present = new Set(from.map(({ id }) => id));
-	for (const row of to.filter(({ id }) => present.has(id))) {
-		const { id, ...values } = row;
-		await tx.update(target).set(values).where(eq(target.id, id));
-	}
+	await updateRows(
+		tx,
+		target,
+		to.filter(({ id }) => present.has(id)).map(({ id, ...values }) => ({ id, values }))
+	);
 	const fresh = to.filter(({ id }) => !present.has(id));
 	for (const some of chunks(fresh, 500)) await insertRows(tx, target, some);
 }

@@ -23,9 +23,13 @@ export async function measureAnew(
 	const releaseIds = standing.map(({ releaseId }) => releaseId);
 	const swatchOf = await readSwatches(tx, releaseIds);
 	const factsOf = await readFacts(tx, keeping, releaseIds);
+	const leaving: number[] = [];
+	const changed: { readonly id: number; readonly values: { um: number; mg: number } }[] = [];
 	for (const { id, boxUse, ...row } of standing) {
 		const { use, um, mg } = keptAs(row, swatchOf(row), keeping, factsOf(row));
-		if (keeping.mustLeave(use, boxUse)) await record.remove(boxCards, [id]);
-		else if (um !== row.um || mg !== row.mg) await record.update(boxCards, id, { um, mg });
+		if (keeping.mustLeave(use, boxUse)) leaving.push(id);
+		else if (um !== row.um || mg !== row.mg) changed.push({ id, values: { um, mg } });
 	}
+	await record.remove(boxCards, leaving);
+	await record.updateMany(boxCards, changed);
 }

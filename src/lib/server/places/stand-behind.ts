@@ -17,11 +17,14 @@ export async function standBehind(
 	if (cards.length === 0) return;
 	const standing = await tx.select().from(boxCards).where(eq(boxCards.dividerId, dividerId));
 	const rowOf = new Map(standing.map((row) => [row.copyId, row]));
-	for (const [copyId, same] of group(cards, (card) => card.copyId)) {
-		const quantity = sum(same, (card) => card.quantity);
-		const row = rowOf.get(copyId);
-		if (row) await record.update(boxCards, row.id, { quantity: row.quantity + quantity });
-	}
+	await record.updateMany(
+		boxCards,
+		[...group(cards, (card) => card.copyId)].flatMap(([copyId, same]) => {
+			const quantity = sum(same, (card) => card.quantity);
+			const row = rowOf.get(copyId);
+			return row ? [{ id: row.id, values: { quantity: row.quantity + quantity } }] : [];
+		})
+	);
 	// Cards of one copy may come for several sets: the first and doubles among the same strays.
 	const fresh = [...group(cards, ({ copyId }) => copyId).values()]
 		.map((same) => ({ ...at(same, 0), quantity: sum(same, ({ quantity }) => quantity) }))

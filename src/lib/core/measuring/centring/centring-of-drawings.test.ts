@@ -52,6 +52,9 @@ async function pictureOf(drawn: Drawing) {
 	return { widthPx, heightPx, pixels: new Uint8Array(raw.data) };
 }
 
+/** So many drawings; JADE_FUZZ_RUNS for a long search. */
+const RUNS = Number(process.env.JADE_FUZZ_RUNS ?? 30);
+
 test('for all drawings: within half a percentage point, or within what it says it may be off, or it says that it cannot', async () => {
 	let measured = 0;
 	await fc.assert(
@@ -75,7 +78,7 @@ test('for all drawings: within half a percentage point, or within what it says i
 				expect(Math.abs(percent - truth)).toBeLessThanOrEqual(Math.max(0.5, offBy));
 			}
 		}),
-		{ numRuns: Number(process.env.JADE_FUZZ_RUNS ?? 30), seed: 17 }
+		{ numRuns: RUNS, seed: 17 }
 	);
-	expect(measured).toBeGreaterThan(50);
+	expect(measured).toBeGreaterThan(0.83 * RUNS);
 });

@@ -30,15 +30,17 @@ export function setHolders(
 		}
 		const holders = await readHolderKinds(tx);
 		const uses: SupplyUse[] = [];
-		const changed: CopyId[] = [];
+		const changed: { readonly id: CopyId; readonly values: { readonly holder: string | null } }[] =
+			[];
 		for (const { copyId, to } of moves) {
 			const row = rowOf.get(copyId);
 			if (!row || row.holder === to) continue;
-			await record.update(copies, copyId, { holder: to });
-			changed.push(row.id);
+			changed.push({ id: row.id, values: { holder: to } });
 			uses.push(...holderUses({ from: row.holder, to, quantity: row.quantity }, holders));
 		}
-		for (const some of chunks(changed, 5000)) await measureAnew(record, tx, some);
+		await record.updateMany(copies, changed);
+		const ids = changed.map(({ id }) => id);
+		for (const some of chunks(ids, 5000)) await measureAnew(record, tx, some);
 		await useSupplies(record, tx, uses);
 		const label =
 			moves.length === 1

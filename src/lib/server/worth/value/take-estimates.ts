@@ -89,11 +89,13 @@ export function takeEstimates(
 ): Promise<Outcome<{ readonly copies: number }>> {
 	return makeChange(collection, async (record, tx) => {
 		const { currency, values } = await newValues(tx, collection.now().slice(0, 10));
-		for (const { id, valueMinor, valueOn } of values) {
-			await record.update(copies, id, {
-				...{ valueMinor, valueOn, currency, valueSource: PRICE_BOOK }
-			});
-		}
+		await record.updateMany(
+			copies,
+			values.map(({ id, valueMinor, valueOn }) => ({
+				id,
+				values: { valueMinor, valueOn, currency, valueSource: PRICE_BOOK }
+			}))
+		);
 		return { value: good({ copies: values.length }), label: 'Values from the price book' };
 	});
 }
