@@ -114,3 +114,16 @@ test('a choice of theme stays, and the drag of a tile does not select text', asy
 	await page.getByRole('button', { name: 'Light theme' }).click();
 	await expect(page.locator('html')).toHaveAttribute('data-theme', 'jade-day');
 });
+
+test('an address that leads nowhere says so, and where to go on', async ({ page, demo }) => {
+	for (const path of ['/releases/nix', '/goals/999', '/binders/999', '/no-such-view']) {
+		expect((await page.goto(demo.url + path))?.status(), path).toBe(404);
+		await page.waitForFunction(() => window.jadeEarly === undefined);
+		await expect(page.getByRole('heading', { level: 1 })).toHaveText('There is nothing here');
+		await expect(page.getByRole('link', { name: 'Search', exact: true }).last()).toBeVisible();
+		await page.evaluate(axe.source);
+		expect(await findings(page, { type: 'tag', values: WCAG }), path).toEqual([]);
+	}
+	await page.getByRole('main').getByRole('link', { name: 'Journal' }).click();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Journal');
+});
