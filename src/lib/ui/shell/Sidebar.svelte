@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Ellipsis from '@lucide/svelte/icons/ellipsis';
 	import { resolve } from '$app/paths';
+	import Brand from './Brand.svelte';
 	import { isCurrent, MENU } from './menu';
 
 	let { pathname }: { pathname: string } = $props();
@@ -25,13 +26,7 @@
 		aria-hidden="true"
 		tabindex="-1"
 	>
-		<svg viewBox="0 0 32 32" class="size-6"
-			><rect width="32" height="32" rx="6" class="fill-primary" /><path
-				d="M8 7h7v18H8zM17 7h7v18h-7z"
-				class="fill-base-200"
-			/><path d="M16 6v20" class="stroke-accent" stroke-width="2" /></svg
-		>
-		Jade Binder
+		<Brand />
 	</a>
 	{#snippet entry({ path, name, icon: Icon }: (typeof MENU)[number])}
 		{@const current = isCurrent(path, pathname)}
