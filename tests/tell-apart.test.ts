@@ -111,7 +111,7 @@ test('photos of a number are compared; the trainer asks and keeps the score; pac
 		buffer: Buffer.from('no picture')
 	});
 	await page.getByRole('button', { name: 'Add it' }).click();
-	await expect(page.getByRole('alert')).toContainText('cannot be read as a picture');
+	await expect(page.getByRole('alert')).toContainText('no picture that can be read');
 	await page.getByRole('link', { name: 'Compare all photos' }).click();
 	await expect(page.getByText('1 number may have another picture')).toBeVisible();
 
