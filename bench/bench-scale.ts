@@ -21,7 +21,6 @@ const R = 'r-500';
 const VIEWS = [
 	...['/', '/releases', `/releases/${R}`, `/releases/${R}/cards/base-7`, '/releases/year/1960'],
 	...[
-		'/releases/subjects/Keeper%2027',
 		`/releases/compare?left=${R}&right=r-501`,
 		'/goals',
 		'/goals/1',
@@ -37,8 +36,7 @@ const VIEWS = [
 	],
 	...[
 		'/boxes',
-		'/boxes/1',
-		'/boxes/plan',
+			'/boxes/plan',
 		'/boxes/slips',
 		'/boxes/questions',
 		'/boxes/holders',
@@ -190,7 +188,7 @@ async function measure({ url, pid }: Server, folder: string): Promise<void> {
 	console.log(
 		`stand all of it: ${((performance.now() - start) / 1000).toFixed(1)} s, others wait ${watch.largest().toFixed(0)} ms`
 	);
-	for (const view of ['/boxes', '/boxes/1', '/boxes/plan', '/boxes/slips'])
+	for (const view of ['/boxes', '/boxes/plan', '/boxes/slips'])
 		await row(`${view}, all standing`, VIEW_MS, () => ask('GET', view));
 	await row(
 		'put-away slip of what was just logged',
@@ -201,7 +199,7 @@ async function measure({ url, pid }: Server, folder: string): Promise<void> {
 		},
 		5
 	);
-	watch.end();
+	await watch.end();
 	const status = readFileSync(`/proc/${pid}/status`, 'utf8');
 	console.log(
 		`memory of the server: ${memory(status, 'VmRSS')} MB now, ${memory(status, 'VmHWM')} MB at most`
