@@ -20,12 +20,7 @@ const RUNS = 20;
 const R = 'r-500';
 const VIEWS = [
 	...['/', '/releases', `/releases/${R}`, `/releases/${R}/cards/base-7`, '/releases/year/1960'],
-	...[
-		`/releases/compare?left=${R}&right=r-501`,
-		'/goals',
-		'/goals/1',
-		'/goals/2'
-	],
+	...[`/releases/compare?left=${R}&right=r-501`, '/goals', '/goals/1', '/goals/2'],
 	...['/goals/1/wants', `/log?release=${R}`, '/log/pile', '/log/holdings', '/search?q=keeper%2027'],
 	...[
 		`/tell-apart?of=${R}/base&of=${R}/base~p1`,
@@ -36,7 +31,7 @@ const VIEWS = [
 	],
 	...[
 		'/boxes',
-			'/boxes/plan',
+		'/boxes/plan',
 		'/boxes/slips',
 		'/boxes/questions',
 		'/boxes/holders',
