@@ -5,8 +5,6 @@ declare global {
 		interface Locals {
 			/** Who asks; null: nobody who is known here. */
 			role: Role | null;
-			/** Whether one signs in here at all. */
-			isGuarded: boolean;
 		}
 	}
 }

@@ -41,13 +41,8 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const readForm = event.request.formData.bind(event.request);
 	event.request.formData = () =>
 		readForm().catch(() => error(400, 'The form that was sent cannot be read.'));
-	const { role, isGuarded } = await whoAsks(
-		await theCollection(),
-		readSettings(process.env),
-		event
-	);
+	const role = await whoAsks(await theCollection(), readSettings(process.env), event);
 	event.locals.role = role;
-	event.locals.isGuarded = isGuarded;
 	const refused = refusal(role, event);
 	if (refused) return refused;
 	const theme = readTheme(event.cookies);

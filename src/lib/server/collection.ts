@@ -86,7 +86,10 @@ async function exchange(present: Collection, backup: string, path: string) {
 		await present.close();
 		putBack = await putInPlace(backup, path);
 		const collection = await open();
-		await carry(collection);
+		await carry(collection).catch(async (error: unknown) => {
+			await collection.close();
+			throw error;
+		});
 		await rm(`${path}.before`, { force: true });
 		return { collection, problem: null };
 	} catch (error) {

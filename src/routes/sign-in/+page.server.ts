@@ -9,10 +9,10 @@ import { ownPath } from '$lib/server/own-path';
 import { readFormOf } from '$lib/server/read-form';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = ({ url, locals: { role, isGuarded } }) => {
+export const load: PageServerLoad = ({ url, locals: { role } }) => {
 	const to = ownPath(url.searchParams.get('to') ?? '/', url);
 	if (role === 'owner') redirect(303, to);
-	return { to, isGuarded };
+	return { to };
 };
 
 const ask = createAttempts();

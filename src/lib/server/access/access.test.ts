@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { readdirSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { describe, expect, it } from 'vitest';
+import type { Collection } from '../database/open.ts';
 import { withCollection } from '../collection.fixture.ts';
 import { readSettings } from '../database/settings.ts';
 import { StartProblem } from '../database/start-problem.ts';
@@ -10,7 +11,7 @@ import { createAttempts, MOST_ATTEMPTS } from './attempts.ts';
 import { carryAccess } from './carry-access.ts';
 import { mayAsk } from './may-ask.ts';
 import { guardedRoles, removePassphrase, roleOfPassphrase, setPassphrase } from './passphrases.ts';
-import { endSession, roleOfSession, startSession } from './sessions.ts';
+import { endSession, readSession, startSession } from './sessions.ts';
 import { findShared, listShared, shareList, withdrawList } from './shared-lists.ts';
 import { rowId } from '../../core/row-id.ts';
 
@@ -53,6 +54,9 @@ describe('what a role may ask', () => {
 	});
 });
 
+const roleOf = async (collection: Collection, token: string) =>
+	(await readSession(collection, token))?.role ?? null;
+
 describe('passphrases, sessions and links', () => {
 	const test = withCollection();
 
@@ -81,25 +85,26 @@ describe('passphrases, sessions and links', () => {
 		const other = await startSession(collection, 'viewer');
 		const kept = JSON.stringify(await collection.db.all('SELECT * FROM sessions'));
 		expect(kept).not.toContain(token);
-		expect(await roleOfSession(collection, `${token}x`)).toBeNull();
+		expect(await roleOf(collection, `${token}x`)).toBeNull();
 		// Used on the twentieth day, it is still good on the fiftieth, and not after it.
 		test.now = '1996-10-25T18:30:00.000Z';
-		expect(await roleOfSession(collection, token)).toBe('owner');
+		expect(await readSession(collection, token)).toEqual({ role: 'owner', isRenewed: true });
+		expect(await readSession(collection, token)).toEqual({ role: 'owner', isRenewed: false });
 		test.now = '1996-11-24T18:30:00.000Z';
-		expect(await roleOfSession(collection, token)).toBe('owner');
-		expect(await roleOfSession(collection, other)).toBeNull();
+		expect(await roleOf(collection, token)).toBe('owner');
+		expect(await roleOf(collection, other)).toBeNull();
 		test.now = '1997-01-01T00:00:00.000Z';
-		expect(await roleOfSession(collection, token)).toBeNull();
+		expect(await roleOf(collection, token)).toBeNull();
 		const last = await startSession(collection, 'owner');
 		await setPassphrase(collection, 'owner', 'a longer walk');
-		expect(await roleOfSession(collection, last)).toBeNull();
+		expect(await roleOf(collection, last)).toBeNull();
 		const [mine, theirs] = [
 			await startSession(collection, 'owner'),
 			await startSession(collection, 'owner')
 		];
 		await endSession(collection, mine);
-		expect(await roleOfSession(collection, mine)).toBeNull();
-		expect(await roleOfSession(collection, theirs)).toBe('owner');
+		expect(await roleOf(collection, mine)).toBeNull();
+		expect(await roleOf(collection, theirs)).toBe('owner');
 	});
 
 	it('are carried over where a backup takes the place: what was withdrawn stays so', async () => {

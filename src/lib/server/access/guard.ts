@@ -5,23 +5,24 @@ import type { Settings } from '../database/settings.ts';
 import { problemResponse } from '../problem-document.ts';
 import { mayAsk } from './may-ask.ts';
 import { guardedRoles } from './passphrases.ts';
-import { roleOfSession, SESSION_DAYS } from './sessions.ts';
+import { readSession, SESSION_DAYS } from './sessions.ts';
 
 const COOKIE = 'jade_session';
 
 /** What a browser keeps of its session: no script reads it, and no other site's page sends it. */
-export const sessionCookie = (cookies: Cookies, url: URL) => ({
-	read: () => cookies.get(COOKIE) ?? null,
-	keep: (token: string) =>
-		cookies.set(COOKIE, token, {
-			...{ path: '/', httpOnly: true, sameSite: 'strict', secure: url.protocol === 'https:' },
-			maxAge: SESSION_DAYS * 86_400
-		}),
-	forget: () =>
-		cookies.delete(COOKIE, {
-			...{ path: '/', httpOnly: true, sameSite: 'strict', secure: url.protocol === 'https:' }
-		})
-});
+export function sessionCookie(cookies: Cookies, { protocol }: URL) {
+	const kept = {
+		path: '/',
+		httpOnly: true,
+		sameSite: 'strict',
+		secure: protocol === 'https:'
+	} as const;
+	return {
+		read: () => cookies.get(COOKIE) ?? null,
+		keep: (token: string) => cookies.set(COOKIE, token, { ...kept, maxAge: SESSION_DAYS * 86_400 }),
+		forget: () => cookies.delete(COOKIE, kept)
+	};
+}
 
 /**
  * Who asks: the owner where no passphrase is set and the server is reached from this machine alone, else whoever the session says;
@@ -31,12 +32,15 @@ export async function whoAsks(
 	collection: Collection,
 	settings: Pick<Settings, 'isBeyondLoopback'>,
 	{ cookies, url }: Pick<RequestEvent, 'cookies' | 'url'>
-): Promise<{ readonly role: Role | null; readonly isGuarded: boolean }> {
+): Promise<Role | null> {
 	const isGuarded =
 		settings.isBeyondLoopback || (await guardedRoles(collection.db)).includes('owner');
-	if (!isGuarded) return { role: 'owner', isGuarded };
-	const token = sessionCookie(cookies, url).read();
-	return { role: token === null ? null : await roleOfSession(collection, token), isGuarded };
+	if (!isGuarded) return 'owner';
+	const cookie = sessionCookie(cookies, url);
+	const token = cookie.read();
+	const session = token === null ? null : await readSession(collection, token);
+	if (token !== null && session?.isRenewed) cookie.keep(token);
+	return session?.role ?? null;
 }
 
 /**

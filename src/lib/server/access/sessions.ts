@@ -23,19 +23,25 @@ export async function startSession({ write, now }: Collection, role: Role): Prom
 	return token;
 }
 
-/** The role of a session that goes on; null: there is none. Once a day it is noted that it was used. */
-export async function roleOfSession(
+/** A session that goes on. */
+export interface Session {
+	readonly role: Role;
+	/** It was noted now that it was used, as once a day: the browser keeps it for as long again. */
+	readonly isRenewed: boolean;
+}
+
+/** The session of what a browser keeps; null: there is none, or it was not used for too long. */
+export async function readSession(
 	{ db, write, now }: Collection,
 	token: string
-): Promise<Role | null> {
+): Promise<Session | null> {
 	const is = eq(sessions.tokenHash, hashOf(token));
 	const [session] = await db.select().from(sessions).where(is);
 	const at = now();
 	if (!session || session.seenAt < before(at, SESSION_DAYS)) return null;
-	if (session.seenAt < before(at, 1)) {
-		await write((tx) => tx.update(sessions).set({ seenAt: at }).where(is));
-	}
-	return session.role;
+	const isRenewed = session.seenAt < before(at, 1);
+	if (isRenewed) await write((tx) => tx.update(sessions).set({ seenAt: at }).where(is));
+	return { role: session.role, isRenewed };
 }
 
 /** Ends one session, or all of them. */
