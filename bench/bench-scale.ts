@@ -179,7 +179,9 @@ async function measure({ url, pid }: Server, folder: string): Promise<void> {
 	}
 	watch.reset();
 	const start = performance.now();
-	await act('/boxes/plan?/stand').catch((error: unknown) => console.log('stand', String(error)));
+	await ask('POST', '/api/boxes/stand', {}).catch((error: unknown) =>
+		console.log('stand', String(error))
+	);
 	console.log(
 		`stand all of it: ${((performance.now() - start) / 1000).toFixed(1)} s, others wait ${watch.largest().toFixed(0)} ms`
 	);

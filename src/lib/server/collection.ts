@@ -19,7 +19,10 @@ import { goalsWithoutNext } from './goals/read-goals.ts';
 import { refreshProgress } from './goals/refresh-progress.ts';
 import { releasesWithoutTotals } from './releases/refresh-totals.ts';
 import { openCollection } from './upkeep/open-collection.ts';
-import { runTask } from './workers/run-task.ts';
+import { moveSteps, weighMove, type JournalMove } from './journal/move-steps.ts';
+import type { Step } from './journal/undo.ts';
+import type { ChangeName, Changes, TellChange } from './workers/changes.ts';
+import { runChange, runTask } from './workers/run-task.ts';
 
 let opening: Promise<Collection> | undefined;
 
@@ -43,6 +46,39 @@ async function openFirst(): Promise<Collection> {
 
 /** In a worker: it takes a second for a hundred megabytes. */
 export const writeAside: WriteBackup = (folder, name) => runTask('writeBackup', { folder, name });
+
+type ValueOf<Written> = Written extends { readonly kind: 'done'; readonly value: infer Value }
+	? Value
+	: never;
+
+/**
+ * Makes a change in a worker, so that nobody waits for it but the caller and the changes after it.
+ *
+ * @param tell is told how far it is
+ * @throws TooMuch when it was given up: then nothing of it was written
+ */
+export async function changeAside<Name extends ChangeName>(
+	change: Name,
+	argument: Parameters<Changes[Name]>[0]['argument'],
+	signal?: AbortSignal,
+	tell?: TellChange
+): Promise<ValueOf<Awaited<ReturnType<Changes[Name]>>>> {
+	const { aside, news } = await theCollection();
+	const written = await runChange(change, argument, aside, signal, tell);
+	if (written.kind === 'unwritten') error(written.why.status, written.why.message);
+	for (const announcement of written.told) news.tell(announcement);
+	return written.value as ValueOf<Awaited<ReturnType<Changes[Name]>>>;
+}
+
+/** Bytes of the journal that are read, and turned, while others wait: some 20 ms. */
+const LIGHT_MOVE = 500_000;
+
+/** Undo and redo, of whatever size: what is large is done in a worker. */
+export async function moveJournal(asked: JournalMove): Promise<Outcome<Step>> {
+	const collection = await theCollection();
+	const bytes = await weighMove(collection.db, asked);
+	return bytes > LIGHT_MOVE ? changeAside('moveSteps', asked) : moveSteps(collection, asked);
+}
 
 /**
  * Puts a backup in the place of the collection, after a backup of what is there. Requests that come meanwhile wait. Where it

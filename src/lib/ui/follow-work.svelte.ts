@@ -1,8 +1,12 @@
+import { WINDOW_NAME } from '$lib/schemas/window-name';
 import { linesOf } from './lines-of';
+import { windowId } from './window-id';
 
 interface FollowedWork<Told, View> {
 	/** Where it is asked for. */
 	readonly path: string;
+	/** `POST`: it changes something; left out: it only reads. */
+	readonly method?: 'POST';
 	/** What is said when it was stopped. */
 	readonly stopped: string;
 	/** Called for each word of how far it is. */
@@ -17,6 +21,7 @@ interface FollowedWork<Told, View> {
  */
 export function followWork<Told, View>({
 	path,
+	method,
 	stopped,
 	onTold,
 	onView
@@ -34,8 +39,10 @@ export function followWork<Told, View>({
 		[isRunning, problem, told] = [true, '', null];
 		try {
 			const response = await fetch(query === '' ? path : `${path}?${query}`, {
-				signal: running.signal
+				signal: running.signal,
+				...(method === undefined ? {} : { method, headers: { [WINDOW_NAME]: windowId() } })
 			});
+			if (!response.ok) throw new Error(String(response.status));
 			for await (const line of linesOf(response)) {
 				const said = JSON.parse(line) as Told & {
 					readonly view?: View;

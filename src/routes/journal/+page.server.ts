@@ -1,8 +1,7 @@
 import { fail } from '@sveltejs/kit';
 import { StepFormSchema } from '$lib/schemas/forms/log';
 import { readFormOf } from '$lib/server/read-form';
-import { theCollection } from '$lib/server/collection';
-import { undoStep } from '$lib/server/journal/undo-step';
+import { moveJournal, theCollection } from '$lib/server/collection';
 import { recentSteps } from '$lib/server/journal/undo';
 
 export const load = async ({ depends }) => {
@@ -14,7 +13,7 @@ export const actions = {
 	default: async ({ request }) => {
 		const form = await readFormOf(request, StepFormSchema);
 		if (!form.ok) return fail(400, { problems: form.problems, label: '' });
-		const outcome = await undoStep(await theCollection(), form.value.step);
+		const outcome = await moveJournal({ move: 'step', id: form.value.step });
 		return outcome.ok
 			? { problems: [], label: outcome.value.label }
 			: fail(400, { problems: outcome.problems, label: '' });

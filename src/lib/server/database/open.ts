@@ -21,6 +21,8 @@ export interface Collection {
 	readonly db: Database;
 	/** Runs a change in a transaction of its own, after all changes asked for before it. */
 	readonly write: <Result>(change: (tx: Transaction) => Promise<Result>) => Promise<Result>;
+	/** Has another process write, when its turn has come: until it is done, nothing is written here. */
+	readonly aside: <Result>(work: () => Promise<Result>) => Promise<Result>;
 	readonly now: () => string;
 	readonly upkeep: Upkeep;
 	readonly news: News;
@@ -39,6 +41,28 @@ export async function withReader<Result>(
 	} finally {
 		closeClient(client);
 	}
+}
+
+/**
+ * The collection that another process has open, for a worker to change.
+ *
+ * @param takeTurn is waited for before each change
+ */
+export function openWriter(
+	settings: Settings,
+	upkeep: Upkeep,
+	takeTurn: () => Promise<void>
+): Collection {
+	const client = createClient({ url: settings.databaseUrl, timeout: 50 });
+	const db = drizzle(client, { casing: 'snake_case' });
+	const { write, aside } = writeQueue(client, db);
+	const news = createNews();
+	return {
+		...{ db, aside, upkeep, news },
+		write: (change) => takeTurn().then(() => write(change)),
+		now: () => nowOf(settings),
+		close: () => Promise.resolve(closeClient(client))
+	};
 }
 
 /**
@@ -63,13 +87,13 @@ export async function openDatabase(settings: Settings, upkeep: Upkeep): Promise<
 			casing: 'snake_case',
 			...(sqlLogFile === null ? {} : { logger: sqlLog(sqlLogFile) })
 		});
-		const write = writeQueue(client, db);
+		const { write, aside } = writeQueue(client, db);
 		const news = createNews();
 		// What cannot be written is told now, not at the first change; another program that writes is waited for.
 		await write(() => Promise.resolve());
 		await bringUpToDate(client, db, settings, path);
 		return {
-			...{ db, write, upkeep, news },
+			...{ db, write, aside, upkeep, news },
 			now: () => nowOf(settings),
 			async close() {
 				try {
@@ -110,12 +134,16 @@ async function bringUpToDate(
 export const backupFolder = (path: string): string => join(dirname(path), 'backups');
 
 /** libSQL's file client has one writer: a second transaction at the same time fails with SQLITE_BUSY. */
-function writeQueue(client: Client, db: Database): Collection['write'] {
+function writeQueue(client: Client, db: Database): Pick<Collection, 'write' | 'aside'> {
 	let last: Promise<unknown> = Promise.resolve();
-	return (change) => {
-		const next = last.then(() => whenFree(client, () => db.transaction(change)));
+	const inTurn = <Result>(work: () => Promise<Result>): Promise<Result> => {
+		const next = last.then(work);
 		last = next.catch(() => undefined);
 		return next;
+	};
+	return {
+		write: (change) => inTurn(() => whenFree(client, () => db.transaction(change))),
+		aside: inTurn
 	};
 }
 

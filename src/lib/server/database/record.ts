@@ -1,7 +1,6 @@
 import { group } from 'd3-array';
 import { getTableColumns, inArray, sql, type Column, type SQL } from 'drizzle-orm';
 import { toSnakeCase } from 'drizzle-orm/casing';
-import { at } from '../../core/at.ts';
 import { chunks } from './chunks.ts';
 import type { Transaction } from './open.ts';
 import { readRows } from './read-rows.ts';
@@ -88,11 +87,11 @@ export async function insertRows(
 	const columns = Object.entries<Column>(getTableColumns(table)).filter(
 		([name]) => name !== 'id' || first.id !== undefined
 	);
-	const whole = (rows as readonly Readonly<Record<string, unknown>>[]).map((row) =>
-		Object.fromEntries(
-			columns.map(([name, { default: usual }]) => [name, row[name] ?? usual ?? null])
-		)
-	);
+	const whole = (rows as readonly Readonly<Record<string, unknown>>[]).map((row) => {
+		const stored: Record<string, unknown> = {};
+		for (const [name, { default: usual }] of columns) stored[name] = row[name] ?? usual ?? null;
+		return stored;
+	});
 	const values = whole.map((row) =>
 		columns.map(([name, column]) =>
 			row[name] === null ? null : column.mapToDriverValue(row[name])
@@ -103,13 +102,14 @@ export async function insertRows(
 			columns.map(([, column], i) => of(column, i)),
 			sql`, `
 		);
-	const stored = await tx.all<{ readonly id: number }>(sql`
+	const { lastInsertRowid } = await tx.run(sql`
 		insert into ${table} (${list(({ name }) => sql`${sql.identifier(toSnakeCase(name))}`)})
 		select ${list((_, i) => sql.raw(`value ->> ${i}`))} from json_each(${JSON.stringify(values)})
-		where true order by key returning id`);
-	// Ids that are given out in one statement rise with the order of the rows.
-	const ids = stored.map(({ id }) => id).sort((a, b) => a - b);
-	return whole.map((row, i) => ({ ...row, id: (row.id as number | undefined) ?? at(ids, i) }));
+		where true order by key`);
+	// Ids that are given out in one statement follow one another in the order of the rows.
+	const before = Number(lastInsertRowid ?? 0) - whole.length;
+	for (const [i, row] of whole.entries()) row.id ??= before + 1 + i;
+	return whole as Row[];
 }
 
 /** Changes rows out of one JSON text for each set of columns that is said. */

@@ -37,5 +37,11 @@ const isForm = ({ headers, url }: Request): boolean =>
 const windowOf = (said: unknown): WindowId | null =>
 	typeof said === 'string' && WINDOW_ID.test(said) ? said : null;
 
+/** Does what a window asked for somewhere else: in a worker. */
+export const inWindow = <Value>(
+	window: WindowId | null,
+	work: () => Promise<Value>
+): Promise<Value> => asking.run({ window }, work);
+
 /** The window whose request is being answered; null: a program, or the server itself. */
 export const theWindow = (): WindowId | null => asking.getStore()?.window ?? null;

@@ -1,12 +1,17 @@
 import { availableParallelism } from 'node:os';
 import { resolve } from 'node:path';
-import { Tinypool } from 'tinypool';
+import { Tinypool, type TinypoolChannel } from 'tinypool';
 import { readSettings } from '../database/settings.ts';
 import type { TaskName, Tasks } from './tasks.ts';
-import type { TaskCall } from './worker.ts';
+import type { Collection } from '../database/open.ts';
+import { theWindow } from '../journal/window.ts';
+import type { Asked, ChangeName, Changes, TellChange } from './changes.ts';
+import { TURN, type TaskCall } from './worker-calls.ts';
 
 /** How long a task may take, its wait for a free worker included; files are larger than other bodies. */
-const LONGEST_MS: Readonly<Record<TaskName, number>> = {
+const LONGEST_MS: Readonly<Record<TaskName | ChangeName, number>> = {
+	standAsPlanned: 300_000,
+	moveSteps: 300_000,
 	wake: 10_000,
 	compute: 10_000,
 	planStorage: 120_000,
@@ -116,14 +121,61 @@ export async function runTask<Name extends TaskName>(
 	signal?: AbortSignal,
 	tell?: Tasks[Name] extends (argument: never, tell: infer Tell) => unknown ? Tell : never
 ): Promise<Awaited<ReturnType<Tasks[Name]>>> {
-	const limit = AbortSignal.timeout(LONGEST_MS[task]);
-	const both = signal ? AbortSignal.any([limit, signal]) : limit;
 	const call: TaskCall = { task, argument: argument as never, isFollowed: tell !== undefined };
+	const channel = tell && { postMessage: tell as (told: unknown) => void };
+	return run(call, channel, signal) as Promise<Awaited<ReturnType<Tasks[Name]>>>;
+}
+
+/**
+ * Makes a change in a worker, in its turn among the changes of the server. Given up as a task is: then nothing of it
+ * was written.
+ *
+ * @param aside of the collection that is changed
+ * @throws TooMuch when it was given up
+ */
+export function runChange<Name extends ChangeName>(
+	change: Name,
+	argument: Parameters<Changes[Name]>[0]['argument'],
+	aside: Collection['aside'],
+	signal?: AbortSignal,
+	tell?: TellChange
+): Promise<Awaited<ReturnType<Changes[Name]>>> {
+	const asked: Asked<unknown> = { argument, window: theWindow() };
+	const call: TaskCall = { task: change, argument: asked as never, isFollowed: tell !== undefined };
+	let send: (message: unknown) => void = () => undefined;
+	let isSettled = false;
+	const answer = run(
+		call,
+		{
+			onMessage: (toWorker: (message: unknown) => void) => (send = toWorker),
+			postMessage(told: unknown) {
+				if (told !== TURN.wanted) return tell?.(told as Parameters<TellChange>[0]);
+				void aside(async () => {
+					if (isSettled) return;
+					send(TURN.here);
+					await settled;
+				});
+			}
+		},
+		signal
+	);
+	const settled = answer
+		.catch(() => undefined)
+		.then(() => {
+			isSettled = true;
+		});
+	return answer as Promise<Awaited<ReturnType<Changes[Name]>>>;
+}
+
+async function run(
+	call: TaskCall,
+	channel: TinypoolChannel | undefined,
+	signal: AbortSignal | undefined
+): Promise<unknown> {
+	const limit = AbortSignal.timeout(LONGEST_MS[call.task]);
+	const both = signal ? AbortSignal.any([limit, signal]) : limit;
 	try {
-		return (await thePool().run(call, {
-			signal: both,
-			channel: tell && { postMessage: tell as (told: unknown) => void }
-		})) as Awaited<ReturnType<Tasks[Name]>>;
+		return (await thePool().run(call, { signal: both, channel })) as unknown;
 	} catch (error) {
 		if (limit.aborted) throw new TooMuch('time', { cause: error });
 		if (signal?.aborted) throw new TooMuch('gone', { cause: error });

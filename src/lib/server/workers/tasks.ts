@@ -43,6 +43,7 @@ import { planStorage } from '../storage/plan/plan-storage.ts';
 import { storageOptions, type StorageChoice } from '../storage/plan/read-storage-options.ts';
 import { storageView } from '../storage/plan/storage-view.ts';
 import { printLabels } from '../storage/labels/print-labels.ts';
+import type { Progress } from '../progress.ts';
 import type { Problem } from '../../core/problem.ts';
 import { readCardList, readChecklist, type TableChoice } from '../../formats/read-checklist.ts';
 import { readOffers, type OffersChoice } from '../../formats/read-offers.ts';
@@ -61,12 +62,6 @@ export type Computed =
 	| { readonly kind: 'done'; readonly json: string }
 	| { readonly kind: 'unreadable'; readonly reason: string }
 	| { readonly kind: 'invalid'; readonly problems: readonly Problem[] };
-
-/** How far a task is. */
-export interface Progress {
-	readonly done: number;
-	readonly total: number;
-}
 
 /**
  * What workers do. Arguments and answers are copied from process to process, so they are plain data.
@@ -204,7 +199,7 @@ export const TASKS = {
 	/** A plan with what its view shows, as JSON. */
 	planStorage: ({ choice }: { readonly choice: StorageChoice }, tell: (told: Progress) => void) =>
 		withReader(readSettings(process.env), async (db) =>
-			JSON.stringify(await storageView(db, await planStorage(db, storageOptions(choice), tell)))
+			JSON.stringify(await storageView(db, await planStorage(db, storageOptions(choice), { tell })))
 		),
 	/** Null where there is no such release. */
 	printChecklist: ({

@@ -5,7 +5,6 @@ import { ThemeFormSchema } from '$lib/schemas/forms/boxes';
 import { readFormOf } from '$lib/server/read-form';
 import { fail } from '@sveltejs/kit';
 import { readStorageChoice } from '$lib/server/storage/plan/read-storage-options';
-import { standAsPlanned } from '$lib/server/storage/plan/stand-as-planned';
 import { theCollection } from '$lib/server/collection';
 import { countReleases } from '$lib/server/releases/list-releases';
 import { setTheme } from '$lib/server/checklists/set-theme';
@@ -21,12 +20,6 @@ export const load = async ({ url, depends }) => {
 };
 
 export const actions = {
-	/** Records that all of the plan stands. */
-	stand: async ({ url }) => {
-		const collection = await theCollection();
-		const choice = await readStorageChoice(collection.db, url.searchParams);
-		return { stood: await standAsPlanned(collection, choice) };
-	},
 	/** What is kept apart, a line each; with any problem none is changed. */
 	classes: async ({ request }) => {
 		const form = await readFormOf(request, ClassLinesFormSchema);

@@ -1,19 +1,21 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
-	import { enhance } from '$lib/ui/form-actions';
 	import { page } from '$app/state';
 	import EmptyCollection from '$lib/ui/EmptyCollection.svelte';
 	import { resolve } from '$app/paths';
 	import { BOX_SCHOOLS } from '$lib/core/storage/plan/school';
 	import { countOf, formatCount } from '$lib/ui/numerals';
 	import ChoiceTable from './ChoiceTable.svelte';
-	import { createPlanDesk } from './plan-desk.svelte';
+	import { refreshAll } from '$lib/ui/refresh';
+	import { createPlanDesk, createStandDesk } from './plan-desk.svelte';
+	import WorkProgress from '$lib/ui/WorkProgress.svelte';
 	import PlannedBoxes from './PlannedBoxes.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import ClassLines from '$lib/ui/shelf/ClassLines.svelte';
 
 	let { data, form } = $props();
 	const desk = createPlanDesk();
+	const standing = createStandDesk(() => void refreshAll());
 	const view = $derived(desk.view);
 	const fields = $derived([
 		{ name: 'fill', label: 'An own box fills at least', value: data.choice.fill },
@@ -73,24 +75,19 @@
 		{/each}
 	</form>
 	{#if desk.progress && desk.progress.total > 0}
-		<div class="mb-4 flex items-center gap-3">
-			<progress
-				class="progress w-64 progress-primary"
-				value={desk.progress.done}
-				max={desk.progress.total}
-				aria-label="Releases looked through"
-			></progress>
-			<span class="quiet"
-				>{formatCount(desk.progress.done)} of {formatCount(desk.progress.total)} releases</span
-			>
-			<button class="btn btn-sm" onclick={desk.cancel}>Cancel</button>
-		</div>
+		<WorkProgress
+			label="Releases looked through"
+			{...desk.progress}
+			of="releases"
+			onCancel={desk.cancel}
+		/>
 	{/if}
 	{#if desk.problem}<p class="mb-4" role="alert">{desk.problem}</p>{/if}
-	{#if form && 'stood' in form && form.stood}
+	{#if standing.problem}<p class="mb-4" role="alert">{standing.problem}</p>{/if}
+	{#if standing.stood}
 		<p class="mb-4 max-w-2xl border-l-3 border-primary pl-4" role="status">
-			Recorded: {countOf(form.stood.cards, 'card')} in {form.stood.boxes > 0
-				? countOf(form.stood.boxes, 'new box', 'new boxes')
+			Recorded: {countOf(standing.stood.cards, 'card')} in {standing.stood.boxes > 0
+				? countOf(standing.stood.boxes, 'new box', 'new boxes')
 				: 'boxes that stood already'}.
 			<a class="prose-link" href={resolve('/boxes')}>See the room</a>; undo takes all of it back.
 		</p>
@@ -138,10 +135,20 @@
 			<PlannedBoxes boxes={plan.boxes} weights={view.weights} kinds={view.kinds} />
 		{/if}
 		{#if isAny}
-			<form method="POST" action="?/stand&{query}" use:enhance class="my-5">
-				<button class="btn btn-primary">Stand it like this</button>
-				<span class="ml-2 quiet">Heavy boxes go on low shelves that bear them.</span>
-			</form>
+			<div class="my-5">
+				{#if standing.progress}
+					<WorkProgress
+						label={standing.progress.of === 'cards' ? 'Cards stood' : 'Releases looked through'}
+						{...standing.progress}
+						onCancel={standing.cancel}
+					/>
+				{:else}
+					<button class="btn btn-primary" onclick={() => void standing.run(query)}>
+						Stand it like this
+					</button>
+					<span class="ml-2 quiet">Heavy boxes go on low shelves that bear them.</span>
+				{/if}
+			</div>
 		{/if}
 		{#if isAny && view.short.length > 0}
 			<p class="mb-4 max-w-3xl border-l-3 border-accent pl-4">

@@ -19,6 +19,8 @@ import { readKeeping } from '../../places/keeping.ts';
 import { readBoxKinds } from '../../places/box-kinds.ts';
 import { readBoxes, type StoredBox } from '../room/read-storage.ts';
 import { homelessRuns, type StoredHomelessRun } from '../runs/homeless-runs.ts';
+import type { Progress } from '../../progress.ts';
+import type { LooseCards } from '../runs/loose-cards.ts';
 import { readAmong, readHomes, runOfDivider } from '../runs/read-homes.ts';
 import { readRunNames } from '../runs/run-names.ts';
 import type { ReleaseId } from '../../../core/row-id.ts';
@@ -33,14 +35,19 @@ export interface StoragePlan extends RoomPlan {
 /** Releases read at a time; between chunks the server answers others. */
 const RELEASES_A_CHUNK = 20;
 
-/**
- * Plans places for every copy that has none (`planRoom`). Tells how far it is after each chunk of
- * releases.
- */
+/** What is told while a plan is made. */
+export interface PlanWatch {
+	/** After each chunk of releases. */
+	readonly tell?: (told: Progress) => void;
+	/** The cards of each run. */
+	readonly keep?: (key: string, cards: readonly LooseCards[]) => void;
+}
+
+/** Plans places for every copy that has none (`planRoom`). */
 export async function planStorage(
 	db: Reader,
 	options: RoomRules = USUAL_STORAGE,
-	tell: (told: { readonly done: number; readonly total: number }) => void = () => undefined
+	{ tell, keep }: PlanWatch = {}
 ): Promise<StoragePlan> {
 	const heads = await db.select().from(releases).orderBy(asc(releases.id));
 	const keeping = await readKeeping(db);
@@ -48,9 +55,9 @@ export async function planStorage(
 	const sets: StoredHomelessRun[] = [];
 	let done = 0;
 	for (const some of chunks(heads, RELEASES_A_CHUNK)) {
-		sets.push(...(await homelessRuns(db, some, keeping, mostStrays)));
+		sets.push(...(await homelessRuns(db, some, keeping, mostStrays, keep)));
 		done += some.length;
-		tell({ done, total: heads.length });
+		tell?.({ done, total: heads.length });
 		await setImmediate();
 	}
 	const homes = await readHomes(db);

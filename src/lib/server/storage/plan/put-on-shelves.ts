@@ -37,12 +37,13 @@ export async function putOnShelves(
 				) ?? -1)
 		])
 	);
-	for (const id of ids) {
+	const placed = ids.flatMap((id) => {
 		const to = advice.find(({ box, from }) => box === String(id) && from === null)?.to;
-		if (to === undefined) continue;
+		if (to === undefined) return [];
 		const shelfId: ShelfId = rowId(Number(to));
 		const position = next.get(shelfId) ?? 0;
 		next.set(shelfId, position + 1);
-		await record.update(boxes, id, { shelfId, position });
-	}
+		return [{ id, values: { shelfId, position } }];
+	});
+	await record.updateMany(boxes, placed);
 }

@@ -48,6 +48,16 @@ describe('boxes as planned', () => {
 		expect(await storage.counts()).toEqual({ standing: 0, homeless: all });
 	});
 
+	test('what is logged while the plan is made stands as well', async () => {
+		await storage.release('a', '1992', 30);
+		await storage.log('a', '1-10');
+		let logging: Promise<unknown> | undefined;
+		const tell = () => (logging ??= storage.log('a', '11-15'));
+		expect(await standAsPlanned(storage.collection, undefined, tell)).toMatchObject({ cards: 15 });
+		await logging;
+		expect(await storage.counts()).toEqual({ standing: 15, homeless: 0 });
+	});
+
 	test('heavy ones go on low shelves, and never over what a shelf bears', async () => {
 		for (const [level, ratingG] of [
 			[1, 10_000],

@@ -10,7 +10,7 @@ import type { releases } from '../../database/tables/index.ts';
 import { cards, editionCards, sections } from '../../database/tables/index.ts';
 import { FILED_CARD, WITH_FILED_CARD } from '../../places/filed-card.ts';
 import { loadReleases } from '../../releases/load-release.ts';
-import { looseCards } from './loose-cards.ts';
+import { looseCards, type LooseCards } from './loose-cards.ts';
 import { readRunNames } from './run-names.ts';
 import { setsBuilt } from './sets-built.ts';
 import type { ReleaseId } from '../../../core/row-id.ts';
@@ -26,12 +26,15 @@ type Head = typeof releases.$inferSelect;
  * What of some releases has no place, run by run and use by use. A run is as complete as the share of its
  * numbers that is there; numbers that have a place elsewhere need none. Its stock is the mean of its cards
  * with their holders.
+ *
+ * @param keep is given the cards of each run
  */
 export async function homelessRuns(
 	db: Reader,
 	heads: readonly Head[],
 	keeping: Keeping,
-	mostStrays: number
+	mostStrays: number,
+	keep: (key: string, cards: readonly LooseCards[]) => void = () => undefined
 ): Promise<readonly StoredHomelessRun[]> {
 	const ids = heads.map(({ id }) => id);
 	const loose = await looseCards(db, keeping, ids);
@@ -48,6 +51,7 @@ export async function homelessRuns(
 		const [first] = ofRun;
 		const head = first && headOf.get(first.copy.releaseId);
 		if (!first || !head) return [];
+		keep(key, ofRun);
 		const { run } = first;
 		const { use } = first.copy;
 		const { name, year, maker, theme, id } = head;
@@ -123,6 +127,8 @@ async function runSizes(
 async function placedNumbers(db: Reader, keeping: Keeping, releaseIds: readonly ReleaseId[]) {
 	if (releaseIds.length === 0) return () => 0;
 	const ofSets = keeping.uses.filter((use) => !keeping.isKeptApart(use));
+	// `cross join` holds SQLite to this order: from the copies of these releases to what stands.
+	const ofReleases = inArray(sql`c.release_id`, [...releaseIds]);
 	const rows = await db.all<{
 		releaseId: ReleaseId;
 		section: string | null;
@@ -130,17 +136,20 @@ async function placedNumbers(db: Reader, keeping: Keeping, releaseIds: readonly 
 		placed: number;
 		numbers: number;
 	}>(sql`
+		with placed_copies as (
+			select c.id, sum(b.quantity) as placed from copies c
+				cross join box_cards b on b.copy_id = c.id cross join dividers d on d.id = b.divider_id
+				cross join boxes x on x.id = d.box_id
+				where ${ofReleases} and ${inArray(sql`x.use`, ofSets)} group by 1
+			union all
+			select c.id, count(*) from copies c cross join binder_pockets p on p.copy_id = c.id
+				where ${ofReleases} group by 1)
 		select "releaseId", section, parallel, placed, count(*) as numbers from (
 			select "copies"."release_id" as "releaseId", ${FILED_CARD.sectionKey} as section,
-				"copies"."parallel_key" as parallel, "copies"."card_key",
-				sum(coalesce((select sum(b.quantity) from box_cards b
-						join dividers d on d.id = b.divider_id join boxes x on x.id = d.box_id
-						where b.copy_id = "copies"."id" and ${inArray(sql`x.use`, ofSets)}), 0)
-					+ (select count(*) from binder_pockets p where p.copy_id = "copies"."id")) as placed
-			from "copies" ${WITH_FILED_CARD}
-			where ${inArray(sql`"copies"."release_id"`, [...releaseIds])}
+				"copies"."parallel_key" as parallel, "copies"."card_key", sum(p.placed) as placed
+			from placed_copies p join "copies" on "copies"."id" = p.id ${WITH_FILED_CARD}
 			group by 1, 2, 3, 4
-		) where placed > 0 group by 1, 2, 3, 4`);
+		) group by 1, 2, 3, 4`);
 	const byRun = group(rows, ({ releaseId, section, parallel }) =>
 		JSON.stringify([releaseId, section, parallel])
 	);

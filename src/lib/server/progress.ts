@@ -1,0 +1,5 @@
+/** How far some work is. */
+export interface Progress {
+	readonly done: number;
+	readonly total: number;
+}
