@@ -61,7 +61,7 @@ export const NewSlipFormSchema = Type.Object({
 	release: Type.Optional(Key),
 	line: Type.Optional(Line)
 });
-export type NewSlip = Omit<Static<typeof NewSlipFormSchema>, 'sort' | 'name'>;
+export type NewSlip = Static<typeof NewSlipFormSchema>;
 export const SlipIdFormSchema = Type.Object({ slip: idOf('slips', 'Reload the page.') });
 export const SlipAnswerFormSchema = Type.Object({
 	line: idOf('slip_lines', 'Reload the page.'),

@@ -67,14 +67,14 @@ async function readHomeless(
 	keeping: Keeping,
 	where: SQL | undefined
 ): Promise<readonly HomelessCopy[]> {
-	// What is free is worked out once a copy, before anything is joined to it.
-	const withFree = sql`(
+	// What is free is worked out once a copy, before anything is read of it or joined to it.
+	const free = sql`(
 		with f as materialized (
-			select "copies".*, "copies"."quantity"
+			select "copies"."id", "copies"."quantity"
 				- coalesce((select sum(b.quantity) from box_cards b where b.copy_id = "copies"."id"), 0)
 				- (select count(*) from binder_pockets p where p.copy_id = "copies"."id") as free
 			from "copies" where ${and(isHere, isNull(copies.place), where)}
-		) select * from f where free > 0) as "copies"`;
+		) select * from f where free > 0) as f cross join "copies" on "copies"."id" = f.id`;
 	const {
 		holder: _holder,
 		status: _status,
@@ -99,10 +99,10 @@ async function readHomeless(
 			status: sql`"copies"."status"`,
 			valueMinor: sql`"copies"."value_minor"`,
 			currency: sql`"copies"."currency"`,
-			free: sql`"copies".free`,
+			free: sql`f.free`,
 			...fragments
 		},
-		sql`${withFree} ${WITH_FILED_CARD} order by "copies"."id"`
+		sql`${free} ${WITH_FILED_CARD} order by "copies"."id"`
 	);
 	const releaseIds = [...new Set(rows.map(({ releaseId }) => releaseId))];
 	const swatchOf = await readSwatches(db, releaseIds);

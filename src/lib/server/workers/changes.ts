@@ -2,6 +2,8 @@ import { readSettings } from '../database/settings.ts';
 import type { Collection } from '../database/open.ts';
 import { moveSteps, type JournalMove } from '../journal/move-steps.ts';
 import type { WindowId } from '../journal/window.ts';
+import type { NewSlip } from '../../schemas/forms/boxes.ts';
+import { makeAskedSlip } from '../storage/slips/make-asked-slip.ts';
 import { standAsPlanned, type StandTold } from '../storage/plan/stand-as-planned.ts';
 import type { StorageChoice } from '../storage/plan/read-storage-options.ts';
 import { withWriter } from '../upkeep/with-writer.ts';
@@ -24,6 +26,7 @@ export const CHANGES = {
 		(collection, { choice }: { readonly choice: StorageChoice }, tell: TellChange) =>
 			standAsPlanned(collection, choice, tell)
 	),
+	makeSlip: aside((collection, asked: NewSlip) => makeAskedSlip(collection, asked)),
 	moveSteps: aside((collection, asked: JournalMove) => moveSteps(collection, asked))
 } as const;
 

@@ -24,7 +24,8 @@ export const boxCards = sqliteTable(
 	},
 	(table) => [
 		uniqueIndex('box_cards_place').on(table.dividerId, table.copyId),
-		index('box_cards_copy').on(table.copyId),
+		// With how many: what is free of a copy is read out of the index alone.
+		index('box_cards_copy').on(table.copyId, table.quantity),
 		check('box_cards_quantity', sql`${table.quantity} >= 1`)
 	]
 );
