@@ -41,14 +41,21 @@ async function look(page: Page, url: string, path: string) {
 	await page.goto(url + path);
 	await page.waitForFunction(() => window.jadeEarly === undefined);
 	// As they were sent once, whether they come from there now or from what the browser kept.
-	const bytes = await page.evaluate(() =>
-		performance
-			.getEntriesByType('resource')
-			.filter(({ name }) => /\.js$/.test(new URL(name).pathname))
-			.reduce((sum, each) => sum + (each as PerformanceResourceTiming).encodedBodySize, 0)
-	);
+	const { bytes, ofPage } = await page.evaluate(() => {
+		const sent = (type: string, isCounted: (name: string) => boolean) =>
+			performance
+				.getEntriesByType(type)
+				.filter(({ name }) => isCounted(new URL(name).pathname))
+				.reduce((sum, each) => sum + (each as PerformanceResourceTiming).encodedBodySize, 0);
+		return {
+			bytes: sent('resource', (name) => name.endsWith('.js')),
+			ofPage: sent('navigation', () => true) + sent('resource', (name) => name.startsWith('/api/'))
+		};
+	});
 	expect.soft(bytes, `${path}: compressed script of the first load`).toBeLessThanOrEqual(130_000);
 	expect.soft(bytes, path).toBeGreaterThan(10_000);
+	expect.soft(ofPage, `${path}: page and data, compressed`).toBeLessThanOrEqual(150_000);
+	expect.soft(ofPage, path).toBeGreaterThan(1_000);
 	page.off('request', hear);
 	expect.soft(elsewhere, `${path}: what other hosts are asked`).toEqual([]);
 
