@@ -16,6 +16,8 @@ export default defineConfig({
 	use: {
 		viewport: { width: 1280, height: 800 },
 		locale: 'en-GB',
+		// Only the test of it needs what a browser keeps of the pages.
+		serviceWorkers: 'block',
 		launchOptions: {
 			executablePath: '/usr/bin/chromium',
 			args: [

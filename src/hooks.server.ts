@@ -3,6 +3,7 @@ import { refusal, whoAsks } from '$lib/server/access/guard';
 import { theCollection } from '$lib/server/collection';
 import { readSettings } from '$lib/server/database/settings';
 import { asProblem, problemResponse } from '$lib/server/problem-document';
+import { answerOnce, requestIdOf } from '$lib/server/journal/repeated-request';
 import { answerWindow } from '$lib/server/journal/window';
 import { isOwnHost, isSameSite } from '$lib/server/same-site';
 import { readTheme } from '$lib/server/theme';
@@ -41,16 +42,19 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const readForm = event.request.formData.bind(event.request);
 	event.request.formData = () =>
 		readForm().catch(() => error(400, 'The form that was sent cannot be read.'));
-	const role = await whoAsks(await theCollection(), readSettings(process.env), event);
+	const collection = await theCollection();
+	const role = await whoAsks(collection, readSettings(process.env), event);
 	event.locals.role = role;
 	const refused = refusal(role, event);
 	if (refused) return refused;
 	const theme = readTheme(event.cookies);
-	const answer = await answerWindow(event.request, () =>
-		resolve(event, {
-			transformPageChunk: ({ html }) =>
-				html.replace('%jade.theme%', theme ? `data-theme="${theme}"` : '')
-		})
+	const answer = await answerOnce(collection.db, requestIdOf(headers), () =>
+		answerWindow(event.request, () =>
+			resolve(event, {
+				transformPageChunk: ({ html }) =>
+					html.replace('%jade.theme%', theme ? `data-theme="${theme}"` : '')
+			})
+		)
 	);
 	const response = isApi ? await asProblem(answer) : answer;
 	response.headers.set('x-content-type-options', 'nosniff');

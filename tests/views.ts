@@ -30,6 +30,7 @@ export const VIEWS = [
 	'/tell-apart/trainer',
 	'/releases/harbour-lights-1994/cards/base-27',
 	'/search?q=harbour',
+	'/take-along',
 	'/journal',
 	'/journal/backups',
 	'/journal/access',

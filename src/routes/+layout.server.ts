@@ -10,7 +10,15 @@ export const load = async ({ cookies, depends, locals: { role } }) => {
 	const theme = readTheme(cookies);
 	// Who only knows a link learns nothing of the rest.
 	if (role === null) {
-		return { theme, role, undo: null, redo: null, holders: [], releaseNames: [] };
+		return {
+			theme,
+			role,
+			servedAt: Date.now(),
+			undo: null,
+			redo: null,
+			holders: [],
+			releaseNames: []
+		};
 	}
 	const { db } = await theCollection();
 	const { undo, redo } = await nextSteps(db);
@@ -18,6 +26,8 @@ export const load = async ({ cookies, depends, locals: { role } }) => {
 	return {
 		theme,
 		role,
+		/** For whoever sees the page later, without a network; ms since 1970. */
+		servedAt: Date.now(),
 		undo,
 		redo,
 		/** Kinds of holders of one's own. */

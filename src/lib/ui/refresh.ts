@@ -1,13 +1,17 @@
 import { invalidate, invalidateAll } from '$app/navigation';
+import { link } from './offline/link.svelte';
 import { oneLoadAtATime } from './one-load-at-a-time';
 
 /** What a page may be asked to load again, by the names its loads depend on. */
 type Part = 'jade:copies' | 'jade:journal' | 'everything';
 
+/** Without a network what is shown stays: a load that fails would put an error in its place. */
 const refresh = oneLoadAtATime<Part>((parts) =>
-	parts.has('everything')
-		? invalidateAll()
-		: Promise.all([...parts].map((part) => invalidate(part)))
+	link.isDown
+		? Promise.resolve()
+		: parts.has('everything')
+			? invalidateAll()
+			: Promise.all([...parts].map((part) => invalidate(part)))
 );
 
 /**

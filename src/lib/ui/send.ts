@@ -1,6 +1,7 @@
 import type { Outcome, Problem } from '$lib/core/problem';
 import { bad, good } from '$lib/core/problem';
 import { WINDOW_NAME } from '$lib/schemas/window-name';
+import { link } from './offline/link.svelte';
 import { windowId } from './window-id';
 
 /** Changes reach the server in the order in which they were made, so that undo takes back the last. */
@@ -65,17 +66,29 @@ export const ask = <Value>(
 };
 
 async function request<Value>(path: string, init: RequestInit): Promise<Outcome<Value>> {
+	const outcome = await reach<Value>(path, init);
+	if (outcome) return outcome;
+	return bad([
+		{ message: 'the server does not answer', remedy: 'Nothing was changed; try again.' }
+	]);
+}
+
+/** What the server answers; null where it cannot be reached. */
+export async function reach<Value>(
+	path: string,
+	init: RequestInit
+): Promise<Outcome<Value> | null> {
 	try {
 		const headers = new Headers(init.headers);
 		headers.set(WINDOW_NAME, windowId());
 		const response = await fetch(path, { ...init, headers });
 		const answer: unknown = await response.json();
+		link.tellUp();
 		if (response.ok) return good(answer as Value);
 		const { detail, errors } = answer as { detail?: string; errors?: Problem[] };
 		return bad(errors?.length ? errors : [{ message: detail ?? 'the server refused it' }]);
 	} catch {
-		return bad([
-			{ message: 'the server does not answer', remedy: 'Nothing was changed; try again.' }
-		]);
+		link.tellDown();
+		return null;
 	}
 }

@@ -3,7 +3,7 @@ import { BoxKindSchema } from '../compute-boxes.ts';
 import { HolderKindSchema } from '../compute-holders.ts';
 import { type Static, Type } from 'typebox';
 import { ShelfSchema } from '../shelf.ts';
-import { idOf, list, orNull } from '../vocabulary.ts';
+import { closed, idOf, list, orNull } from '../vocabulary.ts';
 import { PricesFormSchema } from './binders.ts';
 import { Key, Line, Name, asTyped, lines, shelfId } from './fields.ts';
 
@@ -63,11 +63,14 @@ export const NewSlipFormSchema = Type.Object({
 });
 export type NewSlip = Static<typeof NewSlipFormSchema>;
 export const SlipIdFormSchema = Type.Object({ slip: idOf('slips', 'Reload the page.') });
-export const SlipAnswerFormSchema = Type.Object({
-	line: idOf('slip_lines', 'Reload the page.'),
-	state: Type.Enum([...SLIP_STATES], { description: 'Say done, skipped or not there.' }),
-	divider: Type.Optional(orNull(idOf('dividers', 'Reload the page.')))
-});
+/** What was done with a line of a slip: `POST /api/slips/<slip>/lines/<line>`. */
+export const SlipAnswerSchema = Type.Object(
+	{
+		state: Type.Enum([...SLIP_STATES], { description: 'Say done, skipped or not there.' }),
+		divider: Type.Optional(orNull(idOf('dividers', 'The divider that was shown.')))
+	},
+	closed
+);
 export const SortingFormSchema = Type.Object({
 	slip: asTyped(2_000_000),
 	finished: Type.Optional(orNull(Type.Integer({ minimum: 0, maximum: 10_000 })))

@@ -140,6 +140,17 @@ export const PickUpSchema = Type.Object(
 	},
 	closed
 );
+/** A card that was bought on the spot: `POST /api/bought`. */
+export const BoughtSchema = Type.Object(
+	{
+		version: Key,
+		total: Name,
+		currency: Currency,
+		from: Name,
+		on: Type.Optional(Day)
+	},
+	closed
+);
 export const BidSchema = Type.Object(
 	{
 		release: Key,

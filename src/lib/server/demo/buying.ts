@@ -77,9 +77,15 @@ export function buyingSteps({
 			when: at,
 			take: async (then) => must(await setFriend(then, friend, lists))
 		})),
-		...pickUps.map(({ at, ...pickUp }): DemoStep => ({
+		...pickUps.map(({ at, release, line, ...pickUp }): DemoStep => ({
 			when: at,
-			take: async (then) => must(await recordPickUp(then, { ...pickUp, currency, by: 'share' }))
+			take: async (then) =>
+				must(
+					await recordPickUp(then, {
+						...{ ...pickUp, currency, by: 'share' },
+						cards: { release, line }
+					})
+				)
 		})),
 		...bids.map(({ at, ...bid }): DemoStep => ({
 			when: at,

@@ -5,7 +5,7 @@ import { journal } from '../database/tables/index.ts';
 import { openRecorder, type Recorder } from '../database/record.ts';
 import type { RowChange } from '../database/tables/journalled.ts';
 import type { StepId } from '../../core/row-id.ts';
-import { theWindow } from './window.ts';
+import { theRequest, theWindow } from './window.ts';
 
 /** What a change did, for the journal; without a label nothing may have changed. */
 export interface ChangeResult<Value> {
@@ -51,10 +51,18 @@ export async function makeStep<Value>(
 			}
 			await collection.upkeep.complete(tx, recorder, changes);
 			await dropUndone(tx);
-			const window = theWindow();
+			const [window, request] = [theWindow(), theRequest()];
 			const [row] = await tx
 				.insert(journal)
-				.values({ at: collection.now(), label, state: 'done', releaseIds: [], changes, window })
+				.values({
+					at: collection.now(),
+					label,
+					state: 'done',
+					releaseIds: [],
+					changes,
+					window,
+					request
+				})
 				.returning({ id: journal.id });
 			await collection.upkeep.refresh(tx, changes, collection.now());
 			return { value, step: row?.id ?? null, label };

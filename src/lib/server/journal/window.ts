@@ -1,4 +1,5 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
+import { requestIdOf } from './repeated-request.ts';
 import { WINDOW_NAME } from '../../schemas/window-name.ts';
 
 /** A window of a browser, as it names itself with each change: what it did, it takes back. */
@@ -6,7 +7,13 @@ export type WindowId = string;
 
 const WINDOW_ID = /^[\w-]{8,64}$/;
 
-const asking = new AsyncLocalStorage<{ readonly window: WindowId | null }>();
+/** Who asks, and how the request names itself. */
+interface Asker {
+	readonly window: WindowId | null;
+	readonly request: string | null;
+}
+
+const asking = new AsyncLocalStorage<Asker>();
 
 const FORM = /^(multipart\/form-data|application\/x-www-form-urlencoded)/;
 
@@ -27,7 +34,7 @@ export async function answerWindow<Answer>(
 		form?.delete(WINDOW_NAME);
 		request.formData = () => reading;
 	}
-	return asking.run({ window }, answer);
+	return asking.run({ window, request: requestIdOf(request.headers) }, answer);
 }
 
 /** The API takes no forms: its routes read bodies as they come, whatever they are called. */
@@ -41,7 +48,10 @@ const windowOf = (said: unknown): WindowId | null =>
 export const inWindow = <Value>(
 	window: WindowId | null,
 	work: () => Promise<Value>
-): Promise<Value> => asking.run({ window }, work);
+): Promise<Value> => asking.run({ window, request: null }, work);
 
 /** The window whose request is being answered; null: a program, or the server itself. */
 export const theWindow = (): WindowId | null => asking.getStore()?.window ?? null;
+
+/** How the request that is being answered names itself; null: it does not. */
+export const theRequest = (): string | null => asking.getStore()?.request ?? null;

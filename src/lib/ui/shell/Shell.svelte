@@ -10,6 +10,7 @@
 	import Keyboard from '@lucide/svelte/icons/keyboard';
 	import Search from '@lucide/svelte/icons/search';
 	import { createTurns } from '../in-turn';
+	import OfflineStrip from '../offline/OfflineStrip.svelte';
 	import { send } from '../send';
 	import { createNextSteps } from './next-steps.svelte';
 	import { holdKeysUntil } from './early-input';
@@ -24,7 +25,11 @@
 
 	interface Props {
 		/** What every page comes with. */
-		data: NextSteps & { readonly role: Role | null; readonly theme: string | undefined };
+		data: NextSteps & {
+			readonly role: Role | null;
+			readonly theme: string | undefined;
+			readonly servedAt: number;
+		};
 		children: Snippet;
 	}
 	let { data, children }: Props = $props();
@@ -135,6 +140,7 @@
 	<main id="main" class="mx-auto max-w-6xl px-4 sm:px-8">
 		{#if data.role === 'viewer'}<ViewerStrip />{/if}
 		<Trouble />
+		<OfflineStrip servedAt={data.servedAt} />
 		{@render children()}
 	</main>
 </div>

@@ -10,12 +10,12 @@ export const trouble = {
 	}
 };
 
+const UNREACHED = 'The server does not answer. What you typed is still here: try again.';
+
 /** Says why a form was not taken: what was typed is still there. */
-export function tellTrouble(error: unknown): void {
+export function tellTrouble(error: unknown, whenUnreached = UNREACHED): void {
 	const { message } = (error ?? {}) as { readonly message?: unknown };
 	// A fetch that fails says so in the words of each browser.
 	const isUnreached = error instanceof TypeError || typeof message !== 'string';
-	state.text = isUnreached
-		? 'The server does not answer. What you typed is still here: try again.'
-		: message;
+	state.text = isUnreached ? whenUnreached : message;
 }

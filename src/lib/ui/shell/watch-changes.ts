@@ -1,4 +1,5 @@
 import type { Announcement } from '$lib/server/database/news';
+import { link } from '../offline/link.svelte';
 import { windowId } from '../window-id';
 
 /**
@@ -14,9 +15,11 @@ export function watchChanges(onOther: () => void): () => void {
 	const open = () => {
 		source = new EventSource('/api/changes');
 		source.onopen = () => {
+			link.tellUp();
 			if (isAgain) onOther();
 			isAgain = true;
 		};
+		source.onerror = () => void link.probe();
 		source.onmessage = ({ data }: MessageEvent<string>) => {
 			const { window } = JSON.parse(data) as Announcement;
 			if (window !== windowId()) onOther();

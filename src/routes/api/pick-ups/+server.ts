@@ -9,7 +9,9 @@ import { readBody } from '$lib/server/read-json';
 export const POST: RequestHandler = async ({ request }) => {
 	const body = await readBody(request, PickUpSchema);
 	if (!body.ok) return body.response;
-	const outcome = await recordPickUp(await theCollection(), body.value);
+	const { release, line, ...draft } = body.value;
+	const cards = { release, line };
+	const outcome = await recordPickUp(await theCollection(), { ...draft, cards });
 	return outcome.ok
 		? json(outcome.value, { status: 201 })
 		: problemResponse(400, 'Nothing was recorded.', outcome.problems);

@@ -28,7 +28,10 @@
 	</Field>
 {/snippet}
 
-<h1 class="mb-4">Slips</h1>
+<div class="mb-4 flex flex-wrap items-baseline gap-x-4">
+	<h1>Slips</h1>
+	<a class="prose-link" href={resolve('/take-along')}>Take along</a>
+</div>
 {#if data.slips.length > 0}
 	<ul class="mb-8 max-w-3xl">
 		{#each data.slips as { id, sort, name, createdAt, lines, open, skipped } (id)}

@@ -5,6 +5,8 @@
 	import type { FairLot, FairView } from '$lib/server/buying/plan/fair-view';
 	import { followWork } from '$lib/ui/follow-work.svelte';
 	import { countOf, formatMoney } from '$lib/ui/numerals';
+	import Field from '$lib/ui/Field.svelte';
+	import { createFairBook } from './fair-book.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
 	const work = followWork<{ readonly done: number; readonly total: number }, FairView>({
@@ -25,6 +27,17 @@
 		picked = isPicked ? [...picked, key] : picked.filter((each) => each !== key);
 		if (picked.length === 0) lot.cancel();
 		else void lot.run(String(new URLSearchParams(picked.map((each) => ['together', each]))));
+	}
+
+	/** The want whose price is being typed. */
+	let buying = $state<string | null>(null);
+	let paid = $state('');
+	let from = $state('The fair');
+	const book = createFairBook();
+	async function buy(card: { readonly version: string; readonly called: string }) {
+		if (!view) return;
+		const { currency } = view;
+		if (await book.buy({ ...card, total: paid, currency, from })) [buying, paid] = [null, ''];
 	}
 
 	const WHY = {
@@ -48,6 +61,7 @@
 <p class="mb-3 max-w-2xl quiet">
 	The most that each card is worth: what the plan would cost less if you found it here. Above that,
 	walk away. Tick cards that are offered together: their postage counts once.
+	<a class="prose-link" href={resolve('/take-along')}>Take it along</a> for where there is no network.
 </p>
 <ProblemAlert problems={view?.problems} class="mb-3" />
 {#if work.problem}
@@ -78,7 +92,7 @@
 		<section class="mb-4" aria-labelledby="fair-{i}">
 			<h2 id="fair-{i}" class="font-serif text-lg">{of}</h2>
 			<ul>
-				{#each wants as { key, name, title, quantity, leastCondition, worthMinor, by, seller } (key)}
+				{#each wants as { key, version, name, title, quantity, leastCondition, worthMinor, by, seller } (key)}
 					<li
 						class="flex min-h-11 items-center gap-3 border-t border-base-300 py-1"
 						data-testid="fair-want"
@@ -102,10 +116,49 @@
 								{by === 'plan' ? seller : ''}</span
 							>
 						</span>
-						<strong class={['text-xl', by === 'sheet' && 'estimate']}
-							>{worthMinor === null ? '?' : formatMoney(worthMinor, currency)}</strong
-						>
+						{#if book.isBought(version)}
+							<span class="text-primary">bought</span>
+						{:else}
+							<strong class={['text-xl', by === 'sheet' && 'estimate']}
+								>{worthMinor === null ? '?' : formatMoney(worthMinor, currency)}</strong
+							>
+							<button
+								class="btn min-h-11 btn-sm"
+								aria-expanded={buying === key}
+								aria-label="Bought: {name} {of}"
+								onclick={() => (buying = buying === key ? null : key)}>Bought</button
+							>
+						{/if}
 					</li>
+					{#if buying === key}
+						<li class="pb-2 pl-11">
+							<form
+								class="flex flex-wrap items-end gap-2"
+								onsubmit={(event) => {
+									event.preventDefault();
+									void buy({ version, called: `${name} (${of})` });
+								}}
+							>
+								<Field label="For, {currency}">
+									<!-- svelte-ignore a11y_autofocus -->
+									<input
+										class="input w-24"
+										inputmode="decimal"
+										autocomplete="off"
+										maxlength="20"
+										required
+										autofocus
+										bind:value={paid}
+									/>
+								</Field>
+								<Field label="From">
+									<input class="input w-36" maxlength="100" required bind:value={from} />
+								</Field>
+								<button class="btn btn-primary">Keep</button>
+							</form>
+							<ProblemAlert problems={book.problems} class="mt-2" />
+						</li>
+					{/if}
 				{/each}
 			</ul>
 		</section>

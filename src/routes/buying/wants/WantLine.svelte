@@ -20,16 +20,16 @@
 	const version = $derived(want.versions[0] ?? '');
 	const name = $derived(parseVersionKey(version));
 	const { mark } = $derived(want);
+	const called = $derived(`${want.name} ${want.title}`.trim());
 	let isOpen = $state(false);
 	const say = (said: Partial<SaidOfWant>) =>
-		void book.mark(version, {
+		void book.mark(version, called, {
 			isFavourite: want.isFavourite,
 			priority: mark?.priority ?? null,
 			most: mark?.mostMinor === undefined ? '' : formatMinor(mark.mostMinor, currency),
 			leastCondition: mark?.leastCondition ?? null,
 			...said
 		});
-	const called = $derived(`${want.name} ${want.title}`.trim());
 </script>
 
 <div class="flex flex-wrap items-center gap-x-3 gap-y-1 py-1.5">

@@ -3,7 +3,7 @@ import type { Condition } from '$lib/core/copies/condition';
 import { parseAmount } from '$lib/core/money/amount';
 import { createReport } from '$lib/ui/change-report.svelte';
 import { refreshCopies } from '$lib/ui/refresh';
-import { send } from '$lib/ui/send';
+import { asOutcome, outbox } from '$lib/ui/offline/outbox.svelte';
 
 /** What is said of a want itself. */
 export interface SaidOfWant {
@@ -24,7 +24,8 @@ export function createWantBook({ currency }: { readonly currency: () => string }
 		get told() {
 			return report.told;
 		},
-		async mark(version: string, { most, ...said }: SaidOfWant) {
+		/** @param called what the want is called, for whoever reads later that it waits */
+		async mark(version: string, called: string, { most, ...said }: SaidOfWant) {
 			const limit = most.trim() === '' ? null : parseAmount(most, currency());
 			if (limit && !limit.ok) {
 				report.refuse(limit.problems);
@@ -32,7 +33,11 @@ export function createWantBook({ currency }: { readonly currency: () => string }
 			}
 			const mostMinor = limit ? limit.value.minor : null;
 			const body = { ...said, version, mostMinor, currency: currency() };
-			await report.of(send('PUT', '/api/wants', body));
+			const what = `Wants: ${called}${limit ? `, at most ${most}` : ''}`;
+			const delivery = outbox.deliver({
+				...{ what, method: 'PUT', path: '/api/wants', body: () => body }
+			});
+			await report.of(asOutcome(delivery));
 			await refreshCopies();
 		},
 		async copy(text: string) {

@@ -38,7 +38,10 @@
 			<a class="prose-link" href={resolve('/log/pile')}>Cards of any release</a>
 		{/if}
 	</p>
-	<h1 class="mb-4">Go through a pile</h1>
+	<div class="mb-4 flex flex-wrap items-baseline gap-x-4">
+		<h1>Go through a pile</h1>
+		<a class="prose-link" href={resolve('/take-along')}>Take along</a>
+	</div>
 	<!-- What was handed over or undone is read anew. -->
 	{#key data.view}
 		<PileDesk

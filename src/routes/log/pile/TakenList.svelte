@@ -46,6 +46,7 @@
 			>
 			<span class="min-w-0 flex-1 truncate">{nameOf(card)}</span>
 			<span class="shrink-0 text-sm quiet max-sm:hidden">{tellVerdict(card.choice.verdict)}</span>
+			{#if card.state === 'kept'}<span class="shrink-0 text-sm text-accent">to be sent</span>{/if}
 			{#if card.state === 'failed'}<span class="text-error">not logged</span>{/if}
 		</li>
 	{/each}

@@ -1,7 +1,8 @@
 import type { Condition } from '$lib/core/copies/condition';
 import type { Narrowing } from '$lib/core/pile/find-on-pile';
 import { countPiles, type PileCount } from '$lib/core/pile/count-piles';
-import { choiceOfLaid, laidCard } from '$lib/core/pile/laid-card';
+import { at } from '$lib/core/at';
+import { choiceOfLaid, laidCard, type LaidCard } from '$lib/core/pile/laid-card';
 import {
 	afterTaking,
 	judgePileCard,
@@ -14,6 +15,7 @@ import { bad, type Outcome, type Problem } from '$lib/core/problem';
 import { readPileRun } from '$lib/core/pile/read-pile-run';
 import type { Keeping } from '$lib/core/storage/classes/keeping';
 import type { Answer } from '$lib/core/telling/next-question';
+import { outbox, type Delivery } from '$lib/ui/offline/outbox.svelte';
 import { refreshJournal } from '$lib/ui/refresh';
 import { send } from '$lib/ui/send';
 import type { Laid } from '$lib/server/pile/log-pile-cards';
@@ -29,8 +31,8 @@ export interface TakenCard {
 	readonly choice: PileChoice;
 	/** What else the line may have meant, this one included. */
 	readonly choices: readonly PileChoice[];
-	/** `failed`: the server refused it; it is not logged. `earlier`: it lay there when the page was opened. */
-	readonly state: 'on the way' | 'logged' | 'failed' | 'earlier';
+	/** `kept`: sent when the network is back. `failed`: the server refused it; it is not logged. `earlier`: it lay there when the page was opened. */
+	readonly state: 'on the way' | 'kept' | 'logged' | 'failed' | 'earlier';
 	/** Which version it is was told by its tells. */
 	readonly isLookedAt: boolean;
 }
@@ -52,6 +54,8 @@ interface Step {
 	readonly ids: readonly number[];
 	/** The cards as the server knows them; null where the line was not logged. */
 	logged: Promise<Laid['cards'] | null>;
+	/** Under which it waits for the network; null: it does not. */
+	kept: string | null;
 }
 
 const cardsOn = (piles: readonly PileCount[]) => piles.reduce((sum, { count }) => sum + count, 0);
@@ -76,7 +80,7 @@ export function createPileBook({
 	const knowledge = createPileKnowledge(view);
 	const index = $derived(knowledge.index);
 	const steps: Step[] = [];
-	let taken = $state.raw<readonly TakenCard[]>(takeUp());
+	let taken = $state.raw<readonly TakenCard[]>(takeUpKept(takeUp()));
 	/** What lay on the piles when the page was opened, less what was taken back of it. */
 	let earlier = $state.raw<readonly PileCount[]>(lying.piles);
 	let pile = $state(begun);
@@ -92,7 +96,7 @@ export function createPileBook({
 			return choice ? [{ laid: { id, copyId }, text, choice }] : [];
 		});
 		for (const { laid } of cards.toReversed()) {
-			steps.push({ ids: [next++], logged: Promise.resolve([laid]) });
+			steps.push({ ids: [next++], logged: Promise.resolve([laid]), kept: null });
 		}
 		return cards.map(({ text, choice }, i): TakenCard => ({
 			id: next - 1 - i,
@@ -102,6 +106,22 @@ export function createPileBook({
 			state: 'earlier',
 			isLookedAt: false
 		}));
+	}
+
+	/** With what was taken without a network, and waits for it since before the page was opened. */
+	function takeUpKept(before: readonly TakenCard[]): readonly TakenCard[] {
+		const kept = outbox.waitingFor('/api/pile').flatMap(({ id, body }) => {
+			const { line: text = '', cards = [] } = body as { line?: string; cards?: LaidCard[] };
+			const choices = cards.flatMap((laid) => choiceOfLaid(index, laid) ?? []);
+			if (choices.length === 0) return [];
+			const ids = choices.map(() => next++);
+			steps.push({ ids, logged: Promise.resolve(null), kept: id });
+			return choices.map((choice, i): TakenCard => ({
+				...{ id: at(ids, i), line: text, choice, choices: [choice] },
+				...{ state: 'kept', isLookedAt: false }
+			}));
+		});
+		return [...kept.toReversed(), ...before];
 	}
 
 	function choicesOf(cards: readonly TakenCard[]): readonly PileChoice[] {
@@ -151,21 +171,40 @@ export function createPileBook({
 		text: string,
 		cards: readonly TakenCard[],
 		instead: readonly number[]
-	): Promise<Outcome<Laid>> {
+	): Promise<Delivery<Laid>> {
 		const laid = cards.map(({ choice, isLookedAt }) => laidCard(choice, isLookedAt));
-		const outcome = await send<Laid>('POST', '/api/pile', () => ({
-			line: text.slice(0, 300),
-			cards: laid,
-			...(instead.length > 0 ? { instead } : {}),
-			...(from === undefined ? {} : { from }),
-			...(pile === undefined ? {} : { pile }),
-			year: narrowing().year ?? '',
-			maker: narrowing().maker ?? ''
-		}));
-		if (outcome.ok) ({ pile } = outcome.value);
-		else problems = outcome.problems;
+		const delivery = await outbox.deliver<Laid>({
+			what: `Pile: ${text}`,
+			method: 'POST',
+			path: '/api/pile',
+			body: () => ({
+				line: text.slice(0, 300),
+				cards: laid,
+				...(instead.length > 0 ? { instead } : {}),
+				...(from === undefined ? {} : { from }),
+				...(pile === undefined ? {} : { pile }),
+				year: narrowing().year ?? '',
+				maker: narrowing().maker ?? ''
+			})
+		});
+		if (delivery.how === 'made' && delivery.value) ({ pile } = delivery.value);
+		if (delivery.how === 'refused') ({ problems } = delivery);
 		await refreshJournal();
-		return outcome;
+		return delivery;
+	}
+
+	/** What became of a line: at once, or when the network is back. */
+	async function settleStep(step: Step, delivery: Delivery<Laid>): Promise<Laid['cards'] | null> {
+		if (delivery.how === 'made') settle(step.ids, 'logged');
+		if (delivery.how === 'refused') settle(step.ids, 'failed');
+		if (delivery.how !== 'kept')
+			return delivery.how === 'made' ? (delivery.value?.cards ?? null) : null;
+		step.kept = delivery.id;
+		settle(step.ids, 'kept');
+		const later = await delivery.later;
+		step.kept = null;
+		if (later) settle(step.ids, later.ok ? 'logged' : 'failed');
+		return later?.ok ? (later.value?.cards ?? null) : null;
 	}
 
 	/** Puts cards on their piles in the page, and logs them behind it. */
@@ -181,11 +220,9 @@ export function createPileBook({
 		taken = [...fresh.toReversed(), ...taken];
 		problems = [];
 		answers = [];
-		const logged = log(text, fresh, []).then((outcome) => {
-			settle(ids, outcome.ok ? 'logged' : 'failed');
-			return outcome.ok ? outcome.value.cards : null;
-		});
-		steps.push({ ids, logged });
+		const step: Step = { ids, logged: Promise.resolve(null), kept: null };
+		step.logged = log(text, fresh, []).then((delivery) => settleStep(step, delivery));
+		steps.push(step);
 	}
 
 	/** Another version takes the place of the card that was taken last: at once in the page, in one step behind it. */
@@ -193,18 +230,17 @@ export function createPileBook({
 		const step = steps.at(-1);
 		const [last] = taken;
 		if (!step || !last || step.ids.length !== 1) return;
-		const before = step.logged;
+		// What waits for the network is taken out of what is sent: it was never logged.
+		const isTakenOut = step.kept !== null && outbox.drop(step.kept);
+		const before = isTakenOut ? Promise.resolve(null) : step.logged;
 		const card: TakenCard = { ...last, ...change, state: 'on the way' };
 		taken = [card, ...taken.slice(1)];
 		lessenEarlier(last);
 		answers = [];
 		step.logged = (async () => {
 			const known = await before;
-			const outcome = await log(last.line, [card], known?.map(({ id }) => id) ?? []);
-			if (outcome.ok) {
-				settle(step.ids, 'logged');
-				return outcome.value.cards;
-			}
+			const delivery = await log(last.line, [card], known?.map(({ id }) => id) ?? []);
+			if (delivery.how !== 'refused') return settleStep(step, delivery);
 			// It stays what it was.
 			taken = taken.map((each) => (each.id === last.id ? { ...last, state: 'logged' } : each));
 			return known;
@@ -215,7 +251,8 @@ export function createPileBook({
 	async function undo(): Promise<boolean> {
 		const step = steps.pop();
 		if (!step) return false;
-		const logged = await step.logged;
+		const isTakenOut = step.kept !== null && outbox.drop(step.kept);
+		const logged = isTakenOut ? null : await step.logged;
 		const outcome =
 			logged && (await send('DELETE', '/api/pile', { cards: logged.map(({ id }) => id) }));
 		if (outcome && !outcome.ok) {

@@ -14,6 +14,8 @@ const server = vi.hoisted(() => ({
 	sent: [] as { method: string; path: string; body: Record<string, unknown> }[],
 	last: Promise.resolve() as Promise<unknown>,
 	refuses: false,
+	/** It cannot be reached. */
+	isAway: false,
 	found: null as unknown
 }));
 vi.mock('$lib/ui/refresh', () => ({ refreshJournal: async () => {} }));
@@ -34,11 +36,26 @@ vi.mock('$lib/ui/send', () => ({
 		server.last = answer;
 		return answer;
 	},
-	ask: async () => good(server.found)
+	ask: async () => good(server.found),
+	inTurn: <Value>(change: () => Promise<Value>) => {
+		const answer = server.last.then(change);
+		server.last = answer;
+		return answer;
+	},
+	reach: async (path: string, { method, body: text }: { method: string; body: string }) => {
+		if (server.isAway) return null;
+		const body = JSON.parse(text) as Record<string, unknown>;
+		server.sent.push({ method, path, body });
+		if (server.refuses) return bad([{ message: 'the server does not answer' }]);
+		const id = 100 * server.sent.length;
+		const cards = body.cards as unknown[];
+		return good({ pile: 9, cards: cards.map((_, i) => ({ id: id + i, copyId: id })) });
+	}
 }));
 beforeEach(() => {
 	server.sent = [];
 	server.refuses = false;
+	server.isAway = false;
 });
 
 function made(key: string, name: string): Release {

@@ -227,8 +227,7 @@ describe('an order', () => {
 test('a pick-up for one sum is here at once, each card at its share, with from whom and why', async () => {
 	const { collection } = gulls;
 	const pickUp = {
-		release: 'gulls-1996',
-		line: '1x2 2',
+		cards: { release: 'gulls-1996', line: '1x2 2' },
 		total: '1',
 		currency: 'EUR',
 		note: 'cheap'
@@ -240,7 +239,7 @@ test('a pick-up for one sum is here at once, each card at its share, with from w
 	]);
 	const bad = await recordPickUp(collection, {
 		...pickUp,
-		line: '99',
+		cards: { release: 'gulls-1996', line: '99' },
 		total: '-1',
 		by: 'share',
 		from: ' '
@@ -248,6 +247,11 @@ test('a pick-up for one sum is here at once, each card at its share, with from w
 	expect(bad.ok ? [] : bad.problems.map(({ field }) => field)).toEqual(['line', 'total', 'from']);
 	const unvalued = await recordPickUp(collection, { ...pickUp, by: 'value', from: 'The fair' });
 	expect(unvalued.ok).toBe(false);
+	const single = { total: '0.50', currency: 'EUR', by: 'share', from: 'A fair', note: '' } as const;
+	must(await recordPickUp(collection, { ...single, cards: { version: 'gulls-1996/base-3' } }));
+	expect(await held()).toContain('base-3 ×1 kept 50');
+	const gone = await recordPickUp(collection, { ...single, cards: { version: 'gulls-1996/x' } });
+	expect(gone.ok).toBe(false);
 });
 
 test('a bid commits money and may bring a card; won it is an order, lost it is wanted as before', async () => {

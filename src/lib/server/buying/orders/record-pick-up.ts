@@ -5,6 +5,9 @@ import { spreadCost, type Spread } from '../../../core/copies/spread-cost.ts';
 import { bad, good, type Outcome, type Problem } from '../../../core/problem.ts';
 import type { OrderId, ReleaseId } from '../../../core/row-id.ts';
 import { parseAmount } from '../../../core/money/amount.ts';
+import { findVersion } from '../../../core/checklist/versions/find-version.ts';
+import { parseVersionKey } from '../../../core/checklist/versions/version-key.ts';
+import { loadRelease } from '../../releases/load-release.ts';
 import { readEntry } from '../../copies/read-entry.ts';
 import type { Collection, Transaction } from '../../database/open.ts';
 import { makeChange, refused } from '../../journal/change.ts';
@@ -14,9 +17,9 @@ import { insertOrder, type BoughtLine } from './order-rows.ts';
 
 /** Cards taken along on the spot, or found as a lot, for one sum. */
 export interface PickUpDraft {
-	readonly release: string;
-	/** The cards, as on the entry line. */
-	readonly line: string;
+	/** The cards: as on the entry line of a release, or one of a version. */
+	readonly cards:
+		{ readonly release: string; readonly line: string } | { readonly version: string };
 	/** What all of them cost, as it is typed: "12.50", or "USD 8". */
 	readonly total: string;
 	readonly currency: string;
@@ -38,7 +41,7 @@ export function recordPickUp(
 	draft: PickUpDraft
 ): Promise<Outcome<{ readonly id: OrderId; readonly cards: number }>> {
 	return makeChange(collection, async (record, tx) => {
-		const entry = await readEntry(tx, draft.release, draft.line);
+		const entry = await readCards(tx, draft.cards);
 		const amount = parseAmount(draft.total, draft.currency);
 		const from = draft.from.trim();
 		const problems: Problem[] = [
@@ -58,9 +61,16 @@ export function recordPickUp(
 			problems.push({ field: 'line', message: 'no card is named', remedy: 'Write: 5 7x2 12.' });
 		}
 		if (!entry.ok || !amount.ok || problems.length > 0) return refused(problems);
-		const { releaseId, additions } = entry.value;
+		const { release, releaseId, additions } = entry.value;
 		const { minor: total, currency } = amount.value;
-		const spread = await costs(tx, releaseId, draft, additions, total, currency);
+		const spread = await costs(
+			tx,
+			{ id: releaseId, key: release },
+			draft.by,
+			additions,
+			total,
+			currency
+		);
 		if (!spread.ok) return refused(spread.problems);
 		const today = collection.now().slice(0, 10);
 		const on = draft.on ?? today;
@@ -78,20 +88,46 @@ export function recordPickUp(
 	});
 }
 
+type CardsRead = Outcome<{
+	readonly release: string;
+	readonly releaseId: ReleaseId;
+	readonly additions: readonly Addition[];
+}>;
+interface Addition {
+	readonly version: string;
+	readonly quantity: number;
+	readonly condition?: BoughtLine['condition'];
+}
+
+async function readCards(tx: Transaction, cards: PickUpDraft['cards']): Promise<CardsRead> {
+	if ('line' in cards) {
+		const { release, line } = cards;
+		const read = await readEntry(tx, release, line);
+		return read.ok ? good({ release, ...read.value }) : bad(read.problems);
+	}
+	const { version } = cards;
+	const release = parseVersionKey(version)?.release ?? '';
+	const stored = await loadRelease(tx, release);
+	return stored && findVersion(stored.release, version)
+		? good({ release, releaseId: stored.id, additions: [{ version, quantity: 1 }] })
+		: bad([
+				{
+					message: `"${version}" is no version of this collection`,
+					remedy: 'Its checklist may have changed meanwhile: record it on the Orders page.'
+				}
+			]);
+}
+
 async function costs(
 	tx: Transaction,
-	releaseId: ReleaseId,
-	{ release, by }: PickUpDraft,
-	additions: readonly {
-		readonly version: string;
-		readonly quantity: number;
-		readonly condition?: BoughtLine['condition'];
-	}[],
+	release: { readonly id: ReleaseId; readonly key: string },
+	by: Spread,
+	additions: readonly Addition[],
 	total: number,
 	currency: string
 ): Promise<Outcome<readonly BoughtLine[]>> {
 	const book =
-		by === 'value' ? await readPriceBook(tx, new Map([[releaseId, release]]), currency) : null;
+		by === 'value' ? await readPriceBook(tx, new Map([[release.id, release.key]]), currency) : null;
 	const keyed = additions.map((addition, i) => {
 		const price = typicalPrice(book?.points.get(addition.version) ?? [], {
 			versions: [addition.version]
@@ -108,7 +144,7 @@ async function costs(
 	if (!parts.ok) return bad(parts.problems);
 	return good(
 		keyed.map(({ key, addition: { version, quantity, condition } }) => ({
-			...{ releaseId, version, quantity, condition },
+			...{ releaseId: release.id, version, quantity, condition },
 			minor: sum(
 				parts.value.filter((part) => part.key === key),
 				(part) => part.quantity * part.costMinor

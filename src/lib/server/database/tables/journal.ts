@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm';
 import { sqliteTable, index, integer, text } from 'drizzle-orm/sqlite-core';
 import type { ReleaseId, StepId } from '../../../core/row-id.ts';
 import type { RowChange } from './journalled.ts';
@@ -17,10 +18,15 @@ export const journal = sqliteTable(
 		releaseIds: text({ mode: 'json' }).$type<readonly ReleaseId[]>().notNull(),
 		changes: text({ mode: 'json' }).$type<readonly RowChange[]>().notNull(),
 		/** The window that did it; null: a program, the server itself, or an earlier version. */
-		window: text()
+		window: text(),
+		/** How the request named itself that may be sent again; null: it did not. */
+		request: text()
 	},
 	(table) => [
 		index('journal_state').on(table.state, table.id),
-		index('journal_window').on(table.window, table.state, table.id)
+		index('journal_window').on(table.window, table.state, table.id),
+		index('journal_request')
+			.on(table.request)
+			.where(sql`${table.request} is not null`)
 	]
 );

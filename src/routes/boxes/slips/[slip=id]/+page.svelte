@@ -1,40 +1,46 @@
 <script lang="ts">
 	import { resolve } from '$app/paths';
-	import type { SubmitFunction } from '@sveltejs/kit';
+	import { tick } from 'svelte';
 	import { nameGap } from '$lib/core/storage/slips/slip-walk';
-	import { createFormKeys } from '$lib/ui/in-turn';
+	import { createTurns } from '$lib/ui/in-turn';
 	import { countOf, formatCount } from '$lib/ui/numerals';
+	import { createSlipBook, type SlipAnswer } from './slip-book.svelte';
 	import SlipStep from './SlipStep.svelte';
 	import WholeSlip from './WholeSlip.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 
-	let { data, form } = $props();
-	const { slip, placeless, left } = $derived(data);
+	/** Lines after the present one that are shown. */
+	const SHOWN = 25;
+	let { data } = $props();
+	const { slip, placeless } = $derived(data);
 	const isPull = $derived(slip.sort === 'pull');
-	const [now, ...next] = $derived(data.todo);
+	const book = createSlipBook({ slip: () => slip.id, lines: () => data.todo });
+	const left = $derived(data.left - book.kept.gone);
+	const [now, ...rest] = $derived(data.isWhole ? data.todo : book.todo);
+	const next = $derived(rest.slice(0, SHOWN));
+	const done = $derived(slip.done + book.kept.done);
 	/** "Long box 4, row 2, Harbour Lights 1994: after 112, before 118"; a box that bears its set's name is named once. */
 	const placeLine = (place: NonNullable<(typeof next)[number]['place']>) =>
 		`${[place.box, `row ${place.row}`, place.divider]
 			.filter((word, i, all) => all.indexOf(word) === i)
 			.join(', ')}: ${nameGap(place)}`;
 	let big = $state<HTMLElement>();
-	const keys = createFormKeys();
+	const inTurn = createTurns();
 	/** The step that is done goes; the hand stays on the same button. */
-	const onAnswer: SubmitFunction =
-		({ submitter }) =>
-		async ({ update }) => {
-			const label = submitter?.dataset.answer;
-			await update();
-			big?.querySelector<HTMLElement>(`[data-answer="${label ?? 'done'}"]`)?.focus();
-			keys.answered();
-		};
+	const answer = (state: SlipAnswer) =>
+		inTurn(async () => {
+			if (!now) return;
+			await book.answer(now, state);
+			await tick();
+			big?.querySelector<HTMLElement>(`[data-answer="${state}"]`)?.focus();
+		});
 
 	function onkeydown(event: KeyboardEvent) {
 		const target = event.target as HTMLElement;
 		if (event.ctrlKey || event.metaKey || event.altKey || target.matches('input, select, textarea'))
 			return;
-		const key = { d: 'done', k: 'skipped', n: 'not there' }[event.key];
-		if (key) keys.click(() => big?.querySelector<HTMLElement>(`[data-answer="${key}"]`));
+		const state = ({ d: 'done', k: 'skipped', n: 'not there' } as const)[event.key];
+		if (state) void answer(state);
 	}
 </script>
 
@@ -45,7 +51,7 @@
 	<div class="min-w-0">
 		<h1 class="text-2xl wrap-anywhere">{slip.name}</h1>
 		<p class="quiet">
-			{formatCount(slip.done)} of {countOf(slip.lines, 'line')} done{slip.skipped > 0
+			{formatCount(done)} of {countOf(slip.lines, 'line')} done{slip.skipped > 0
 				? `, ${formatCount(slip.skipped)} skipped`
 				: ''}{slip.notThere > 0 ? `, ${formatCount(slip.notThere)} not there` : ''}
 		</p>
@@ -57,7 +63,7 @@
 		<a class="btn btn-sm max-sm:hidden" href="?whole">Whole slip, to print</a>
 	{/if}
 </header>
-<ProblemAlert problems={form?.problems} />
+<ProblemAlert problems={book.problems} />
 {#if data.missing > 0}
 	<p class="mb-3 border-l-3 border-accent pl-4">
 		{countOf(data.missing, 'card')} of the line {data.missing === 1 ? 'is' : 'are'} not among those {isPull
@@ -75,7 +81,7 @@
 	<WholeSlip lines={data.todo} />
 {:else if now}
 	<div bind:this={big} class="max-w-2xl">
-		<SlipStep line={now} {isPull} {onAnswer} isSkipped={now.state === 'skipped'} />
+		<SlipStep line={now} {isPull} {answer} isSkipped={now.state === 'skipped'} />
 	</div>
 	{#if next.length > 0}
 		<h2 class="mt-6 mb-1 text-base">After that</h2>
@@ -97,7 +103,13 @@
 	{/if}
 {:else}
 	<p class="text-lg">
-		{placeless.count > 0 ? 'Nothing more can be done with this slip now.' : 'All done.'}
+		{#if left > 0}
+			The {countOf(left, 'line')} after these come with the network.
+		{:else if placeless.count > 0}
+			Nothing more can be done with this slip now.
+		{:else}
+			All done.
+		{/if}
 	</p>
 {/if}
 {#if placeless.count > 0}

@@ -1,19 +1,24 @@
 <script lang="ts">
-	import { enhance } from '$lib/ui/form-actions';
 	import { resolve } from '$app/paths';
-	import type { SubmitFunction } from '@sveltejs/kit';
 	import { nameGap } from '$lib/core/storage/slips/slip-walk';
+	import type { SlipAnswer } from './slip-book.svelte';
 	import type { SlipLine } from '$lib/server/storage/slips/slips';
 
+	interface Answer {
+		readonly state: SlipAnswer;
+		readonly name: string;
+		readonly key: string;
+		readonly look: string;
+	}
 	interface Props {
 		line: SlipLine;
 		isPull: boolean;
 		isSkipped: boolean;
-		onAnswer: SubmitFunction;
+		answer: (state: SlipAnswer) => unknown;
 	}
-	let { line, isPull, isSkipped, onAnswer }: Props = $props();
+	let { line, isPull, isSkipped, answer }: Props = $props();
 	const place = $derived(line.place);
-	const ANSWERS = $derived([
+	const ANSWERS = $derived<readonly Answer[]>([
 		{ state: 'done', name: isPull ? 'Got it' : 'Put away', key: 'd', look: 'btn-primary flex-2' },
 		{ state: 'skipped', name: 'Skip', key: 'k', look: 'flex-1' },
 		{ state: 'not there', name: 'Not there', key: 'n', look: 'flex-1' }
@@ -36,19 +41,16 @@
 		</p>
 		<p class="quiet">{place.shelf ?? 'on no shelf'}</p>
 	{/if}
-	<form method="POST" action="?/answer" use:enhance={onAnswer} class="mt-4 flex gap-2">
-		<input type="hidden" name="line" value={line.id} />
-		<input type="hidden" name="divider" value={place?.dividerId ?? ''} />
+	<div class="mt-4 flex gap-2">
 		{#each ANSWERS as { state, name, key, look } (state)}
 			{#if !(isSkipped && state === 'skipped')}
 				<button
 					class="btn min-h-14 text-lg {look}"
-					name="state"
-					value={state}
 					data-answer={state}
+					onclick={() => answer(state)}
 					title="{name} ({key})">{name}</button
 				>
 			{/if}
 		{/each}
-	</form>
+	</div>
 </section>
