@@ -216,14 +216,18 @@ test('no address gives a 500, whatever stands in it', async ({ demo, request }) 
 	}
 });
 
-test('the published schema is the one that files are checked against', async ({
-	demo,
-	request
-}) => {
-	const response = await request.get(`${demo.url}/api/schemas/checklist.json`);
-	expect(response.headers()['content-type']).toBe('application/schema+json');
-	const schema = (await response.json()) as { $id: string };
-	const exported = JSON.parse(await readFile('docs/checklist.schema.json', 'utf8')) as unknown;
-	expect(schema).toEqual(exported);
-	expect(schema.$id).toBe('urn:jade-binder:schema:checklist:2');
-});
+for (const [name, id] of [
+	['checklist', 'urn:jade-binder:schema:checklist:2'],
+	['knowledge', 'urn:jade-binder:schema:knowledge:1']
+] as const) {
+	test(`the published schema of a ${name} is the one that files are checked against`, async ({
+		demo,
+		request
+	}) => {
+		const response = await request.get(`${demo.url}/api/schemas/${name}.json`);
+		expect(response.headers()['content-type']).toBe('application/schema+json');
+		const schema = (await response.json()) as { $id: string };
+		expect(schema).toEqual(JSON.parse(await readFile(`docs/${name}.schema.json`, 'utf8')));
+		expect(schema.$id).toBe(id);
+	});
+}

@@ -5,6 +5,7 @@ export const VIEWS = [
 	'/releases/outline',
 	'/releases/compare',
 	'/releases/palette',
+	'/releases/knowledge',
 	'/releases/signal-year-2019/edit',
 	'/releases/the-drowned-bell',
 	'/releases/harbour-lights-1994',

@@ -27,6 +27,7 @@
 		<div class="flex flex-wrap gap-2">
 			<a class="btn btn-ghost" href={resolve('/releases/palette')}>Palette</a>
 			<a class="btn" href={resolve('/releases/outline')}>Sketch a release</a>
+			<a class="btn" href={resolve('/releases/knowledge')}>Take in knowledge</a>
 			<a class="btn btn-primary" href={resolve('/releases/import')}>Import a checklist</a>
 		</div>
 	</header>

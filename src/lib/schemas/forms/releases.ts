@@ -70,3 +70,8 @@ export const PairFormSchema = Type.Object({
 	other: Key,
 	part: Type.Optional(Type.Literal('yes'))
 });
+/** What is taken of a file of knowledge: ids of differences, a line each. */
+export const TakeKnowledgeFormSchema = Type.Object({
+	take: asTyped(20_000_000),
+	seen: Key
+});

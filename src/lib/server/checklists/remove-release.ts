@@ -7,6 +7,7 @@ import {
 	builds,
 	cards,
 	copies,
+	declinedKnowledge,
 	dividers,
 	goals,
 	openedPiles,
@@ -32,6 +33,7 @@ import { makeChange } from '../journal/change.ts';
 import type { GoalId } from '../../core/row-id.ts';
 
 const HANGS_ON_A_RELEASE = [
+	declinedKnowledge,
 	referencePictures,
 	priceLumps,
 	pricePoints,

@@ -4,6 +4,7 @@ import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
 import { chunks } from '../database/chunks.ts';
 import type { Collection, Reader } from '../database/open.ts';
 import { copies, media, photos } from '../database/tables/index.ts';
+import type { Sharp } from 'sharp';
 import { openPicture } from './open-picture.ts';
 import { makeChange, refused } from '../journal/change.ts';
 import type { PhotoSide } from '../../core/copies/photo-side.ts';
@@ -37,6 +38,11 @@ export async function preparePhoto(bytes: Uint8Array): Promise<Outcome<Picture>>
 	const opened = await openPicture(bytes, MOST_PIXELS);
 	if (!opened.ok) return bad(opened.problems.map((problem) => ({ ...problem, field: 'photo' })));
 	try {
+		const asItIs = await keptAsItIs(opened.value, bytes);
+		if (asItIs) {
+			const thumbnail = await thumbnailOf(opened.value);
+			return good({ ...asItIs, thumbnail });
+		}
 		const upright = opened.value.rotate();
 		const fitted = (side: number) =>
 			upright
@@ -45,9 +51,9 @@ export async function preparePhoto(bytes: Uint8Array): Promise<Outcome<Picture>>
 		const { data, info } = await fitted(LONGEST_SIDE)
 			.webp({ quality: 86 })
 			.toBuffer({ resolveWithObject: true });
-		const thumbnail = await fitted(THUMBNAIL_SIDE).webp({ quality: 80 }).toBuffer();
+		const thumbnail = await thumbnailOf(upright);
 		return good({
-			hash: createHash('sha256').update(data).digest('hex'),
+			hash: hashOf(data),
 			width: info.width,
 			height: info.height,
 			picture: data,
@@ -60,6 +66,34 @@ export async function preparePhoto(bytes: Uint8Array): Promise<Outcome<Picture>>
 		);
 	}
 }
+
+const thumbnailOf = (picture: Sharp): Promise<Buffer> =>
+	picture
+		.clone()
+		.resize({
+			width: THUMBNAIL_SIDE,
+			height: THUMBNAIL_SIDE,
+			fit: 'inside',
+			withoutEnlargement: true
+		})
+		.webp({ quality: 80 })
+		.toBuffer();
+
+/** A picture that a collection has kept already, and another takes in, is the same picture in both; null: it is none of these. */
+async function keptAsItIs(
+	opened: Sharp,
+	bytes: Uint8Array
+): Promise<Omit<Picture, 'thumbnail'> | null> {
+	const { format, width, height, exif, xmp, icc, iptc, pages = 1 } = await opened.metadata();
+	const isBare = !exif && !xmp && !icc && !iptc && pages === 1;
+	if (format !== 'webp' || !isBare || Math.max(width, height) > LONGEST_SIDE) return null;
+	// All of it is read once: what is damaged is refused.
+	await opened.clone().stats();
+	const picture = Buffer.from(bytes);
+	return { hash: hashOf(picture), width, height, picture };
+}
+
+const hashOf = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
 
 /** Adds a photo to a copy. */
 export async function addPhoto(

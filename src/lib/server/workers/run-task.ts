@@ -26,6 +26,8 @@ const LONGEST_MS: Readonly<Record<TaskName | ChangeName, number>> = {
 	finishView: 60_000,
 	offersView: 60_000,
 	readWants: 60_000,
+	exportKnowledge: 60_000,
+	lookAtKnowledge: 60_000,
 	tradesView: 60_000,
 	conditionView: 60_000,
 	packsView: 60_000,

@@ -44,7 +44,10 @@ import { storageOptions, type StorageChoice } from '../storage/plan/read-storage
 import { storageView } from '../storage/plan/storage-view.ts';
 import { printLabels } from '../storage/labels/print-labels.ts';
 import type { Progress } from '../progress.ts';
-import type { Problem } from '../../core/problem.ts';
+import { exportKnowledge, type KnowledgeAsk } from '../knowledge/export-knowledge.ts';
+import { lookAtKnowledge, openKnowledge } from '../knowledge/look-at-knowledge.ts';
+import { readMine } from '../knowledge/read-mine.ts';
+import { bad, good, type Problem } from '../../core/problem.ts';
 import { readCardList, readChecklist, type TableChoice } from '../../formats/read-checklist.ts';
 import { readOffers, type OffersChoice } from '../../formats/read-offers.ts';
 import { readHoldings, type HoldingsChoice } from '../../formats/read-holdings.ts';
@@ -135,6 +138,15 @@ export const TASKS = {
 		readonly form: 'csv' | 'zip';
 		readonly ids: readonly ListingId[];
 	}) => withReader(readSettings(process.env), (db) => exportListings(db, form, ids)),
+	/** What is known of a release, as a file; null where there is no such release. */
+	exportKnowledge: (ask: KnowledgeAsk) =>
+		withReader(readSettings(process.env), (db) => exportKnowledge(db, ask)),
+	/** A file of knowledge beside what is known here. */
+	lookAtKnowledge: ({ bytes }: { readonly bytes: Uint8Array }) =>
+		withReader(readSettings(process.env), async (db) => {
+			const opened = await openKnowledge(db, bytes, (stored) => readMine(db, stored));
+			return opened.ok ? good(await lookAtKnowledge(db, opened.value)) : bad(opened.problems);
+		}),
 	/** The name of the file. */
 	async writeBackup({ folder, name }: { readonly folder: string; readonly name: BackupName }) {
 		return basename(await writeBackup(readSettings(process.env).databaseUrl, folder, name));

@@ -18,6 +18,7 @@
 	import ProductionTable from './ProductionTable.svelte';
 	import RarityPart from './RarityPart.svelte';
 	import SharedSections from './SharedSections.svelte';
+	import PassOn from './PassOn.svelte';
 	import TitlePaste from './TitlePaste.svelte';
 	import VariantLine from './VariantLine.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
@@ -177,6 +178,7 @@
 			download>{form.toUpperCase()}</a
 		>
 	{/each}
+	<PassOn {release} />
 	<form method="POST" action="?/remove" class="ml-auto" use:enhance>
 		<button
 			class="btn btn-ghost text-error btn-sm"

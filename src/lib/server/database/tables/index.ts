@@ -9,6 +9,7 @@ export { cardSubjects } from './card-subjects.ts';
 export { cards } from './cards.ts';
 export { copies } from './copies.ts';
 export { counterparts } from './counterparts.ts';
+export { declinedKnowledge } from './declined-knowledge.ts';
 export { discrepancies } from './discrepancies.ts';
 export { dividers } from './dividers.ts';
 export { dividerSums } from './divider-sums.ts';
