@@ -8,16 +8,25 @@ function read(file) {
 }
 
 /**
- * Tests passed and failed in `unit.json` (Vitest) and `browser.json` (Playwright) of a folder.
+ * Tests passed and failed in `unit.json`, `remote.json` (Vitest) and `browser.json` (Playwright) of a folder.
  * A report that is not there counts nothing; a suite that could not be run counts as one failure.
  * @param {string} folder
  */
 export function countTests(folder) {
-	const unit = read(join(folder, 'unit.json'));
+	const counts = ['unit.json', 'remote.json'].map((name) => {
+		const unit = read(join(folder, name));
+		const broken = unit ? (unit.numFailedTestSuites > 0 && unit.numFailedTests === 0 ? 1 : 0) : 0;
+		return {
+			passed: unit?.numPassedTests ?? 0,
+			failed: (unit?.numFailedTests ?? 0) + broken
+		};
+	});
 	const browser = read(join(folder, 'browser.json'))?.stats;
-	const broken = unit ? (unit.numFailedTestSuites > 0 && unit.numFailedTests === 0 ? 1 : 0) : 0;
-	return {
-		passed: (unit?.numPassedTests ?? 0) + (browser?.expected ?? 0) + (browser?.flaky ?? 0),
-		failed: (unit?.numFailedTests ?? 0) + broken + (browser?.unexpected ?? 0)
-	};
+	counts.push({
+		passed: (browser?.expected ?? 0) + (browser?.flaky ?? 0),
+		failed: browser?.unexpected ?? 0
+	});
+	/** @param {'passed' | 'failed'} name */
+	const sum = (name) => counts.reduce((all, count) => all + count[name], 0);
+	return { passed: sum('passed'), failed: sum('failed') };
 }

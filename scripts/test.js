@@ -3,6 +3,7 @@ import { existsSync, mkdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import process from 'node:process';
 import { countTests } from './count-tests.js';
+import { testRemote } from './test-remote.js';
 import { build, install, root, run, runAside, runInstalled } from './program.js';
 
 const CHROMIUM = '/usr/bin/chromium';
@@ -41,6 +42,11 @@ const LANES = [
 /** @type {readonly [name: string, step: () => boolean][]} */
 const steps = [
 	['unit tests', () => runInstalled('vitest', ['run'])],
+	[
+		'on a remote database',
+		// All of them: `npm run test:remote`.
+		() => testRemote(['journal', 'copies', 'goals'].map((topic) => `src/lib/server/${topic}/`))
+	],
 	['build', build],
 	[
 		'browser tests',

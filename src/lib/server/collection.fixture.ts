@@ -7,6 +7,7 @@ import type { Release } from '../core/checklist/release.ts';
 import { logLine } from './copies/log.ts';
 import { countOwned, readCopies } from './copies/read-copies.ts';
 import type { Collection } from './database/open.ts';
+import { startRemote, type RemoteStandIn } from './database/remote.fixture.ts';
 import { readSettings } from './database/settings.ts';
 import { listGoals } from './goals/read-goals.ts';
 import { loadRelease } from './releases/load-release.ts';
@@ -26,13 +27,19 @@ function emptyCollection(): Promise<Buffer> {
 	return template;
 }
 
+/** With `JADE_TEST_REMOTE=1` the tests of the server ask a stand-in for a remote database (`npm run test:remote`). */
+const IS_REMOTE = process.env.JADE_TEST_REMOTE === '1';
+
 /** For tests: before each, an empty collection in a folder of its own. Its clock may be set. */
 export function withCollection() {
 	let folder = '';
 	let opened: Collection | undefined;
+	let remote: RemoteStandIn | undefined;
 	let now = '1996-10-05T18:30:00.000Z';
 	const open = async (): Promise<Collection> => ({
-		...(await openCollection(readSettings({ JADE_DATA: folder }))),
+		...(await openCollection(
+			readSettings({ JADE_DATA: folder, ...(remote ? { DATABASE_URL: remote.url } : {}) })
+		)),
 		now: () => now
 	});
 	const collection = () => {
@@ -43,10 +50,12 @@ export function withCollection() {
 	beforeEach(async () => {
 		folder = mkdtempSync(join(tmpdir(), 'jade-test-'));
 		writeFileSync(join(folder, 'jade.db'), await emptyCollection());
+		if (IS_REMOTE) remote = await startRemote(join(folder, 'jade.db'));
 		opened = await open();
 	});
 	afterEach(async () => {
 		await opened?.close();
+		await remote?.close();
 		rmSync(folder, { recursive: true, force: true });
 	});
 

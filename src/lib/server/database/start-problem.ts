@@ -9,6 +9,9 @@ export class StartProblem extends Error {
 	}
 }
 
+/** What a database that is reached by a network says when it is not. */
+export const UNREACHED = /^(ECONN\w+|ENOTFOUND|EAI_AGAIN|ETIMEDOUT|EHOSTUNREACH|UND_ERR_\w+)$/;
+
 /** What a failure of the file system, or of SQLite, means for who starts the server; by its code. */
 const MEANINGS: readonly {
 	readonly code: RegExp;
@@ -20,6 +23,11 @@ const MEANINGS: readonly {
 		says: (path) => `${path} cannot be written to`,
 		remedy:
 			'Give this user the right to write there, or name another folder with JADE_DATA. Nothing was changed.'
+	},
+	{
+		code: UNREACHED,
+		says: () => 'the database server is not reached',
+		remedy: 'Start it, or look at its address in DATABASE_URL, and start again.'
 	},
 	{
 		code: /^(ENOTDIR|EEXIST)$/,

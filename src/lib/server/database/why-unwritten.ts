@@ -1,4 +1,4 @@
-import { codesOf } from './start-problem.ts';
+import { codesOf, UNREACHED } from './start-problem.ts';
 
 /** Why a change could not be kept, in words for whoever made it; its transaction was rolled back. */
 export interface Unwritten {
@@ -8,6 +8,12 @@ export interface Unwritten {
 }
 
 const MEANINGS: readonly (Unwritten & { readonly code: RegExp })[] = [
+	{
+		code: UNREACHED,
+		status: 503,
+		message:
+			'The database server was not reached in time, so it is not known whether this change was kept. Look at the journal when it is back, and do it again if it is not there.'
+	},
 	{
 		code: /^(ENOSPC|EFBIG|EDQUOT|SQLITE_FULL|SQLITE_IOERR\w*)$/,
 		status: 507,
