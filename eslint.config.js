@@ -44,7 +44,13 @@ export default ts.config(
 	{
 		// Pages and layouts get the types of their arguments from Svelte, which `svelte-check` sees.
 		files: ['src/**/*.ts'],
-		ignores: ['**/*.test.ts', '**/*.svelte.ts', 'src/routes/**/+{page,layout}*.ts'],
+		// SvelteKit keeps the service worker out of the project: its globals are others.
+		ignores: [
+			'**/*.test.ts',
+			'**/*.svelte.ts',
+			'src/routes/**/+{page,layout}*.ts',
+			'src/service-worker.ts'
+		],
 		extends: [ts.configs.strictTypeChecked],
 		languageOptions: { parserOptions: { projectService: true } },
 		rules: {

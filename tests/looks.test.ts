@@ -61,6 +61,10 @@ async function look(page: Page, url: string, path: string) {
 
 	const width = await page.evaluate(() => document.documentElement.scrollWidth);
 	expect.soft(width, `${path}: width on a phone`).toBeLessThanOrEqual(390);
+	// Published: WCAG 2.2, success criterion 1.4.4, text up to 200 %: half as many CSS pixels on the same screen.
+	await page.setViewportSize({ width: 640, height: 400 });
+	const zoomed = await page.evaluate(() => document.documentElement.scrollWidth);
+	expect.soft(zoomed, `${path}: width at 200 %`).toBeLessThanOrEqual(640);
 	await page.setViewportSize({ width: 1280, height: 800 });
 
 	if (path === '/log') await page.getByLabel('Entry line').fill('1-4 Q7');
@@ -108,6 +112,38 @@ test('targets are large enough on a phone', async ({ page, demo }) => {
 	const box = await page.getByRole('button', { name: /^1, / }).boundingBox();
 	// Published: WCAG 2.2, success criterion 2.5.8, target size (minimum) 24 × 24 CSS pixels.
 	expect(Math.min(box?.width ?? 0, box?.height ?? 0)).toBeGreaterThanOrEqual(24);
+});
+
+test('who wants less motion sees none: nothing moves for longer than a blink', async ({
+	browser,
+	demo
+}) => {
+	const context = await browser.newContext({ reducedMotion: 'reduce' });
+	const page = await context.newPage();
+	for (const path of ['/', '/log', '/binders/1', '/boxes']) {
+		await page.goto(demo.url + path);
+		const longest = await page.evaluate(() =>
+			Math.max(
+				...[...document.querySelectorAll('*')].map((part) => {
+					const { transitionDuration, animationDuration, scrollBehavior } = getComputedStyle(part);
+					const times = `${transitionDuration}, ${animationDuration}`.split(', ').map(parseFloat);
+					return scrollBehavior === 'smooth' ? 1 : Math.max(...times);
+				})
+			)
+		);
+		expect(longest, path).toBeLessThan(0.001);
+	}
+	await context.close();
+});
+
+test('numbers, days and money are written as the browser asks', async ({ browser, demo }) => {
+	const context = await browser.newContext({ locale: 'de-DE' });
+	const page = await context.newPage();
+	await page.goto(`${demo.url}/buying/wants`);
+	await expect(page.getByTestId('want').first()).toContainText(/\d,\d\d.€/);
+	await page.goto(`${demo.url}/worth/prices`);
+	await expect(page.getByText(/\d\d\.\d\d\.199\d/).first()).toBeVisible();
+	await context.close();
 });
 
 test('a choice of theme stays, and the drag of a tile does not select text', async ({

@@ -1,18 +1,21 @@
 import { FEW_RELEASES } from '$lib/ui/release-names.svelte';
 import { theCollection } from '$lib/server/collection';
+import { localeOf } from '$lib/server/locale';
 import { nextSteps } from '$lib/server/journal/undo';
 import { readHolderKinds } from '$lib/server/places/keeping';
 import { listReleaseNames } from '$lib/server/releases/list-releases';
 import { readTheme } from '$lib/server/theme';
 
-export const load = async ({ cookies, depends, locals: { role } }) => {
+export const load = async ({ cookies, depends, request, locals: { role } }) => {
 	depends('jade:journal');
 	const theme = readTheme(cookies);
+	const locale = localeOf(request.headers.get('accept-language'));
 	// Who only knows a link learns nothing of the rest.
 	if (role === null) {
 		return {
 			theme,
 			role,
+			locale,
 			servedAt: Date.now(),
 			undo: null,
 			redo: null,
@@ -26,6 +29,8 @@ export const load = async ({ cookies, depends, locals: { role } }) => {
 	return {
 		theme,
 		role,
+		/** By which numbers, dates and money are written. */
+		locale,
 		/** For whoever sees the page later, without a network; ms since 1970. */
 		servedAt: Date.now(),
 		undo,

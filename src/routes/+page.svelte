@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { resolve } from '$app/paths';
 	import EmptyCollection from '$lib/ui/EmptyCollection.svelte';
+	import FirstSteps from './FirstSteps.svelte';
 	import GoalLine from '$lib/ui/GoalLine.svelte';
 	import Reminders from './Reminders.svelte';
 	import { countOf, formatMoment } from '$lib/ui/numerals';
@@ -12,12 +13,14 @@
 
 {#if data.releases === 0}
 	<EmptyCollection title="A quiet desk" />
+	{#if data.tour}<FirstSteps done={data.tour} />{/if}
 {:else}
 	<header class="mt-4 mb-6 flex flex-wrap items-center justify-between gap-4">
 		<h1>Desk</h1>
 		<a class="btn btn-primary" href={resolve('/log')}>Log copies</a>
 	</header>
-	{#if data.goals.length === 0}
+	{#if data.tour}<FirstSteps done={data.tour} />{/if}
+	{#if data.goals.length === 0 && !data.tour}
 		<p class="mb-4 max-w-xl text-lg">
 			{countOf(data.releases, 'release')} in the collection, and no goal yet. Decide what complete means,
 			and the desk shows how far you are.

@@ -1,22 +1,54 @@
 import { amountOf } from '$lib/core/money/minor-units';
 
-const whole = new Intl.NumberFormat('en');
-// A day bears no time: it is the same day everywhere.
-const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone: 'UTC' });
-const moment = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+/** Pounds are what is weighed in here (CLDR, supplemental data: measurement systems); everywhere else it is kilograms. */
+const IN_POUNDS = new Set(['US', 'LR', 'MM']);
+/** The international pound, exactly (1959). */
+const GRAMS_A_POUND = 453.59237;
+
+function formatsOf(locale: string) {
+	const region = new Intl.Locale(locale).maximize().region ?? '';
+	const inPounds = IN_POUNDS.has(region);
+	const weight = new Intl.NumberFormat(locale, {
+		...{ style: 'unit', unit: inPounds ? 'pound' : 'kilogram' },
+		...{ minimumFractionDigits: 1, maximumFractionDigits: 1 }
+	});
+	return {
+		locale,
+		whole: new Intl.NumberFormat(locale),
+		// A day bears no time: it is the same day everywhere.
+		day: new Intl.DateTimeFormat(locale, { dateStyle: 'medium', timeZone: 'UTC' }),
+		dayOfYear: new Intl.DateTimeFormat(locale, { day: 'numeric', month: 'short', timeZone: 'UTC' }),
+		month: new Intl.DateTimeFormat(locale, { month: 'short', year: 'numeric', timeZone: 'UTC' }),
+		moment: new Intl.DateTimeFormat(locale, { dateStyle: 'medium', timeStyle: 'short' }),
+		clock: new Intl.DateTimeFormat(locale, { timeStyle: 'short' }),
+		money: new Map<string, Intl.NumberFormat>(),
+		weight: (grams: number) => weight.format(grams / (inPounds ? GRAMS_A_POUND : 1000))
+	};
+}
+
+let formats = formatsOf('en-GB');
+
+/**
+ * Says by which locale numbers, dates, money and weights are written from now on; words stay English. A page is
+ * rendered in one go, from its layout on, which says it first: on the server no other request comes between.
+ *
+ * @param locale BCP 47
+ */
+export function writeAs(locale: string): void {
+	if (locale !== formats.locale) formats = formatsOf(locale);
+}
 
 /** "1,240" */
-export const formatCount = (count: number): string => whole.format(count);
+export const formatCount = (count: number): string => formats.whole.format(count);
 
 /** "1 card", "3 cards" */
 export const countOf = (count: number, singular: string, many = `${singular}s`): string =>
 	`${formatCount(count)} ${count === 1 ? singular : many}`;
 
 /** An ISO 8601 time as people read it. */
-export const formatMoment = (iso: string): string => moment.format(new Date(iso));
+export const formatMoment = (iso: string): string => formats.moment.format(new Date(iso));
 
 const ago = new Intl.RelativeTimeFormat('en', { numeric: 'auto' });
-const clock = new Intl.DateTimeFormat('en-GB', { timeStyle: 'short' });
 const UNITS = [
 	['day', 86_400_000],
 	['hour', 3_600_000],
@@ -27,20 +59,29 @@ const UNITS = [
 export function formatAgo(then: number, now: number): string {
 	const age = Math.max(0, now - then);
 	const [unit, ms] = UNITS.find(([, each]) => age >= each) ?? ['minute', 60_000];
-	if (age < 60_000) return `${clock.format(then)}, just now`;
-	const at = unit === 'day' ? moment.format(then) : clock.format(then);
+	if (age < 60_000) return `${formats.clock.format(then)}, just now`;
+	const at = unit === 'day' ? formats.moment.format(then) : formats.clock.format(then);
 	return `${at}, ${ago.format(-Math.floor(age / ms), unit)}`;
 }
 
 /** An ISO 8601 day as people read it. */
-export const formatDay = (iso: string): string => day.format(new Date(iso));
+export const formatDay = (iso: string): string => formats.day.format(new Date(iso));
+
+/** "Oct 1996" of an ISO 8601 date. */
+export const formatMonth = (iso: string): string => formats.month.format(new Date(iso));
+
+/** "6 Oct" of an ISO 8601 date. */
+export const formatDayOfYear = (iso: string): string => formats.dayOfYear.format(new Date(iso));
 
 /** An amount in minor units of its currency. */
 export function formatMoney(minor: number, currency: string): string {
-	return new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(
-		amountOf(minor, currency)
-	);
+	let money = formats.money.get(currency);
+	if (!money) {
+		money = new Intl.NumberFormat(formats.locale, { style: 'currency', currency });
+		formats.money.set(currency, money);
+	}
+	return money.format(amountOf(minor, currency));
 }
 
-/** "9.6 kg" of grams. */
-export const formatKg = (grams: number): string => `${(grams / 1000).toFixed(1)} kg`;
+/** "9.6 kg" of grams, or "21.2 lb" where pounds are usual. */
+export const formatWeight = (grams: number): string => formats.weight(grams);

@@ -5,7 +5,7 @@
 	import { isTooFull } from '$lib/core/storage/rows/is-too-full';
 	import { nameShelf } from '$lib/core/storage/shelves/shelf';
 	import EmptyCollection from '$lib/ui/EmptyCollection.svelte';
-	import { countOf, formatCount, formatKg } from '$lib/ui/numerals';
+	import { countOf, formatCount, formatWeight } from '$lib/ui/numerals';
 	import ShelfBox from '$lib/ui/shelf/ShelfBox.svelte';
 	import ShelfUnit from '$lib/ui/shelf/ShelfUnit.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
@@ -48,7 +48,7 @@
 				boxes.length,
 				'box',
 				'boxes'
-			)}, {formatKg(grams)} in all.
+			)}, {formatWeight(grams)} in all.
 		</p>
 	{/if}
 	<ProblemAlert problems={form?.problems} />
@@ -64,7 +64,7 @@
 		{@const shelf = shelfOf(key)}
 		{#if shelf}
 			<p class="mb-4 max-w-3xl border-l-3 border-error pl-4" role="alert">
-				{nameShelf(shelf)} is {formatKg(overG)} over what its maker says it bears, and no other shelf
+				{nameShelf(shelf)} is {formatWeight(overG)} over what its maker says it bears, and no other shelf
 				here takes a box of it: take one off, or split it.
 			</p>
 		{/if}
@@ -79,7 +79,7 @@
 					{#if moved && target}
 						<li class="flex flex-wrap items-center gap-x-3 py-1">
 							<span class="min-w-0 flex-1"
-								>{moved.name}, {formatKg(moved.grams)}: {from === null
+								>{moved.name}, {formatWeight(moved.grams)}: {from === null
 									? 'on no shelf'
 									: nameShelf(shelfOf(from) ?? target)} → {nameShelf(target)}
 								<span class="quiet">({rule})</span></span

@@ -3,9 +3,8 @@
 	import { resolve } from '$app/paths';
 	import type { LadderView } from '$lib/server/worth/ladder-view';
 	import LineChart from '$lib/ui/LineChart.svelte';
-	import { formatMoney } from '$lib/ui/numerals';
+	import { formatMoney, formatMonth } from '$lib/ui/numerals';
 	import GradeOrNot from './GradeOrNot.svelte';
-	import { formatMonth } from './month';
 
 	interface Props {
 		close: NonNullable<LadderView['close']>;

@@ -1,7 +1,6 @@
 <script lang="ts">
 	import type { LadderView } from '$lib/server/worth/ladder-view';
-	import { formatMoney } from '$lib/ui/numerals';
-	import { formatMonth } from './month';
+	import { formatMoney, formatMonth } from '$lib/ui/numerals';
 
 	interface Props {
 		cell: LadderView['rows'][number]['cells'][number];

@@ -52,44 +52,44 @@ beforeEach(() => {
 });
 
 test('what is made without a network is kept in order, and sent once the server is reached', async () => {
-	const there = server();
+	const away = server();
 	expect(await deliver(1)).toMatchObject({ how: 'made', value: { n: 1 } });
-	there.isAway = true;
+	away.isAway = true;
 	const second = await deliver(2);
 	expect(second.how).toBe('kept');
 	expect(link.isDown).toBe(true);
-	there.isAway = false;
+	away.isAway = false;
 	// Behind what waits already, although the server would answer by now.
 	await deliver(3);
-	expect(there.made).toEqual(['1']);
+	expect(away.made).toEqual(['1']);
 	expect(outbox.waiting.map(({ what }) => what)).toEqual(['card 2', 'card 3']);
 	link.tellUp();
 	expect(await outbox.flush()).toBe(true);
-	expect(there.made).toEqual(['1', '2', '3']);
+	expect(away.made).toEqual(['1', '2', '3']);
 	expect(outbox.waiting).toEqual([]);
 	if (second.how === 'kept')
 		expect(await second.later).toMatchObject({ ok: true, value: { n: 2 } });
 });
 
 test('a change whose answer was lost is not made twice', async () => {
-	const there = server();
-	there.losesAnswers = true;
+	const away = server();
+	away.losesAnswers = true;
 	expect((await deliver(1)).how).toBe('kept');
-	there.losesAnswers = false;
+	away.losesAnswers = false;
 	link.tellUp();
 	await outbox.flush();
-	expect(there.made).toEqual(['1']);
+	expect(away.made).toEqual(['1']);
 	expect(outbox.waiting).toEqual([]);
 });
 
 test('what the server refuses is told and stands in the way of nothing; it may be sent again, or dropped', async () => {
-	const there = server();
-	there.isAway = true;
+	const away = server();
+	away.isAway = true;
 	for (const n of [-1, 2]) await deliver(n);
-	there.isAway = false;
+	away.isAway = false;
 	link.tellUp();
 	await outbox.flush();
-	expect(there.made).toEqual(['2']);
+	expect(away.made).toEqual(['2']);
 	const [refused] = outbox.refused;
 	expect(refused).toMatchObject({ what: 'card -1', problems: [{ message: 'no such card' }] });
 	outbox.again(refused?.id ?? '');
@@ -101,22 +101,22 @@ test('what the server refuses is told and stands in the way of nothing; it may b
 });
 
 test('what was taken back before it was sent is never sent; whoever waits for it hears so', async () => {
-	const there = server();
-	there.isAway = true;
+	const away = server();
+	away.isAway = true;
 	const kept = await deliver(1);
 	if (kept.how !== 'kept') throw new Error(kept.how);
 	expect(outbox.drop(kept.id)).toBe(true);
 	expect(await kept.later).toBeNull();
-	there.isAway = false;
+	away.isAway = false;
 	link.tellUp();
 	await outbox.flush();
-	expect(there.made).toEqual([]);
+	expect(away.made).toEqual([]);
 });
 
 test('a browser that keeps nothing more says so', async () => {
-	const there = server();
+	const away = server();
 	vi.stubGlobal('localStorage', storage(10));
-	there.isAway = true;
+	away.isAway = true;
 	expect(await deliver(1)).toMatchObject({
 		how: 'refused',
 		problems: [{ remedy: 'Write it down.' }]

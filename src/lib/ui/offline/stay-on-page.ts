@@ -11,7 +11,7 @@ const INVALIDATED = 'x-sveltekit-invalidated';
  * @returns gives the browser's own back
  */
 export function stayOnPage(): () => void {
-	const browsers = window.fetch;
+	const browsers = window.fetch.bind(window);
 	window.fetch = async (input, init) => {
 		try {
 			return await browsers(input, init);
@@ -31,7 +31,7 @@ export function stayOnPage(): () => void {
 function answerFor({ pathname, searchParams }: URL): Response {
 	const isHere = pathname.slice(0, -DATA.length) === location.pathname.replace(/\/$/, '');
 	if (isHere) {
-		const nodes = [...(searchParams.get(INVALIDATED) ?? '')].map(() => ({ type: 'skip' }));
+		const nodes = Array.from(searchParams.get(INVALIDATED) ?? '', () => ({ type: 'skip' }));
 		return Response.json({ type: 'data', nodes });
 	}
 	tellTrouble(new TypeError('no network'), 'There is no network: this page stays open.');

@@ -2,7 +2,7 @@
 	import { resolve } from '$app/paths';
 	import { isTooFull } from '$lib/core/storage/rows/is-too-full';
 	import type { RoomShelf } from '$lib/server/storage/room/read-room';
-	import { formatKg } from '$lib/ui/numerals';
+	import { formatWeight } from '$lib/ui/numerals';
 	import ShelfBox from './ShelfBox.svelte';
 
 	/** Shelves of one unit, the highest first, and the longest shelf of the room: all in one scale. */
@@ -11,8 +11,8 @@
 	const about = ({ grams, ratingG, isOver, boards, tooLong, items }: RoomShelf) =>
 		[
 			ratingG === null
-				? formatKg(grams)
-				: `${formatKg(grams)} of ${formatKg(ratingG)}${isOver ? ': too heavy' : ''}`,
+				? formatWeight(grams)
+				: `${formatWeight(grams)} of ${formatWeight(ratingG)}${isOver ? ': too heavy' : ''}`,
 			items.some(({ binderId }) => binderId !== null) && 'binders not weighed',
 			boards > 0 && `${boards === 1 ? 'a board' : `${boards} boards`} between stacked boxes`,
 			tooLong.length > 0 && `too long for it: ${tooLong.join(', ')}`

@@ -15,7 +15,6 @@
 	import { createNextSteps } from './next-steps.svelte';
 	import { holdKeysUntil } from './early-input';
 	import JournalStrip from './JournalStrip.svelte';
-	import KeyHelp from './KeyHelp.svelte';
 	import Sidebar from './Sidebar.svelte';
 	import ThemeSwitch from './ThemeSwitch.svelte';
 	import Trouble from './Trouble.svelte';
@@ -130,10 +129,10 @@
 			title="Search everything (s)"><Search class="size-4" aria-hidden="true" /></a
 		>
 		<button
-			class="btn btn-square btn-ghost btn-sm max-sm:hidden"
+			class="btn btn-square btn-ghost btn-sm"
 			onclick={() => (helpOpen = true)}
-			aria-label="Keys of this view"
-			title="Keys of this view (?)"><Keyboard class="size-4" aria-hidden="true" /></button
+			aria-label="Keys and words of this view"
+			title="Keys and words of this view (?)"><Keyboard class="size-4" aria-hidden="true" /></button
 		>
 		<ThemeSwitch theme={data.theme} back={page.url.pathname + page.url.search} />
 	</header>
@@ -147,4 +146,9 @@
 {#if isEntering && EntryDialog}
 	<EntryDialog releaseKey={releaseHere} onReady={onEntryReady} close={() => (isEntering = false)} />
 {/if}
-<KeyHelp pathname={page.url.pathname} bind:open={helpOpen} />
+{#if helpOpen}
+	<!-- Its code, with all keys and words, is fetched when it is first asked for. -->
+	{#await import('./KeyHelp.svelte') then { default: KeyHelp }}
+		<KeyHelp pathname={page.url.pathname} bind:open={helpOpen} />
+	{/await}
+{/if}

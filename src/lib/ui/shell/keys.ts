@@ -9,7 +9,7 @@ const EVERYWHERE: readonly KeyHint[] = [
 	{ keys: 's', does: 'search everything' },
 	{ keys: 'Ctrl Z', does: 'undo the last change' },
 	{ keys: 'Ctrl Shift Z', does: 'redo it' },
-	{ keys: '?', does: 'show these keys' }
+	{ keys: '?', does: 'show these keys, and what words mean' }
 ];
 
 const WALL: readonly KeyHint[] = [

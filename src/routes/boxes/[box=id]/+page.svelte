@@ -2,7 +2,7 @@
 	import { enhance } from '$lib/ui/form-actions';
 	import { resolve } from '$app/paths';
 	import { nameShelf } from '$lib/core/storage/shelves/shelf';
-	import { countOf, formatCount, formatKg } from '$lib/ui/numerals';
+	import { countOf, formatCount, formatWeight } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import BoxForm from '$lib/ui/shelf/BoxForm.svelte';
 	import BoxRow from '$lib/ui/shelf/BoxRow.svelte';
@@ -42,9 +42,9 @@
 					? `, in ${host.name}, row ${box.insideRow}`
 					: ', on no shelf'} ·
 			<strong class="font-semibold text-base-content">{countOf(box.cards, 'card')}</strong
-			>{inSmall > 0 ? `, ${formatCount(inSmall)} more in small boxes` : ''}, {formatKg(box.grams)} · {Math.round(
-				100 * box.fill
-			)} % full
+			>{inSmall > 0 ? `, ${formatCount(inSmall)} more in small boxes` : ''}, {formatWeight(
+				box.grams
+			)} · {Math.round(100 * box.fill)} % full
 		</p>
 	</div>
 	<div class="flex flex-wrap gap-1" role="group" aria-label="What to do with this box">

@@ -2,7 +2,7 @@
 	import type { BoxKind } from '$lib/core/storage/kinds/box-kind';
 	import type { RoomBox } from '$lib/core/storage/plan/plan-room';
 	import type { PlanWeight } from '$lib/server/storage/plan/storage-view';
-	import { countOf, formatKg } from '$lib/ui/numerals';
+	import { countOf, formatWeight } from '$lib/ui/numerals';
 	import BoxRow from '$lib/ui/shelf/BoxRow.svelte';
 
 	interface Props {
@@ -63,7 +63,7 @@
 {#if open && kind && weight}
 	<section class="mt-4" aria-labelledby="open-box">
 		<h3 id="open-box" class="font-serif text-lg">Box {open.box}: {kind.name}</h3>
-		<p class="mb-2 quiet">{countOf(weight.cards, 'card')}, {formatKg(weight.grams)}</p>
+		<p class="mb-2 quiet">{countOf(weight.cards, 'card')}, {formatWeight(weight.grams)}</p>
 		{#if weight.caution}
 			<p class="mb-3 max-w-2xl border-l-3 border-accent pl-4">
 				{weight.caution} Local rules and the shelf maker's rating take precedence.

@@ -2,7 +2,7 @@
 	import { enhance } from '$lib/ui/form-actions';
 	import { BOX_KINDS, LONGEST_SMALL_MM } from '$lib/core/storage/kinds/box-kind';
 	import { nameShelf } from '$lib/core/storage/shelves/shelf';
-	import { formatCount, formatKg } from '$lib/ui/numerals';
+	import { formatCount, formatWeight } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import BoxForm from '$lib/ui/shelf/BoxForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
@@ -66,7 +66,7 @@
 					>
 				</form>
 				<span class={shelf.isOver ? 'text-error' : 'quiet'}
-					>{formatKg(shelf.grams)}{shelf.isOver ? ', too heavy' : ''}</span
+					>{formatWeight(shelf.grams)}{shelf.isOver ? ', too heavy' : ''}</span
 				>
 			</li>
 		{:else}

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
+	import { formatDayOfYear } from '$lib/ui/numerals';
 
 	/** How far the goal was, day by day. */
 	interface Props {
@@ -7,7 +8,6 @@
 	}
 	let { history }: Props = $props();
 	let canvas = $state<HTMLCanvasElement>();
-	const day = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short' });
 
 	onMount(() => {
 		let gone = false;
@@ -34,7 +34,7 @@
 			const chart = new Chart(canvas, {
 				type: 'line',
 				data: {
-					labels: history.map((entry) => day.format(new Date(entry.day))),
+					labels: history.map((entry) => formatDayOfYear(entry.day)),
 					datasets: [
 						line(
 							history.map(({ have }) => have),

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { ParcelsView } from '$lib/server/selling/parcels/parcels-view';
-	import { formatKg, formatMoney } from '$lib/ui/numerals';
+	import { formatWeight, formatMoney } from '$lib/ui/numerals';
 	import ParcelPicture from './ParcelPicture.svelte';
 
 	interface Props {
@@ -21,7 +21,7 @@
 		<h3 class="font-serif text-lg">
 			{number}. {parcel.parcel}
 			<span class="text-sm quiet"
-				>{formatMoney(parcel.priceMinor, currency)}, {formatKg(parcel.grams)}, {parcel.lengthMm} ×
+				>{formatMoney(parcel.priceMinor, currency)}, {formatWeight(parcel.grams)}, {parcel.lengthMm} ×
 				{parcel.widthMm} × {parcel.heightMm} mm</span
 			>
 		</h3>

@@ -4,11 +4,10 @@
 	import Field from '$lib/ui/Field.svelte';
 	import { enhance } from '$lib/ui/form-actions';
 	import { answerOf } from '$lib/ui/form-answer';
-	import { formatMoney } from '$lib/ui/numerals';
+	import { formatMoney, formatMonth } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import ReleaseSelect from '$lib/ui/ReleaseSelect.svelte';
 	import GradedFile from '../GradedFile.svelte';
-	import { formatMonth } from '../month';
 	import PriceList from './PriceList.svelte';
 	import SaidFields from '../SaidFields.svelte';
 	import WorthRules from './WorthRules.svelte';

@@ -2,9 +2,8 @@
 	import { resolve } from '$app/paths';
 	import AskForm from '$lib/ui/AskForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
-	import { countOf, formatMoney } from '$lib/ui/numerals';
+	import { countOf, formatMoney, formatMonth } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
-	import { formatMonth } from '../month';
 
 	let { data } = $props();
 	const money = (minor: number) => formatMoney(minor, data.currency);

@@ -7,9 +7,8 @@
 	import LineChart from '$lib/ui/LineChart.svelte';
 	import { enhance } from '$lib/ui/form-actions';
 	import { answerOf } from '$lib/ui/form-answer';
-	import { formatCount, formatMoney } from '$lib/ui/numerals';
+	import { formatCount, formatMoney, formatMonth } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
-	import { formatMonth } from '../month';
 	import DearestCards from './DearestCards.svelte';
 	import InsuranceForm from './InsuranceForm.svelte';
 	import Panels from './Panels.svelte';

@@ -1,7 +1,6 @@
 <script lang="ts">
 	import type { ValueView } from '$lib/server/worth/value/value-view';
-	import { formatMoney } from '$lib/ui/numerals';
-	import { formatMonth } from '../month';
+	import { formatMoney, formatMonth } from '$lib/ui/numerals';
 
 	interface Props {
 		dearest: ValueView['dearest'];
