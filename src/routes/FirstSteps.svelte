@@ -46,7 +46,7 @@
 	const next = $derived(STEPS.find(({ step }) => !done.has(step))?.step);
 </script>
 
-<section class="mt-4 mb-8 max-w-2xl border-l-3 border-primary pl-4" aria-labelledby="first-steps">
+<section class="mt-8 mb-8 max-w-2xl border-l-3 border-primary pl-4" aria-labelledby="first-steps">
 	<div class="flex flex-wrap items-baseline justify-between gap-x-4">
 		<h2 id="first-steps" class="text-lg">First steps</h2>
 		<form method="POST" action="/?/tour" use:enhance>

@@ -2,7 +2,7 @@ import type { SubmitFunction } from '@sveltejs/kit';
 import { afterEach, expect, test, vi } from 'vitest';
 import { enhance } from './form-actions';
 import { send } from './send';
-import { trouble } from './shell/trouble.svelte';
+import { trouble } from './trouble.svelte';
 
 let submit: SubmitFunction;
 vi.mock('$app/forms', () => ({

@@ -3,7 +3,7 @@ import type { ActionResult, SubmitFunction } from '@sveltejs/kit';
 import { inTurn, takeTurn } from './send';
 import { WINDOW_NAME } from '$lib/schemas/window-name';
 import { windowId } from './window-id';
-import { tellTrouble } from './shell/trouble.svelte';
+import { tellTrouble } from './trouble.svelte';
 
 /**
  * Sends a form without leaving the page, as SvelteKit's action of this name does, but in its turn: a form

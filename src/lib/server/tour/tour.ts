@@ -5,7 +5,7 @@ import { makeChange } from '../journal/change.ts';
 import { readPreference, writePreference, type Preference } from '../preferences/preferences.ts';
 
 /** What a newcomer does first, in the order of the work. */
-export const TOUR_STEPS = ['learn', 'decide', 'log', 'house', 'buy'] as const;
+const TOUR_STEPS = ['learn', 'decide', 'log', 'house', 'buy'] as const;
 export type TourStep = (typeof TOUR_STEPS)[number];
 
 const TOUR = {

@@ -5,7 +5,7 @@
 	import { countOf, formatAgo } from '$lib/ui/numerals';
 	import ProblemList from '$lib/ui/ProblemList.svelte';
 	import { refreshAll } from '$lib/ui/refresh';
-	import { tellTrouble } from '$lib/ui/shell/trouble.svelte';
+	import { tellTrouble } from '$lib/ui/trouble.svelte';
 	import { link } from './link.svelte';
 	import { outbox } from './outbox.svelte';
 	import { stayOnPage } from './stay-on-page';

@@ -1,5 +1,5 @@
 import { link } from './link.svelte';
-import { tellTrouble } from '../shell/trouble.svelte';
+import { tellTrouble } from '../trouble.svelte';
 
 const DATA = '/__data.json';
 const INVALIDATED = 'x-sveltekit-invalidated';

@@ -30,8 +30,8 @@
 		<dl class="space-y-2">
 			{#each wordsOf(pathname) as { word, means } (word)}
 				<div>
-					<dt class="inline font-semibold">{word}</dt>
-					:
+					<dt class="inline font-semibold">{word}:</dt>
+
 					<dd class="inline">{means}</dd>
 				</div>
 			{/each}

@@ -20,7 +20,7 @@
 	import Trouble from './Trouble.svelte';
 	import ViewerStrip from './ViewerStrip.svelte';
 	import { watchChanges } from './watch-changes';
-	import { trouble } from './trouble.svelte';
+	import { trouble } from '../trouble.svelte';
 
 	interface Props {
 		/** What every page comes with. */

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { trouble } from './trouble.svelte';
+	import { trouble } from '../trouble.svelte';
 </script>
 
 {#if trouble.text !== ''}
