@@ -31,7 +31,6 @@
 			{#each wordsOf(pathname) as { word, means } (word)}
 				<div>
 					<dt class="inline font-semibold">{word}:</dt>
-
 					<dd class="inline">{means}</dd>
 				</div>
 			{/each}
