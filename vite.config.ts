@@ -14,6 +14,12 @@ export default defineConfig({
 		maxWorkers: '100%',
 		// Properties run hundreds of cases, and the demo is loaded whole; a busy machine may need its time.
 		testTimeout: 90_000,
-		reporters: ['default', ['json', { outputFile: 'reports/unit.json' }]]
+		reporters: [
+			'default',
+			[
+				'json',
+				{ outputFile: `reports/${process.env.JADE_TEST_REMOTE === '1' ? 'remote' : 'unit'}.json` }
+			]
+		]
 	}
 });

@@ -8,11 +8,7 @@ import { install, root, runInstalled } from './program.js';
  * @returns whether all passed
  */
 export const testRemote = (topics) =>
-	runInstalled(
-		'vitest',
-		['run', ...topics, `--outputFile=${join(root, 'reports', 'remote.json')}`],
-		{ JADE_TEST_REMOTE: '1' }
-	);
+	runInstalled('vitest', ['run', ...topics], { JADE_TEST_REMOTE: '1' });
 
 if (process.argv[1] === join(root, 'scripts', 'test-remote.js')) {
 	install();

@@ -3,6 +3,7 @@
 import { build, files, version } from '$service-worker';
 import {
 	addressesOf,
+	isWhole,
 	keyOfPage,
 	partOf,
 	type TakeAlongOrder,
@@ -42,7 +43,7 @@ worker.addEventListener('fetch', (event) => {
 	if (request.method !== 'GET') return;
 	const part = partOf(url, request.mode === 'navigate');
 	if (part === 'built') event.respondWith(keptFirst(request));
-	else if (part !== null) event.respondWith(serverFirst(request, keyOfPage(url), part));
+	else if (part !== null) event.respondWith(serverFirst(event, keyOfPage(url), part));
 });
 
 /** After an update the pages that were kept are fetched anew: they belong to its scripts. */
@@ -109,21 +110,24 @@ async function keptFirst(request: Request): Promise<Response> {
 }
 
 async function serverFirst(
-	request: Request,
+	event: FetchEvent,
 	key: string,
 	part: 'page' | 'data' | 'work'
 ): Promise<Response> {
+	const { request } = event;
 	if (!(await caches.has(PAGES))) return fetch(request);
 	const pages = await caches.open(PAGES);
+	const kept = await pages.match(key);
 	const answer = fetch(request);
 	try {
-		const response = await Promise.race([answer, patience()]);
-		if (response.ok && !response.redirected && (await pages.match(key))) {
-			await pages.put(key, await stamped(response.clone())).catch(() => undefined);
+		// What takes its time is waited for where nothing stands in for it.
+		const response = await (kept ? Promise.race([answer, patience()]) : answer);
+		if (kept && response.ok && !response.redirected && isWhole(new URL(request.url))) {
+			const copy = response.clone();
+			event.waitUntil(renewPage(pages, key, part, copy).catch(() => undefined));
 		}
 		return response;
 	} catch {
-		const kept = await pages.match(key);
 		if (kept) return kept;
 		// Behind the hash, so that it is the page that was kept.
 		const away = `/take-along#${encodeURIComponent(new URL(request.url).pathname)}`;
@@ -133,6 +137,17 @@ async function serverFirst(
 		if (part === 'data') return Response.json({ type: 'redirect', location: away });
 		return answer;
 	}
+}
+
+/** Keeps what the server just sent in the place of what was kept; work that came to nothing is not. */
+async function renewPage(
+	pages: Cache,
+	key: string,
+	part: 'page' | 'data' | 'work',
+	response: Response
+): Promise<void> {
+	if (part === 'work' && !(await response.clone().text()).includes('"view"')) return;
+	await pages.put(key, await stamped(response));
 }
 
 const patience = () =>

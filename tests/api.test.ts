@@ -370,7 +370,7 @@ test('the server lives, wherever in its work a request is broken off', async ({
 	};
 	for (const ms of [0, 120]) {
 		const wanted = SLOW.slice(0, 3).map((path) =>
-			fetch(demo.url + path, { signal: AbortSignal.timeout(40_000) })
+			fetch(demo.url + path, { signal: AbortSignal.timeout(80_000) })
 		);
 		await endWorkers();
 		await new Promise((resolve) => setTimeout(resolve, ms));

@@ -3,7 +3,7 @@ import type { Condition } from '$lib/core/copies/condition';
 import type { Wanted } from '$lib/core/goal/wall';
 import { createReport } from './change-report.svelte';
 import { refreshCopies } from './refresh';
-import { send } from './send';
+import { asLaterOutcome, outbox } from './offline/outbox.svelte';
 
 interface OwnedBookOptions {
 	/** Version key → copies, as the server last said. */
@@ -11,13 +11,33 @@ interface OwnedBookOptions {
 	readonly condition?: () => Condition | undefined;
 }
 
+const PATH = /^\/api\/releases\/[^/]+\/owned$/;
+const pathOf = (release: string) => `/api/releases/${release}/owned`;
+
+/** "harbour-lights-1994: base-27 × 1" */
+function whatOf(changes: readonly (Wanted & { readonly was: number })[]): string {
+	const [first] = changes;
+	const [release = '', card = ''] = (first?.version ?? '').split('/');
+	const more = changes.length > 1 ? ` and ${changes.length - 1} more` : '';
+	return `${release}: ${card} × ${first?.quantity ?? 0}${more}`;
+}
+
 /** What is owned, as it is shown: changes show at once, and go back if the server refuses them. */
 export function createOwnedBook({ owned, condition }: OwnedBookOptions) {
 	/** Changes on their way to the server. */
 	let onTheWay = $state.raw<readonly Wanted[]>([]);
 	const report = createReport();
+	/** What waits for the network, since before the page was opened as well. */
+	const kept = $derived(
+		outbox.waiting
+			.filter(({ path }) => PATH.test(path))
+			.flatMap(({ body }) => (body as { readonly changes?: readonly Wanted[] }).changes ?? [])
+	);
 	const shown = $derived(
-		new Map([...owned(), ...onTheWay.map(({ version, quantity }) => [version, quantity] as const)])
+		new Map([
+			...owned(),
+			...[...kept, ...onTheWay].map(({ version, quantity }) => [version, quantity] as const)
+		])
 	);
 
 	/** Shows changes until the server has answered and its own figures are there. */
@@ -44,11 +64,11 @@ export function createOwnedBook({ owned, condition }: OwnedBookOptions) {
 			const word = condition?.();
 			// What is changed is the difference from what is shown: another window may have changed it meanwhile.
 			const changes = wanted.map((change) => ({ ...change, was: shown.get(change.version) ?? 0 }));
-			const answer = send('PUT', `/api/releases/${release}/owned`, {
-				changes,
-				...(word ? { condition: word } : {})
+			const delivery = outbox.deliver({
+				...{ what: whatOf(changes), method: 'PUT', path: pathOf(release) },
+				body: () => ({ changes, ...(word ? { condition: word } : {}) })
 			});
-			await showUntil(wanted, report.of(answer));
+			await showUntil(wanted, report.of(asLaterOutcome(delivery)));
 		}
 	};
 }

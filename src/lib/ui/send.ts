@@ -49,8 +49,8 @@ export const sendFile = <Value>(path: string, file: File): Promise<Outcome<Value
 		})
 	);
 
-/** Of all that is under way browsers keep alive 64 KiB. */
-const SMALL = 16_000;
+/** A change that is on its way when the page is left goes on; of all that is under way browsers allow that to 64 KiB. */
+export const isSmall = (body: string): boolean => body.length < 16_000;
 
 /** Asks without waiting for changes under way: for what changes nothing. */
 export const ask = <Value>(
@@ -59,9 +59,11 @@ export const ask = <Value>(
 	body?: unknown
 ): Promise<Outcome<Value>> => {
 	const text = JSON.stringify(body ?? {});
-	// A change that is on its way when the page is left goes on; browsers allow that to small bodies.
-	const keepalive = text.length < SMALL;
-	const sent = { headers: { 'content-type': 'application/json' }, body: text, keepalive };
+	const sent = {
+		headers: { 'content-type': 'application/json' },
+		body: text,
+		keepalive: isSmall(text)
+	};
 	return request<Value>(path, { method, ...(method === 'GET' ? {} : sent) });
 };
 

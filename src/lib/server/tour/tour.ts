@@ -20,7 +20,7 @@ export async function readTour(db: Reader): Promise<ReadonlySet<TourStep> | null
 	const [found] = await db.all<Readonly<Record<TourStep, number>>>(sql`select
 		exists(select 1 from releases) as learn,
 		exists(select 1 from goals) as decide,
-		exists(select 1 from copies) as log,
+		exists(select 1 from copies where id > 0) as log,
 		exists(select 1 from binders) or exists(select 1 from boxes) as house,
 		exists(select 1 from goal_choices) or exists(select 1 from want_marks)
 			or exists(select 1 from orders) as buy`);

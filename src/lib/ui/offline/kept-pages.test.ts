@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { addressesOf, keyOfPage, partOf } from './kept-pages';
+import { addressesOf, isWhole, keyOfPage, partOf } from './kept-pages';
 
 const at = (path: string) => new URL(path, 'http://localhost:4173');
 
@@ -28,4 +28,15 @@ test('a page is kept with its data, and what it works out; which part of the dat
 	expect(keyOfPage(at('/log/pile/__data.json?pile=3&x-sveltekit-invalidated=01'))).toBe(
 		'/log/pile/__data.json?pile=3'
 	);
+});
+
+test.each([
+	['/boxes/slips', true],
+	['/boxes/slips/__data.json', true],
+	['/boxes/slips/__data.json?x-sveltekit-invalidated=011', true],
+	['/boxes/slips/__data.json?x-sveltekit-invalidated=111', true],
+	['/boxes/slips/__data.json?x-sveltekit-invalidated=101', false],
+	['/boxes/slips/__data.json?x-sveltekit-invalidated=100', false]
+])('%s is all of a page: %s', (path, whole) => {
+	expect(isWhole(at(path))).toBe(whole);
 });

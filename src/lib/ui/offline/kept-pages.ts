@@ -49,6 +49,13 @@ export function keyOfPage({ pathname, searchParams }: URL): string {
 	return pathname + (query === '' ? '' : `?${query}`);
 }
 
+/**
+ * Whether all data of a page is asked for, but for what every page comes with: what was sent in part stands in for no
+ * page that is gone to from elsewhere.
+ */
+export const isWhole = ({ searchParams }: URL): boolean =>
+	/^[01]1*$/.test(searchParams.get('x-sveltekit-invalidated') ?? '1');
+
 /** The worker that keeps pages; null where the browser has none: it wants https, or this machine itself. */
 async function keeper(): Promise<ServiceWorker | null> {
 	if (!('serviceWorker' in navigator)) return null;

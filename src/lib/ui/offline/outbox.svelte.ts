@@ -1,6 +1,6 @@
 import { bad, type Outcome, type Problem } from '$lib/core/problem';
 import { REQUEST_NAME } from '$lib/schemas/request-name';
-import { inTurn, reach } from '../send';
+import { inTurn, isSmall, reach } from '../send';
 import { link } from './link.svelte';
 import { createOutboxStore, type Waiting } from './outbox-store';
 
@@ -43,9 +43,11 @@ function createOutbox() {
 		path,
 		body
 	}: Pick<Waiting, 'id' | 'method' | 'path' | 'body'>): Promise<Outcome<Value | null> | null> {
+		const text = JSON.stringify(body);
 		const outcome = await reach<Value & { isDoneBefore?: true }>(path, {
 			method,
-			body: JSON.stringify(body),
+			body: text,
+			keepalive: isSmall(text),
 			headers: { 'content-type': 'application/json', [REQUEST_NAME]: id },
 			signal: AbortSignal.timeout(PATIENCE_MS)
 		});
@@ -160,4 +162,13 @@ export async function asOutcome<Value>(
 	const delivered = await delivery;
 	if (delivered.how === 'refused') return bad(delivered.problems);
 	return { ok: true, value: delivered.how === 'made' ? delivered.value : null, notes: [] };
+}
+
+/** The same, once it was sent: what is kept has its outcome then, and none where it was taken back before. */
+export async function asLaterOutcome<Value>(
+	delivery: Promise<Delivery<Value>>
+): Promise<Outcome<Value | null>> {
+	const delivered = await delivery;
+	if (delivered.how !== 'kept') return asOutcome(Promise.resolve(delivered));
+	return (await delivered.later) ?? { ok: true, value: null, notes: [] };
 }

@@ -1,8 +1,12 @@
 import { beforeEach, expect, test, vi } from 'vitest';
 import { REQUEST_NAME } from '$lib/schemas/request-name';
-import { link } from './link.svelte';
 import { createOutboxStore, type Waiting } from './outbox-store';
-import { outbox } from './outbox.svelte';
+
+// Modules are loaded once a worker: tests of other files may have put something in the place of what sends.
+vi.doUnmock('$lib/ui/send');
+vi.resetModules();
+const { link } = await import('./link.svelte');
+const { outbox } = await import('./outbox.svelte');
 
 /** What a browser keeps; `room`: how many characters at most. */
 function storage(room = Infinity): Storage {

@@ -10,6 +10,7 @@
 	import ProtectionList from './ProtectionList.svelte';
 
 	let { data, form } = $props();
+	let line = $state('');
 	const only = $derived(data.view.releases.find(({ key }) => key === data.only));
 	const problemsOf = (of: string) => (form?.of === of ? form.problems : []);
 	const drawn = $derived.by(() => {
@@ -53,6 +54,7 @@
 			from={data.pile?.toLog?.id}
 			pile={data.pile?.toSort?.id}
 			{drawn}
+			bind:line
 		>
 			{#snippet below(book)}
 				<PileTable {book} binders={data.binders} problems={problemsOf('hand')} {handed} />

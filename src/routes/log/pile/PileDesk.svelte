@@ -26,10 +26,23 @@
 		pile: number | undefined;
 		/** Of a pile to practise on: the versions that lay in it, the top one first, and how many came off before. */
 		drawn: { readonly versions: readonly string[]; readonly before: number };
+		/** What is typed: it stays where the pile is read anew meanwhile. */
+		line: string;
 		/** What stands under the line: the piles, and what becomes of them. */
 		below: Snippet<[PileBook]>;
 	}
-	let { view, hint, synonyms, keeping, lying, from, pile, drawn, below }: Props = $props();
+	let {
+		view,
+		hint,
+		synonyms,
+		keeping,
+		lying,
+		from,
+		pile,
+		drawn,
+		line = $bindable(),
+		below
+	}: Props = $props();
 	// svelte-ignore state_referenced_locally
 	let year = $state(hint.year ?? '');
 	// svelte-ignore state_referenced_locally
@@ -49,7 +62,11 @@
 		from,
 		pile,
 		narrowing: () => ({ year, maker, finish }),
-		condition: () => condition || undefined
+		condition: () => condition || undefined,
+		typed: line
+	});
+	$effect(() => {
+		line = book.line;
 	});
 	const choices = $derived(book.judgement.choices);
 	const last = $derived(book.taken[0]);

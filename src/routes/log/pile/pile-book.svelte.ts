@@ -47,6 +47,8 @@ interface PileOptions {
 	readonly pile: number | undefined;
 	readonly narrowing: () => Narrowing;
 	readonly condition: () => Condition | undefined;
+	/** What stands on the line already; left out: nothing. */
+	readonly typed?: string;
 }
 
 /** A line that was taken, so that it can be taken back. */
@@ -70,11 +72,12 @@ export function createPileBook({
 	from,
 	pile: begun,
 	narrowing,
-	condition
+	condition,
+	typed
 }: PileOptions) {
 	let problems = $state.raw<readonly Problem[]>([]);
 	let answers = $state.raw<readonly Answer[]>([]);
-	let line = $state('');
+	let line = $state(typed ?? '');
 	let isSearching = $state(false);
 	let next = 0;
 	const knowledge = createPileKnowledge(view);

@@ -10,6 +10,8 @@ import type { PileView } from '$lib/server/pile/read-pile';
 import { createPileBook } from './pile-book.svelte';
 import { tellVerdict } from './verdict-look';
 
+// Modules are loaded once a worker: what the book is made of is loaded anew, with the server below.
+vi.hoisted(() => vi.resetModules());
 const server = vi.hoisted(() => ({
 	sent: [] as { method: string; path: string; body: Record<string, unknown> }[],
 	last: Promise.resolve() as Promise<unknown>,
@@ -37,6 +39,7 @@ vi.mock('$lib/ui/send', () => ({
 		return answer;
 	},
 	ask: async () => good(server.found),
+	isSmall: () => true,
 	inTurn: <Value>(change: () => Promise<Value>) => {
 		const answer = server.last.then(change);
 		server.last = answer;

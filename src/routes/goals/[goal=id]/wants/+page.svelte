@@ -6,17 +6,10 @@
 
 	let { data } = $props();
 	const book = createOwnedBook({ owned: () => data.owned });
-	/** Cards ticked here since the page was opened: they stay where they are, so that a slip is seen. */
-	let found = $state.raw<ReadonlySet<string>>(new Set());
-
-	async function tick(version: string) {
-		const isFound = !found.has(version);
-		const next = new Set(found);
-		if (isFound) next.add(version);
-		else next.delete(version);
-		found = next;
-		await book.setOwned([{ version, quantity: (before.get(version) ?? 0) + (isFound ? 1 : 0) }]);
-	}
+	/** Ticked since the page was opened, by whomever: it stays where it is, so that a slip is seen. */
+	const isFound = (version: string) => (book.owned.get(version) ?? 0) > (before.get(version) ?? 0);
+	const tick = (version: string) =>
+		book.setOwned([{ version, quantity: (before.get(version) ?? 0) + (isFound(version) ? 0 : 1) }]);
 
 	/** As it was when the page was opened: a card that is ticked does not vanish under the finger. */
 	// svelte-ignore state_referenced_locally
@@ -58,11 +51,11 @@
 					<button
 						class={[
 							'min-h-11 min-w-11 rounded-sm border px-2 text-lg font-semibold print:min-h-0 print:min-w-0 print:border-0 print:px-1 print:text-sm',
-							found.has(version)
+							isFound(version)
 								? 'border-primary bg-primary text-primary-content line-through'
 								: 'border-base-content/45'
 						]}
-						aria-pressed={found.has(version)}
+						aria-pressed={isFound(version)}
 						{title}
 						onclick={() => tick(version)}
 						>{number ?? title}{variant ? ` (${variant})` : ''}{quantity > 1
