@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { zipSync } from 'fflate';
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import type { Outcome } from '../core/problem.ts';
@@ -6,6 +7,7 @@ import { nearly, nearlyBytes } from '../schemas/mutate.fixture.ts';
 import { checklistTable } from './checklist-csv.ts';
 import { readChecklistJson } from './checklist-json.ts';
 import { formatCsv } from './csv-cells.ts';
+import { readKnowledge } from './knowledge-file.ts';
 import { parseFriendText } from './friend-list.ts';
 import { readCardList, readChecklist } from './read-checklist.ts';
 import { readGradedTable } from './read-graded-table.ts';
@@ -102,5 +104,26 @@ describe('for any file that is nearly right', () => {
 			3 * RUNS
 		);
 		await check(nearlyBytes(text(JSON.stringify(file))), read);
+	});
+
+	test('knowledge of a release is read, or it is said what is wrong', async () => {
+		const checklist: unknown = JSON.parse(
+			readFileSync('demo/tidewater-strips-1926.checklist.json', 'utf8')
+		);
+		const hash = 'ab'.repeat(32);
+		const file = {
+			...{ format: 'jade-knowledge', formatVersion: 1, from: 'Mara', on: '1996-10-06', checklist },
+			pictures: [{ of: 'tidewater-strips-1926/base', side: 'front', hash }],
+			lookAlikes: [{ name: 'Two', keys: ['a', 'b'] }]
+		};
+		const zip = (document: unknown) =>
+			zipSync({
+				'knowledge.json': text(JSON.stringify(document)),
+				[`pictures/${hash}.webp`]: new Uint8Array([1, 2, 3])
+			});
+		const read = (bytes: Uint8Array) => Promise.resolve(readKnowledge(bytes));
+		expect(readKnowledge(zip(file)).ok).toBe(true);
+		await check(nearly(file).map(zip), read, 3 * RUNS);
+		await check(nearlyBytes(zip(file)), read, 3 * RUNS);
 	});
 });

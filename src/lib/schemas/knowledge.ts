@@ -56,8 +56,9 @@ const LookAlikesSchema = Type.Object(
 	closed
 );
 
-/** The most pictures that travel with a release. */
+/** The most pictures, and prices, that travel with a release. */
 export const MOST_PICTURES = 500;
+export const MOST_PRICES = 20_000;
 
 /** `knowledge.json` in a file of knowledge: what one collector has learnt of a release, and nothing of what is owned. */
 export const KnowledgeSchema = Type.Object(
@@ -79,7 +80,7 @@ export const KnowledgeSchema = Type.Object(
 			'Reference pictures; each is a file beside this one.'
 		),
 		prices: said(
-			Type.Optional(Type.Array(PriceSchema, { maxItems: 200_000 })),
+			Type.Optional(Type.Array(PriceSchema, { maxItems: MOST_PRICES })),
 			'What versions were asked or sold for.'
 		),
 		lookAlikes: said(

@@ -13,9 +13,17 @@
 			...(places.length > PLACES_NAMED ? [`${places.length - PLACES_NAMED} places more`] : [])
 		].join(' · ');
 	let timer: ReturnType<typeof setTimeout> | undefined;
+	/** What was typed here: an answer to it comes later, and takes back no letter typed since. */
+	const typedHere = new Set<string>();
+	// svelte-ignore state_referenced_locally
+	let typed = $state(data.text);
+	$effect.pre(() => {
+		if (!typedHere.has(data.text)) typed = data.text;
+	});
 
 	/** Looks again as one types, without a step in the browser's history for every letter. */
 	function look(text: string) {
+		typedHere.add(text);
 		clearTimeout(timer);
 		timer = setTimeout(
 			() =>
@@ -40,11 +48,11 @@
 		name="q"
 		type="search"
 		class="input w-full max-w-2xl text-xl input-lg"
-		value={data.text}
+		bind:value={typed}
 		placeholder="number, subject, set, finish, serial, place, note"
 		autocomplete="off"
 		autofocus
-		oninput={(event) => look(event.currentTarget.value)}
+		oninput={() => look(typed)}
 	/>
 </form>
 {#if data.found.length > 0}

@@ -92,18 +92,23 @@ function added<Thing>(
 	});
 }
 
+/** Ids are chosen line by line. */
+const onOneLine = (id: string): string => id.replace(/\s+/g, ' ');
+
 /** Names under which pictures, prices and look-alikes are the same. */
 export const idOfPicture = ({ of, side, hash }: KnownPicture): string =>
-	`pictures/${of}/${side}/${hash}`;
+	onOneLine(`pictures/${of}/${side}/${hash}`);
 export const idOfLookAlikes = ({ keys }: KnownLookAlikes): string =>
-	`look-alikes/${[...keys].sort().join(' ')}`;
+	onOneLine(`look-alikes/${[...keys].sort().join(' ')}`);
 export const idOfPrice = (price: KnownPrice): string =>
-	`prices/${[
-		...[price.version, price.kind, price.saidOn, price.lowMinor, price.highMinor, price.currency],
-		...[price.condition, price.grade, price.isAuthentic, price.house, price.source]
-	]
-		.map((part) => part ?? '')
-		.join('|')}`;
+	onOneLine(
+		`prices/${[
+			...[price.version, price.kind, price.saidOn, price.lowMinor, price.highMinor, price.currency],
+			...[price.condition, price.grade, price.isAuthentic, price.house, price.source]
+		]
+			.map((part) => part ?? '')
+			.join('|')}`
+	);
 
 function priceInWords({ lowMinor, highMinor, currency, ...said }: KnownPrice): string {
 	const [low, high] = [formatMinor(lowMinor, currency), formatMinor(highMinor, currency)];

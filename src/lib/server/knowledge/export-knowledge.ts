@@ -1,5 +1,5 @@
 import { writeKnowledge } from '../../formats/knowledge-file.ts';
-import { MOST_PICTURES } from '../../schemas/knowledge.ts';
+import { MOST_PICTURES, MOST_PRICES } from '../../schemas/knowledge.ts';
 import type { Reader } from '../database/open.ts';
 import { readPicture } from '../media/photos.ts';
 import { loadRelease } from '../releases/load-release.ts';
@@ -35,7 +35,8 @@ export async function exportKnowledge(
 		knowledge: {
 			...mine,
 			pictures: pictures.filter(({ hash }) => files.has(hash)),
-			prices: hasPrices ? mine.prices : []
+			// Of very many the newest.
+			prices: hasPrices ? mine.prices.slice(-MOST_PRICES) : []
 		}
 	});
 }

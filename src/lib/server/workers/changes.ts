@@ -1,6 +1,7 @@
 import { readSettings } from '../database/settings.ts';
 import type { Collection } from '../database/open.ts';
 import { moveSteps, type JournalMove } from '../journal/move-steps.ts';
+import { takeInKnowledge } from '../knowledge/take-in-knowledge.ts';
 import type { WindowId } from '../journal/window.ts';
 import type { NewSlip } from '../../schemas/forms/boxes.ts';
 import { makeAskedSlip } from '../storage/slips/make-asked-slip.ts';
@@ -10,6 +11,13 @@ import { withWriter } from '../upkeep/with-writer.ts';
 
 /** Says how far a change is. */
 export type TellChange = (told: StandTold) => void;
+
+/** A file of knowledge, and the ids of what is taken of it (`takeInKnowledge`). */
+interface KnowledgeTaking {
+	readonly bytes: Uint8Array;
+	readonly take: readonly string[];
+	readonly seen: string;
+}
 
 /** Who asks for a change that a worker makes. */
 export interface Asked<Argument> {
@@ -27,6 +35,9 @@ export const CHANGES = {
 			standAsPlanned(collection, choice, tell)
 	),
 	makeSlip: aside((collection, asked: NewSlip) => makeAskedSlip(collection, asked)),
+	takeInKnowledge: aside((collection, { bytes, take, seen }: KnowledgeTaking) =>
+		takeInKnowledge(collection, bytes, new Set(take), seen)
+	),
 	moveSteps: aside((collection, asked: JournalMove) => moveSteps(collection, asked))
 } as const;
 

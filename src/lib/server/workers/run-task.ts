@@ -13,6 +13,7 @@ const LONGEST_MS: Readonly<Record<TaskName | ChangeName, number>> = {
 	standAsPlanned: 300_000,
 	moveSteps: 300_000,
 	makeSlip: 60_000,
+	takeInKnowledge: 60_000,
 	wake: 10_000,
 	compute: 10_000,
 	planStorage: 120_000,

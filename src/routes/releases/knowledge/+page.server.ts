@@ -1,9 +1,8 @@
 import { fail } from '@sveltejs/kit';
 import { bad } from '$lib/core/problem';
 import { TakeKnowledgeFormSchema } from '$lib/schemas/forms/releases';
-import { theCollection } from '$lib/server/collection';
+import { changeAside } from '$lib/server/collection';
 import { readForm, readFormFile } from '$lib/server/read-form';
-import { takeInKnowledge } from '$lib/server/knowledge/take-in-knowledge';
 import { reasonOf } from '$lib/server/workers/file-task';
 import { runTask } from '$lib/server/workers/run-task';
 
@@ -22,8 +21,11 @@ export const actions = {
 		const read = readForm(form, TakeKnowledgeFormSchema);
 		if (!read.ok) return fail(400, { problems: read.problems });
 		const { bytes } = await readFormFile(form, '');
-		const ids = new Set(read.value.take.split('\n').filter(Boolean));
-		const done = await takeInKnowledge(await theCollection(), bytes, ids, read.value.seen);
+		const take = read.value.take.split(/\r?\n/).filter(Boolean);
+		const asked = { bytes, take, seen: read.value.seen };
+		const done = await changeAside('takeInKnowledge', asked, request.signal).catch(
+			(error: unknown) => bad([{ message: reasonOf(error) }])
+		);
 		return done.ok ? { done: done.value } : fail(409, { problems: done.problems });
 	}
 };
