@@ -5,7 +5,6 @@ import type { DividerId } from '../../../core/row-id.ts';
 import { DIVIDER_UM } from '../../../core/storage/plan/choose-box.ts';
 import { standCards } from '../../../core/storage/plan/stand-cards.ts';
 import { usesOfPlan } from '../../../core/storage/supplies/uses-of-plan.ts';
-import { chunks } from '../../database/chunks.ts';
 import type { Collection, Transaction } from '../../database/open.ts';
 import type { Recorder } from '../../database/record.ts';
 import { boxCards } from '../../database/tables/index.ts';
@@ -106,33 +105,34 @@ async function standBehindNew(
 	{ cardsOf, cards: total }: PreparedStanding,
 	tell?: (told: StandTold) => void
 ): Promise<number> {
-	const rows = [...group(stood, ({ sets }) => sets.join(' ')).values()].flatMap((parts) => {
-		// A set alone in its box has no divider to pay for. The divider of the set's own part is in its length; of those that go on in what rows keep free.
-		const room = parts.map(({ um, isAlone }, i) => (i === 0 && !isAlone ? um - DIVIDER_UM : um));
-		const dealt = standCards(at(parts, 0).sets.flatMap(cardsOf), room);
-		return dealt.flatMap((cards, i) => behind(at(parts, i).id, cards));
-	});
 	let done = 0;
-	for (const some of chunks(rows, CARDS_A_CHUNK)) {
-		await record.insert(boxCards, some);
-		done += sum(some, ({ quantity }) => quantity);
+	let rows: ReturnType<typeof behind> = [];
+	/** Written as they come: half a million rows are not held twice. */
+	const write = async () => {
+		await record.insert(boxCards, rows);
+		done += sum(rows, ({ quantity }) => quantity);
+		rows = [];
 		tell?.({ done, total, of: 'cards' });
 		// Others are answered in between.
 		await setImmediate();
+	};
+	for (const parts of group(stood, ({ sets }) => sets.join(' ')).values()) {
+		// A set alone in its box has no divider to pay for. The divider of the set's own part is in its length; of those that go on in what rows keep free.
+		const room = parts.map(({ um, isAlone }, i) => (i === 0 && !isAlone ? um - DIVIDER_UM : um));
+		const dealt = standCards(at(parts, 0).sets.flatMap(cardsOf), room);
+		for (const [i, cards] of dealt.entries()) rows.push(...behind(at(parts, i).id, cards));
+		if (rows.length >= CARDS_A_CHUNK) await write();
 	}
+	if (rows.length > 0) await write();
 	return done;
 }
 
 /** Cards of one copy may come for several sets: the first and doubles among the same strays. */
 function behind(dividerId: DividerId, cards: readonly CardsToStand[]) {
 	const byCopy = new Map<number, CardsToStand & { readonly dividerId: DividerId }>();
-	for (const card of cards) {
-		const known = byCopy.get(card.copyId);
-		byCopy.set(card.copyId, {
-			...card,
-			dividerId,
-			quantity: card.quantity + (known?.quantity ?? 0)
-		});
+	for (const { copyId, um, mg, quantity } of cards) {
+		const before = byCopy.get(copyId)?.quantity ?? 0;
+		byCopy.set(copyId, { dividerId, copyId, um, mg, quantity: quantity + before });
 	}
 	return [...byCopy.values()];
 }
