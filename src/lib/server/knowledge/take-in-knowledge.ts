@@ -4,6 +4,7 @@ import { resolveRelease } from '../../core/checklist/draft/resolve-release.ts';
 import type { Release } from '../../core/checklist/release.ts';
 import { findVersion } from '../../core/checklist/versions/find-version.ts';
 import type { Knowledge } from '../../core/knowledge/knowledge.ts';
+import { idOfPicture } from '../../core/knowledge/compare-knowledge.ts';
 import { takeKnowledge } from '../../core/knowledge/take-knowledge.ts';
 import { bad, good, type Outcome, type Problem } from '../../core/problem.ts';
 import { rowId, type ReleaseId } from '../../core/row-id.ts';
@@ -117,7 +118,7 @@ async function preparePictures(
 	{ knowledge, files }: ReadKnowledge,
 	ids: ReadonlySet<string>
 ): Promise<Outcome<ReadonlyMap<string, PreparedPicture>>> {
-	const wanted = takeKnowledge(knowledge, knowledge, ids).pictures;
+	const wanted = knowledge.pictures.filter((picture) => ids.has(idOfPicture(picture)));
 	const prepared = new Map<string, PreparedPicture>();
 	const problems: Problem[] = [];
 	for (const { hash, of } of wanted) {
