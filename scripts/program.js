@@ -16,6 +16,7 @@ const SOURCES = [
 	'svelte.config.js',
 	'vite.config.ts',
 	'vite.workers.config.ts',
+	'vite.bundled.ts',
 	'tsconfig.json'
 ];
 

@@ -25,17 +25,19 @@ installChromium();
 
 /** What reads the sources only: two at a time, each with a core of its own. */
 const LANES = [
-	[['lint', 'eslint', ['.']]],
+	[
+		['lint', 'eslint', ['.']],
+		['import rule', 'depcruise', ['src', '--output-type', 'err']],
+		['unused code', 'knip', []]
+	],
 	[
 		['formatting', 'prettier', ['--check', '--log-level', 'warn', '.']],
-		['import rule', 'depcruise', ['src', '--output-type', 'err']],
+		['types', 'svelte-check', ['--threshold', 'warning', '--output', 'human']],
 		[
 			'no circle between folders',
 			'depcruise',
 			['src', '--output-type', 'err', '--config', '.dependency-cruiser.folders.cjs']
-		],
-		['unused code', 'knip', []],
-		['types', 'svelte-check', ['--threshold', 'warning', '--output', 'human']]
+		]
 	]
 ];
 

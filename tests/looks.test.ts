@@ -1,4 +1,6 @@
-import axe from 'axe-core';
+import type axe from 'axe-core';
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
 import type { Page, Request } from '@playwright/test';
 import { expect, test } from './program.ts';
 import { VIEWS } from './views.ts';
@@ -9,13 +11,16 @@ declare global {
 	}
 }
 
+/** The small form of axe: each page reads it anew. */
+const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
 
 /**
  * Of children that are built alike (same tag, classes, role) three stay, and so of lines of lists and tables wherever these stand: axe
- * need not see 300 equal tiles.
+ * need not see 300 equal tiles, nor what a picture is drawn of.
  */
 function thinOut() {
+	for (const picture of document.querySelectorAll('svg')) picture.replaceChildren();
 	const lines = new Map<string, number>();
 	for (const parent of document.querySelectorAll('main *')) {
 		const seen = new Map<string, number>();
@@ -52,7 +57,7 @@ async function look(page: Page, url: string, path: string) {
 			ofPage: sent('navigation', () => true) + sent('resource', (name) => name.startsWith('/api/'))
 		};
 	});
-	expect.soft(bytes, `${path}: compressed script of the first load`).toBeLessThanOrEqual(140_000);
+	expect.soft(bytes, `${path}: compressed script of the first load`).toBeLessThanOrEqual(145_000);
 	expect.soft(bytes, path).toBeGreaterThan(10_000);
 	expect.soft(ofPage, `${path}: page and data, compressed`).toBeLessThanOrEqual(150_000);
 	expect.soft(ofPage, path).toBeGreaterThan(1_000);
@@ -71,7 +76,7 @@ async function look(page: Page, url: string, path: string) {
 	await page.evaluate(thinOut);
 	// A colour on its way to another is neither.
 	await page.addStyleTag({ content: '* { transition: none !important }' });
-	await page.evaluate(axe.source);
+	await page.evaluate(AXE);
 	expect.soft(await findings(page, { type: 'tag', values: WCAG }), `${path} by day`).toEqual([]);
 	// By night only the colours are others.
 	await page.evaluate(() => (document.documentElement.dataset.theme = 'jade-night'));
@@ -164,7 +169,7 @@ test('an address that leads nowhere says so, and where to go on', async ({ page,
 		await page.waitForFunction(() => window.jadeEarly === undefined);
 		await expect(page.getByRole('heading', { level: 1 })).toHaveText('There is nothing here');
 		await expect(page.getByRole('link', { name: 'Search', exact: true }).last()).toBeVisible();
-		await page.evaluate(axe.source);
+		await page.evaluate(AXE);
 		expect(await findings(page, { type: 'tag', values: WCAG }), path).toEqual([]);
 	}
 	await page.getByRole('main').getByRole('link', { name: 'Journal' }).click();

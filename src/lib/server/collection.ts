@@ -14,7 +14,6 @@ import { pathOfDatabase } from './database/collection-file.ts';
 import type { Collection } from './database/open.ts';
 import { readSettings } from './database/settings.ts';
 import { whyUnwritten } from './database/why-unwritten.ts';
-import { loadDemo } from './demo/load-demo.ts';
 import { goalsWithoutNext } from './goals/read-goals.ts';
 import { refreshProgress } from './goals/refresh-progress.ts';
 import { releasesWithoutTotals } from './releases/refresh-totals.ts';
@@ -156,7 +155,10 @@ async function open(): Promise<Collection> {
 	if (stale.length > 0) {
 		await collection.write((tx) => refreshProgress(tx, stale, collection.now()));
 	}
-	if (settings.demo) await loadDemo(collection, tell);
+	if (settings.demo) {
+		const { loadDemo } = await import('./demo/load-demo.ts');
+		await loadDemo(collection, tell);
+	}
 	return { ...collection, write: (change) => collection.write(change).catch(tellWhy) };
 }
 

@@ -1,13 +1,8 @@
 import { readSettings } from '../database/settings.ts';
 import type { Collection } from '../database/open.ts';
-import { moveSteps, type JournalMove } from '../journal/move-steps.ts';
-import { takeInKnowledge } from '../knowledge/take-in-knowledge.ts';
 import type { WindowId } from '../journal/window.ts';
-import type { NewSlip } from '../../schemas/forms/boxes.ts';
-import { makeAskedSlip } from '../storage/slips/make-asked-slip.ts';
-import { standAsPlanned, type StandTold } from '../storage/plan/stand-as-planned.ts';
+import type { StandTold } from '../storage/plan/stand-as-planned.ts';
 import type { StorageChoice } from '../storage/plan/read-storage-options.ts';
-import { withWriter } from '../upkeep/with-writer.ts';
 
 /** Says how far a change is. */
 export type TellChange = (told: StandTold) => void;
@@ -30,25 +25,40 @@ export interface Asked<Argument> {
  * written.
  */
 export const CHANGES = {
-	standAsPlanned: aside(
-		(collection, { choice }: { readonly choice: StorageChoice }, tell: TellChange) =>
-			standAsPlanned(collection, choice, tell)
-	),
-	makeSlip: aside((collection, asked: NewSlip) => makeAskedSlip(collection, asked)),
-	takeInKnowledge: aside((collection, { bytes, take, seen }: KnowledgeTaking) =>
-		takeInKnowledge(collection, bytes, new Set(take), seen)
-	),
-	moveSteps: aside((collection, asked: JournalMove) => moveSteps(collection, asked))
+	standAsPlanned: aside(async () => {
+		const { standAsPlanned } = await import('../storage/plan/stand-as-planned.ts');
+		return (
+			collection: Collection,
+			{ choice }: { readonly choice: StorageChoice },
+			tell: TellChange
+		) => standAsPlanned(collection, choice, tell);
+	}),
+	makeSlip: aside(async () => (await import('../storage/slips/make-asked-slip.ts')).makeAskedSlip),
+	takeInKnowledge: aside(async () => {
+		const { takeInKnowledge } = await import('../knowledge/take-in-knowledge.ts');
+		return (collection: Collection, { bytes, take, seen }: KnowledgeTaking) =>
+			takeInKnowledge(collection, bytes, new Set(take), seen);
+	}),
+	moveSteps: aside(async () => (await import('../journal/move-steps.ts')).moveSteps)
 } as const;
 
 export type Changes = typeof CHANGES;
 export type ChangeName = keyof Changes;
 
 function aside<Argument, Value>(
-	change: (collection: Collection, argument: Argument, tell: TellChange) => Promise<Value>
+	load: () => Promise<
+		(collection: Collection, argument: Argument, tell: TellChange) => Promise<Value>
+	>
 ) {
-	return ({ argument, window }: Asked<Argument>, tell: TellChange, takeTurn: () => Promise<void>) =>
-		withWriter(readSettings(process.env), window, takeTurn, (collection) =>
+	return async (
+		{ argument, window }: Asked<Argument>,
+		tell: TellChange,
+		takeTurn: () => Promise<void>
+	) => {
+		const { withWriter } = await import('../upkeep/with-writer.ts');
+		const change = await load();
+		return withWriter(readSettings(process.env), window, takeTurn, (collection) =>
 			change(collection, argument, tell)
 		);
+	};
 }

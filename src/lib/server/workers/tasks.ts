@@ -1,64 +1,22 @@
-import type { LabelGrid } from '../../core/print/label-grid.ts';
-import { printBinder, type BinderSheet, type PrintOptions } from '../binders/print-sheets.ts';
-import { readBinder } from '../binders/read-binder.ts';
-import { openingView } from '../packs/openings/openings-view.ts';
-import { sealedView, type SealedAsk } from '../packs/sealed/sealed-view.ts';
-import { lastCardsView, type LastCardsAsk } from '../packs/last-cards-view.ts';
-import { simulateGoal, type SimulationAsk, type SimulationTold } from '../packs/simulate-goal.ts';
-import { ladderView, type LadderAsk } from '../worth/ladder-view.ts';
-import { populationsView, type PopulationsAsk } from '../worth/populations/populations-view.ts';
-import { priceBookView } from '../worth/prices/price-book-view.ts';
-import { subjectPricesView, type SubjectPricesAsk } from '../worth/subject-prices-view.ts';
-import { insuranceList, type InsuranceAsk } from '../worth/value/insurance-list.ts';
-import { valueView, type ValueAsk } from '../worth/value/value-view.ts';
 import { basename } from 'node:path';
-import type { BackupName } from '../database/backups/backup-name.ts';
-import { previewBackup } from '../backups/preview-backup.ts';
-import { writeBackup } from '../database/backups/write-backup.ts';
-import { sampleScan } from '../bench/sample-scan.ts';
-import { buildView, type BuildAsk } from '../selling/building/build-view.ts';
-import { exportListings } from '../selling/listings/export-listings.ts';
-import { packingSlip, type PackingSlipAsk } from '../selling/listings/packing-slip.ts';
-import { lotsView, type LotsAsk } from '../selling/lots/lots-view.ts';
-import { parcelsView, type SentBoxes } from '../selling/parcels/parcels-view.ts';
-import { readGradedTable } from '../../formats/read-graded-table.ts';
-import { packsView, type PacksAsk } from '../packs/packs-view.ts';
-import { conditionView, type ConditionAsk } from '../buying/condition/condition-view.ts';
-import { finishView } from '../buying/finish/finish-view.ts';
-import { fairLot, fairView } from '../buying/plan/fair-view.ts';
-import { planView, type PlanTold } from '../buying/plan/plan-view.ts';
-import type { PlanChoice } from '../buying/plan/read-problem.ts';
-import { tradesView, type TradeChoice } from '../buying/trades/trades-view.ts';
-import { offersView } from '../buying/offers/offers-view.ts';
-import { readWants } from '../buying/wants/read-wants.ts';
-import { compute } from '../compute/registry.ts';
-import { withReader } from '../database/open.ts';
-import { readSettings } from '../database/settings.ts';
-import { printComparison } from '../compare/compare-view.ts';
-import { exportHoldingsCsv, exportHoldingsXlsx } from '../holdings/export-holdings.ts';
-import { holderView } from '../storage/holders/holder-view.ts';
-import { labelTexts, type LabelChoice } from '../storage/labels/label-texts.ts';
-import { previewLabels } from '../storage/labels/preview-labels.ts';
-import { planStorage } from '../storage/plan/plan-storage.ts';
-import { storageOptions, type StorageChoice } from '../storage/plan/read-storage-options.ts';
-import { storageView } from '../storage/plan/storage-view.ts';
-import { printLabels } from '../storage/labels/print-labels.ts';
-import type { Progress } from '../progress.ts';
-import { exportKnowledge, type KnowledgeAsk } from '../knowledge/export-knowledge.ts';
-import { lookAtKnowledge, openKnowledge } from '../knowledge/look-at-knowledge.ts';
-import { readMine } from '../knowledge/read-mine.ts';
-import { bad, good, type Problem } from '../../core/problem.ts';
-import { readCardList, readChecklist, type TableChoice } from '../../formats/read-checklist.ts';
-import { readOffers, type OffersChoice } from '../../formats/read-offers.ts';
-import { readHoldings, type HoldingsChoice } from '../../formats/read-holdings.ts';
+import type { LabelGrid } from '../../core/print/label-grid.ts';
 import type { Paper } from '../../core/print/paper.ts';
-import { countOwned, readCopies } from '../copies/read-copies.ts';
-import { loadRelease } from '../releases/load-release.ts';
-import { printChecklist } from '../releases/print-checklist.ts';
-import { groupPhotos } from '../telling/group-photos.ts';
-import { printSecondPass } from '../telling/print-second-pass.ts';
-import { printTells } from '../telling/print-tells.ts';
+import { bad, good, type Problem } from '../../core/problem.ts';
 import type { BinderId, ListingId, OpeningId, SellerId } from '../../core/row-id.ts';
+import type { TableChoice } from '../../formats/read-checklist.ts';
+import type { HoldingsChoice } from '../../formats/read-holdings.ts';
+import type { OffersChoice } from '../../formats/read-offers.ts';
+import type { BinderSheet, PrintOptions } from '../binders/print-sheets.ts';
+import type { PlanTold } from '../buying/plan/plan-view.ts';
+import type { PlanChoice } from '../buying/plan/read-problem.ts';
+import type { BackupName } from '../database/backups/backup-name.ts';
+import type { Reader } from '../database/open.ts';
+import { readSettings } from '../database/settings.ts';
+import type { SimulationAsk, SimulationTold } from '../packs/simulate-goal.ts';
+import type { Progress } from '../progress.ts';
+import type { SentBoxes } from '../selling/parcels/parcels-view.ts';
+import type { LabelChoice } from '../storage/labels/label-texts.ts';
+import type { StorageChoice } from '../storage/plan/read-storage-options.ts';
 
 /** What a computation answered: its value as JSON, or why there is none. */
 export type Computed =
@@ -66,206 +24,247 @@ export type Computed =
 	| { readonly kind: 'unreadable'; readonly reason: string }
 	| { readonly kind: 'invalid'; readonly problems: readonly Problem[] };
 
+/** Reads the collection with a client of its own. */
+async function read<Value>(reading: (db: Reader) => Promise<Value>): Promise<Value> {
+	const { withReader } = await import('../database/open.ts');
+	return withReader(readSettings(process.env), reading);
+}
+
+/** What is read of the collection by one question. */
+const view =
+	<Ask, Value>(load: () => Promise<(db: Reader, ask: Ask) => Promise<Value>>) =>
+	(ask: Ask): Promise<Value> =>
+		read(async (db) => (await load())(db, ask));
+
 /**
- * What workers do. Arguments and answers are copied from process to process, so they are plain data.
- * Bodies are read and answers written here as well: both take as long as many a computation.
+ * What workers do, each loaded when it is asked for: a worker starts at once, and most do few kinds of tasks. Arguments and
+ * answers are copied from process to process, so they are plain data. Bodies are read and answers written here as well: both
+ * take as long as many a computation.
  */
 export const TASKS = {
 	/** Nothing, so that the pool looks after what waits. */
 	wake: () => null,
-	async compute({
-		name,
-		bytes
-	}: {
-		readonly name: string;
-		readonly bytes: Uint8Array;
-	}): Promise<Computed> {
-		const body = parseJson(bytes);
+	async compute(asked: { readonly name: string; readonly bytes: Uint8Array }): Promise<Computed> {
+		const body = parseJson(asked.bytes);
 		if (!body.ok) return { kind: 'unreadable', reason: body.reason };
-		const answer = await compute(name, body.value);
-		if (answer.kind === 'unknown') throw new RangeError(`compute: there is no "${name}"`);
+		const { compute } = await import('../compute/registry.ts');
+		const answer = await compute(asked.name, body.value);
+		if (answer.kind === 'unknown') throw new RangeError(`compute: there is no "${asked.name}"`);
 		return answer.kind === 'done'
 			? { kind: 'done', json: JSON.stringify(answer.value) }
 			: { kind: 'invalid', problems: answer.problems };
 	},
-	readChecklist: ({
-		bytes,
-		choice
-	}: {
-		readonly bytes: Uint8Array;
-		readonly choice: TableChoice;
-	}) => readChecklist(bytes, choice),
-	readCardList: ({ bytes, choice }: { readonly bytes: Uint8Array; readonly choice: TableChoice }) =>
-		readCardList(bytes, choice),
-	readHoldings: ({
-		bytes,
-		choice
-	}: {
-		readonly bytes: Uint8Array;
-		readonly choice: HoldingsChoice;
-	}) => readHoldings(bytes, choice),
-	readOffers: ({ bytes, choice }: { readonly bytes: Uint8Array; readonly choice: OffersChoice }) =>
-		readOffers(bytes, choice),
-	exportHoldingsCsv: ({ from }: { readonly from: number }) =>
-		withReader(readSettings(process.env), (db) => exportHoldingsCsv(db, from)),
-	exportHoldingsXlsx: () => withReader(readSettings(process.env), (db) => exportHoldingsXlsx(db)),
-	finishView: () => withReader(readSettings(process.env), (db) => finishView(db)),
+	async readChecklist(file: { readonly bytes: Uint8Array; readonly choice: TableChoice }) {
+		const { readChecklist } = await import('../../formats/read-checklist.ts');
+		return readChecklist(file.bytes, file.choice);
+	},
+	async readCardList(file: { readonly bytes: Uint8Array; readonly choice: TableChoice }) {
+		const { readCardList } = await import('../../formats/read-checklist.ts');
+		return readCardList(file.bytes, file.choice);
+	},
+	async readHoldings(file: { readonly bytes: Uint8Array; readonly choice: HoldingsChoice }) {
+		const { readHoldings } = await import('../../formats/read-holdings.ts');
+		return readHoldings(file.bytes, file.choice);
+	},
+	async readOffers(file: { readonly bytes: Uint8Array; readonly choice: OffersChoice }) {
+		const { readOffers } = await import('../../formats/read-offers.ts');
+		return readOffers(file.bytes, file.choice);
+	},
+	async readGradedTable(file: { readonly bytes: Uint8Array }) {
+		const { readGradedTable } = await import('../../formats/read-graded-table.ts');
+		return readGradedTable(file.bytes);
+	},
+	async exportHoldingsCsv({ from }: { readonly from: number }) {
+		const { exportHoldingsCsv } = await import('../holdings/export-holdings.ts');
+		return read((db) => exportHoldingsCsv(db, from));
+	},
+	exportHoldingsXlsx: view(
+		async () => (await import('../holdings/export-holdings.ts')).exportHoldingsXlsx
+	),
+	finishView: view(async () => (await import('../buying/finish/finish-view.ts')).finishView),
 	/** A plan with all that stands beside it, as JSON. */
-	planBuying: ({ choice }: { readonly choice: PlanChoice }, tell: (told: PlanTold) => void) =>
-		withReader(readSettings(process.env), async (db) =>
-			JSON.stringify(await planView(db, choice, tell))
-		),
+	async planBuying({ choice }: { readonly choice: PlanChoice }, tell: (told: PlanTold) => void) {
+		const { planView } = await import('../buying/plan/plan-view.ts');
+		return read(async (db) => JSON.stringify(await planView(db, choice, tell)));
+	},
 	/** What to carry to a fair, as JSON. */
-	fairView: (_: undefined, tell: (told: Progress) => void) =>
-		withReader(readSettings(process.env), async (db) => JSON.stringify(await fairView(db, tell))),
+	async fairView(_: undefined, tell: (told: Progress) => void) {
+		const { fairView } = await import('../buying/plan/fair-view.ts');
+		return read(async (db) => JSON.stringify(await fairView(db, tell)));
+	},
 	/** What some wants are worth together, as JSON. */
-	fairLot: ({ keys }: { readonly keys: readonly string[] }) =>
-		withReader(readSettings(process.env), async (db) => JSON.stringify(await fairLot(db, keys))),
-	conditionView: (ask: ConditionAsk) =>
-		withReader(readSettings(process.env), (db) => conditionView(db, ask)),
-	readGradedTable: ({ bytes }: { readonly bytes: Uint8Array }) => readGradedTable(bytes),
+	async fairLot({ keys }: { readonly keys: readonly string[] }) {
+		const { fairLot } = await import('../buying/plan/fair-view.ts');
+		return read(async (db) => JSON.stringify(await fairLot(db, keys)));
+	},
+	conditionView: view(
+		async () => (await import('../buying/condition/condition-view.ts')).conditionView
+	),
 	/** A drawn scan; null where there is none of that key. */
-	sampleScan: ({ key }: { readonly key: string }) => sampleScan(key),
-	lotsView: (ask: LotsAsk) => withReader(readSettings(process.env), (db) => lotsView(db, ask)),
-	buildView: (ask: BuildAsk) => withReader(readSettings(process.env), (db) => buildView(db, ask)),
-	parcelsView: ({ sent }: { readonly sent: readonly SentBoxes[] }) =>
-		withReader(readSettings(process.env), (db) => parcelsView(db, sent)),
+	async sampleScan({ key }: { readonly key: string }) {
+		const { sampleScan } = await import('../bench/sample-scan.ts');
+		return sampleScan(key);
+	},
+	lotsView: view(async () => (await import('../selling/lots/lots-view.ts')).lotsView),
+	buildView: view(async () => (await import('../selling/building/build-view.ts')).buildView),
+	async parcelsView({ sent }: { readonly sent: readonly SentBoxes[] }) {
+		const { parcelsView } = await import('../selling/parcels/parcels-view.ts');
+		return read((db) => parcelsView(db, sent));
+	},
 	/** Listings as a table, or that with their photos. */
-	exportListings: ({
-		form,
-		ids
-	}: {
+	async exportListings(asked: {
 		readonly form: 'csv' | 'zip';
 		readonly ids: readonly ListingId[];
-	}) => withReader(readSettings(process.env), (db) => exportListings(db, form, ids)),
+	}) {
+		const { exportListings } = await import('../selling/listings/export-listings.ts');
+		return read((db) => exportListings(db, asked.form, asked.ids));
+	},
 	/** What is known of a release, as a file; null where there is no such release. */
-	exportKnowledge: (ask: KnowledgeAsk) =>
-		withReader(readSettings(process.env), (db) => exportKnowledge(db, ask)),
+	exportKnowledge: view(
+		async () => (await import('../knowledge/export-knowledge.ts')).exportKnowledge
+	),
 	/** A file of knowledge beside what is known here. */
-	lookAtKnowledge: ({ bytes }: { readonly bytes: Uint8Array }) =>
-		withReader(readSettings(process.env), async (db) => {
+	async lookAtKnowledge({ bytes }: { readonly bytes: Uint8Array }) {
+		const { lookAtKnowledge, openKnowledge } = await import('../knowledge/look-at-knowledge.ts');
+		const { readMine } = await import('../knowledge/read-mine.ts');
+		return read(async (db) => {
 			const opened = await openKnowledge(db, bytes, (stored) => readMine(db, stored));
 			return opened.ok ? good(await lookAtKnowledge(db, opened.value)) : bad(opened.problems);
-		}),
+		});
+	},
 	/** The name of the file. */
 	async writeBackup({ folder, name }: { readonly folder: string; readonly name: BackupName }) {
+		const { writeBackup } = await import('../database/backups/write-backup.ts');
 		return basename(await writeBackup(readSettings(process.env).databaseUrl, folder, name));
 	},
-	previewBackup: ({ path }: { readonly path: string }) =>
-		previewBackup(path, readSettings(process.env).root),
-	packingSlip: (ask: PackingSlipAsk) =>
-		withReader(readSettings(process.env), (db) => packingSlip(db, ask)),
-	ladderView: (ask: LadderAsk) =>
-		withReader(readSettings(process.env), (db) => ladderView(db, ask)),
-	priceBookView: ({
-		release,
-		today
-	}: {
-		readonly release: string | null;
-		readonly today: string;
-	}) => withReader(readSettings(process.env), (db) => priceBookView(db, release, today)),
-	populationsView: (ask: PopulationsAsk) =>
-		withReader(readSettings(process.env), (db) => populationsView(db, ask)),
-	subjectPricesView: (ask: SubjectPricesAsk) =>
-		withReader(readSettings(process.env), (db) => subjectPricesView(db, ask)),
-	valueView: (ask: ValueAsk) => withReader(readSettings(process.env), (db) => valueView(db, ask)),
-	insuranceList: (ask: InsuranceAsk) =>
-		withReader(readSettings(process.env), (db) => insuranceList(db, ask)),
-	packsView: (ask: PacksAsk) => withReader(readSettings(process.env), (db) => packsView(db, ask)),
-	simulateGoal: (ask: SimulationAsk, tell: (told: SimulationTold) => void) =>
-		withReader(readSettings(process.env), (db) => simulateGoal(db, ask, tell)),
-	lastCardsView: (ask: LastCardsAsk) =>
-		withReader(readSettings(process.env), (db) => lastCardsView(db, ask)),
-	sealedView: (ask: SealedAsk) =>
-		withReader(readSettings(process.env), (db) => sealedView(db, ask)),
-	openingView: ({ id }: { readonly id: OpeningId }) =>
-		withReader(readSettings(process.env), (db) => openingView(db, id)),
-	tradesView: (choice: TradeChoice) =>
-		withReader(readSettings(process.env), (db) => tradesView(db, choice)),
-	offersView: ({
-		seller,
-		release
-	}: {
-		readonly seller: SellerId | null;
-		readonly release: string | null;
-	}) => withReader(readSettings(process.env), (db) => offersView(db, seller, release)),
-	readWants: () => withReader(readSettings(process.env), (db) => readWants(db)),
-	holderView: ({ most }: { readonly most: number }) =>
-		withReader(readSettings(process.env), (db) => holderView(db, most)),
-	previewLabels: ({ choice, most }: { readonly choice: LabelChoice; readonly most: number }) =>
-		withReader(readSettings(process.env), (db) => previewLabels(db, choice, most)),
-	printLabels: ({
-		choice,
-		grid,
-		start,
-		now
-	}: {
+	async previewBackup({ path }: { readonly path: string }) {
+		const { previewBackup } = await import('../backups/preview-backup.ts');
+		return previewBackup(path, readSettings(process.env).root);
+	},
+	packingSlip: view(async () => (await import('../selling/listings/packing-slip.ts')).packingSlip),
+	ladderView: view(async () => (await import('../worth/ladder-view.ts')).ladderView),
+	async priceBookView(asked: { readonly release: string | null; readonly today: string }) {
+		const { priceBookView } = await import('../worth/prices/price-book-view.ts');
+		return read((db) => priceBookView(db, asked.release, asked.today));
+	},
+	populationsView: view(
+		async () => (await import('../worth/populations/populations-view.ts')).populationsView
+	),
+	subjectPricesView: view(
+		async () => (await import('../worth/subject-prices-view.ts')).subjectPricesView
+	),
+	valueView: view(async () => (await import('../worth/value/value-view.ts')).valueView),
+	insuranceList: view(async () => (await import('../worth/value/insurance-list.ts')).insuranceList),
+	packsView: view(async () => (await import('../packs/packs-view.ts')).packsView),
+	async simulateGoal(ask: SimulationAsk, tell: (told: SimulationTold) => void) {
+		const { simulateGoal } = await import('../packs/simulate-goal.ts');
+		return read((db) => simulateGoal(db, ask, tell));
+	},
+	lastCardsView: view(async () => (await import('../packs/last-cards-view.ts')).lastCardsView),
+	sealedView: view(async () => (await import('../packs/sealed/sealed-view.ts')).sealedView),
+	async openingView({ id }: { readonly id: OpeningId }) {
+		const { openingView } = await import('../packs/openings/openings-view.ts');
+		return read((db) => openingView(db, id));
+	},
+	tradesView: view(async () => (await import('../buying/trades/trades-view.ts')).tradesView),
+	async offersView(asked: { readonly seller: SellerId | null; readonly release: string | null }) {
+		const { offersView } = await import('../buying/offers/offers-view.ts');
+		return read((db) => offersView(db, asked.seller, asked.release));
+	},
+	readWants: view(async () => (await import('../buying/wants/read-wants.ts')).readWants),
+	async holderView({ most }: { readonly most: number }) {
+		const { holderView } = await import('../storage/holders/holder-view.ts');
+		return read((db) => holderView(db, most));
+	},
+	async previewLabels(asked: { readonly choice: LabelChoice; readonly most: number }) {
+		const { previewLabels } = await import('../storage/labels/preview-labels.ts');
+		return read((db) => previewLabels(db, asked.choice, asked.most));
+	},
+	async printLabels(asked: {
 		readonly choice: LabelChoice;
 		readonly grid: LabelGrid;
 		readonly start: number;
 		readonly now: string;
-	}) =>
-		withReader(readSettings(process.env), async (db) =>
-			printLabels(await labelTexts(db, choice), grid, start, now)
-		),
+	}) {
+		const { labelTexts } = await import('../storage/labels/label-texts.ts');
+		const { printLabels } = await import('../storage/labels/print-labels.ts');
+		const texts = await read((db) => labelTexts(db, asked.choice));
+		return printLabels(texts, asked.grid, asked.start, asked.now);
+	},
 	/** A plan with what its view shows, as JSON. */
-	planStorage: ({ choice }: { readonly choice: StorageChoice }, tell: (told: Progress) => void) =>
-		withReader(readSettings(process.env), async (db) =>
+	async planStorage(
+		{ choice }: { readonly choice: StorageChoice },
+		tell: (told: Progress) => void
+	) {
+		const { planStorage } = await import('../storage/plan/plan-storage.ts');
+		const { storageOptions } = await import('../storage/plan/read-storage-options.ts');
+		const { storageView } = await import('../storage/plan/storage-view.ts');
+		return read(async (db) =>
 			JSON.stringify(await storageView(db, await planStorage(db, storageOptions(choice), { tell })))
-		),
+		);
+	},
 	/** Null where there is no such release. */
-	printChecklist: ({
-		release: key,
-		paper,
-		now
-	}: {
+	async printChecklist(asked: {
 		readonly release: string;
 		readonly paper: Paper;
 		readonly now: string;
-	}) =>
-		withReader(readSettings(process.env), async (db) => {
-			const stored = await loadRelease(db, key);
+	}) {
+		const { loadRelease } = await import('../releases/load-release.ts');
+		const { countOwned, readCopies } = await import('../copies/read-copies.ts');
+		const { printChecklist } = await import('../releases/print-checklist.ts');
+		return read(async (db) => {
+			const stored = await loadRelease(db, asked.release);
 			if (!stored) return null;
 			const owned = countOwned(await readCopies(db, stored.id));
-			const bytes = await printChecklist(stored.release, owned, paper, now);
-			return { name: `${key}-checklist.pdf`, bytes };
-		}),
+			const bytes = await printChecklist(stored.release, owned, asked.paper, asked.now);
+			return { name: `${asked.release}-checklist.pdf`, bytes };
+		});
+	},
 	/** Null where there are no two sides. */
-	printComparison: ({
-		names,
-		paper,
-		now
-	}: {
+	async printComparison(asked: {
 		readonly names: readonly string[];
 		readonly paper: Paper;
 		readonly now: string;
-	}) => withReader(readSettings(process.env), (db) => printComparison(db, names, paper, now)),
+	}) {
+		const { printComparison } = await import('../compare/compare-view.ts');
+		return read((db) => printComparison(db, asked.names, asked.paper, asked.now));
+	},
 	/** Null where fewer than two of them are here. */
-	printTells: ({ keys, now }: { readonly keys: readonly string[]; readonly now: string }) =>
-		withReader(readSettings(process.env), (db) => printTells(db, keys, now)),
-	printSecondPass: ({
+	async printTells({ keys, now }: { readonly keys: readonly string[]; readonly now: string }) {
+		const { printTells } = await import('../telling/print-tells.ts');
+		return read((db) => printTells(db, keys, now));
+	},
+	async printSecondPass({
 		now,
 		...which
 	}: {
 		readonly release: string | null;
 		readonly all: boolean;
 		readonly now: string;
-	}) => withReader(readSettings(process.env), (db) => printSecondPass(db, which, now)),
+	}) {
+		const { printSecondPass } = await import('../telling/print-second-pass.ts');
+		return read((db) => printSecondPass(db, which, now));
+	},
 	/** Null where there is no such release. */
-	groupPhotos: ({ release, card }: { readonly release: string; readonly card: string | null }) =>
-		withReader(readSettings(process.env), (db) => groupPhotos(db, release, card)),
+	async groupPhotos(asked: { readonly release: string; readonly card: string | null }) {
+		const { groupPhotos } = await import('../telling/group-photos.ts');
+		return read((db) => groupPhotos(db, asked.release, asked.card));
+	},
 	/** Null where there is no such binder. */
-	printBinder: ({
+	async printBinder({
 		binder,
 		sheet,
 		...options
-	}: { readonly binder: BinderId; readonly sheet: BinderSheet } & PrintOptions) =>
-		withReader(readSettings(process.env), async (db) => {
+	}: { readonly binder: BinderId; readonly sheet: BinderSheet } & PrintOptions) {
+		const { readBinder } = await import('../binders/read-binder.ts');
+		const { printBinder } = await import('../binders/print-sheets.ts');
+		return read(async (db) => {
 			const state = await readBinder(db, binder);
 			if (!state) return null;
 			const bytes = await printBinder(db, state, sheet, options);
 			return { name: `${state.binder.name}-${sheet}.pdf`, bytes };
-		})
+		});
+	}
 } as const;
 
 export type Tasks = typeof TASKS;

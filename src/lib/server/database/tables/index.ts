@@ -28,6 +28,7 @@ export { bids, orderLines, orders } from './orders.ts';
 export { openedPiles, openings, sealedLots } from './packs.ts';
 export { paletteFinishes } from './palette-finishes.ts';
 export { parallels } from './parallels.ts';
+export { looseReleases } from './loose-releases.ts';
 export { media, photos } from './photos.ts';
 export { pileCards } from './pile-cards.ts';
 export { preferences } from './preferences.ts';

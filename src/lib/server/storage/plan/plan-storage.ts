@@ -16,6 +16,7 @@ import type { Keeping } from '../../../core/storage/classes/keeping.ts';
 import type { Reader } from '../../database/open.ts';
 import { dividers, dividerSums, releases } from '../../database/tables/index.ts';
 import { readKeeping } from '../../places/keeping.ts';
+import { releasesWithLoose } from '../../places/loose-releases.ts';
 import { readBoxKinds } from '../../places/box-kinds.ts';
 import { readBoxes, type StoredBox } from '../room/read-storage.ts';
 import { homelessRuns, type StoredHomelessRun } from '../runs/homeless-runs.ts';
@@ -49,7 +50,11 @@ export async function planStorage(
 	options: RoomRules = USUAL_STORAGE,
 	{ tell, keep }: PlanWatch = {}
 ): Promise<StoragePlan> {
-	const heads = await db.select().from(releases).orderBy(asc(releases.id));
+	const heads: (typeof releases.$inferSelect)[] = [];
+	for (const ids of chunks(await releasesWithLoose(db), 500)) {
+		const some = inArray(releases.id, [...ids]);
+		heads.push(...(await db.select().from(releases).where(some).orderBy(asc(releases.id))));
+	}
 	const keeping = await readKeeping(db);
 	const { mostStrays } = options.rules;
 	const sets: StoredHomelessRun[] = [];

@@ -11,6 +11,7 @@ import { boxCards } from '../../database/tables/index.ts';
 import { makeChange } from '../../journal/change.ts';
 import { journalMark } from '../../journal/journal-mark.ts';
 import { readKeeping } from '../../places/keeping.ts';
+import { forgetHoused } from '../../places/loose-releases.ts';
 import { writePreference } from '../../preferences/preferences.ts';
 import type { Progress } from '../../progress.ts';
 import { insertDivider } from '../room/insert-divider.ts';
@@ -59,6 +60,7 @@ export async function standAsPlanned(
 		const cards = await standBehindNew(record, [...added, ...stood], prepared, tell);
 		await useSupplies(record, tx, usesOfPlan(plan));
 		await putOnShelves(record, tx, ids);
+		await forgetHoused(tx);
 		if (cards > 0) await writePreference(record, tx, STORAGE_CHOICE, choice);
 		const label =
 			ids.length > 0

@@ -1,5 +1,5 @@
 import { group } from 'd3-array';
-import { eq, inArray, sql } from 'drizzle-orm';
+import { eq, inArray, isNull, or, sql } from 'drizzle-orm';
 import type { BoxUse } from '../../../core/storage/kinds/box-use.ts';
 import type { Keeping } from '../../../core/storage/classes/keeping.ts';
 import type { HomeDivider } from '../../../core/storage/runs/find-home.ts';
@@ -35,8 +35,19 @@ export function columnsOfRun(run: Run | null) {
 	};
 }
 
-/** Every divider with what belongs behind it. */
-export async function readHomes(db: Reader): Promise<readonly HomeDivider[]> {
+/** So many releases are asked for by their ids; of more all dividers are read. */
+const FEW_RELEASES = 200;
+
+/**
+ * Every divider with what belongs behind it.
+ *
+ * @param of the releases that are looked for a home: of others only where their cards stand is read
+ */
+export async function readHomes(
+	db: Reader,
+	of?: readonly ReleaseId[]
+): Promise<readonly HomeDivider[]> {
+	const isFew = of !== undefined && of.length <= FEW_RELEASES;
 	const rows = await db
 		.select({
 			id: dividers.id,
@@ -49,7 +60,16 @@ export async function readHomes(db: Reader): Promise<readonly HomeDivider[]> {
 		})
 		.from(dividers)
 		.innerJoin(boxes, eq(dividers.boxId, boxes.id))
-		.leftJoin(releases, eq(dividers.releaseId, releases.id));
+		.leftJoin(releases, eq(dividers.releaseId, releases.id))
+		.where(
+			isFew
+				? or(
+						isNull(dividers.releaseId),
+						inArray(dividers.releaseId, [...of]),
+						inArray(dividers.id, behindWhich(db, of))
+					)
+				: undefined
+		);
 	return rows.map(({ id, use, straysOf, release, ...row }) => ({
 		id,
 		use,
@@ -57,6 +77,14 @@ export async function readHomes(db: Reader): Promise<readonly HomeDivider[]> {
 		run: runOfDivider(row, release)
 	}));
 }
+
+/** Dividers behind which a card of some releases stands, whosever they are. */
+const behindWhich = (db: Reader, of: readonly ReleaseId[]) =>
+	db
+		.select({ id: boxCards.dividerId })
+		.from(copies)
+		.innerJoin(boxCards, eq(boxCards.copyId, copies.id))
+		.where(inArray(copies.releaseId, [...of]));
 
 /**
  * Runs of some releases whose cards stand behind dividers of others, by divider: among strays, where a

@@ -10,6 +10,7 @@ import type { Transaction } from '../../database/open.ts';
 import { boxCards, copies, releases } from '../../database/tables/index.ts';
 import { nameVersions } from '../../releases/name-versions.ts';
 import { readKeeping } from '../../places/keeping.ts';
+import { releasesWithLoose } from '../../places/loose-releases.ts';
 import { at } from '../../../core/at.ts';
 import { homeFinder } from '../../../core/storage/runs/find-home.ts';
 import { runKey } from '../../../core/storage/runs/run.ts';
@@ -53,14 +54,7 @@ export async function findHomeless(
 ): Promise<Outcome<readonly SlipCards[]>> {
 	const keeping = await readKeeping(tx);
 	if (source.of === 'homeless') {
-		const all = await tx.select({ id: releases.id }).from(releases);
-		const found = (
-			await housedCards(
-				tx,
-				keeping,
-				all.map(({ id }) => id)
-			)
-		).map(asFound);
+		const found = (await housedCards(tx, keeping, await releasesWithLoose(tx))).map(asFound);
 		const notes =
 			found.length > MOST_LINES
 				? [
@@ -128,7 +122,7 @@ async function housedCards(
 ): Promise<readonly LooseCards[]> {
 	const loose = await looseCardsInTurn(tx, keeping, releaseIds);
 	const runs = [...group(loose, ({ copy, run }) => `${copy.use} ${runKey(run)}`).values()];
-	const homes = await readHomes(tx);
+	const homes = await readHomes(tx, releaseIds);
 	const asHead = (ofRun: readonly LooseCards[]) => {
 		const { copy, run, year } = at(ofRun, 0);
 		const cards = sum(ofRun, ({ quantity }) => quantity);
