@@ -12,6 +12,7 @@ import { removeBox } from './room/edit-boxes.ts';
 import { removeDivider } from './room/edit-dividers.ts';
 import { homelessCopies } from '../places/homeless.ts';
 import { readKeeping } from '../places/keeping.ts';
+import { forgetHoused } from '../places/loose-releases.ts';
 import { planStorage } from './plan/plan-storage.ts';
 import { listSlips, readSlip } from './slips/slips.ts';
 import { standAsPlanned } from './plan/stand-as-planned.ts';
@@ -148,6 +149,8 @@ async function answerSome(n: number, m: number) {
 /** What must be true whatever was done. */
 async function checkRoom() {
 	const { db } = storage.collection;
+	// Whatever is done next, what it leaves without a place must be found again.
+	await storage.collection.write(forgetHoused);
 	// No more of a copy stand than there are.
 	expect(
 		await rowsOf(
