@@ -11,11 +11,11 @@ import { setSellingRules } from '$lib/server/selling/selling-rules';
 import { pageTask } from '$lib/server/workers/file-task';
 import { countOf } from '$lib/ui/numerals';
 
-/** `?release=key`: of that release alone. */
+/** `?release=key`: of that release alone; `?release=`: of all, however many there are. */
 export const load = async ({ url, depends, request }) => {
 	depends('jade:copies');
 	const { now } = await theCollection();
-	const release = url.searchParams.get('release')?.slice(0, 420) || null;
+	const release = url.searchParams.get('release')?.slice(0, 420) ?? null;
 	return pageTask('lotsView', { release, today: now().slice(0, 10) }, request.signal);
 };
 

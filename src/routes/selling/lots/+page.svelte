@@ -58,7 +58,13 @@
 		</ul>
 	</details>
 {/if}
-{#if data.lots.length === 0}
+{#if data.toChooseFrom > 0}
+	<p class="max-w-2xl text-lg">
+		{countOf(data.toChooseFrom, 'card')} are here. Choose a release, or have
+		<a class="prose-link" href="{resolve('/selling/lots')}?release=">all of them</a> dealt, which takes
+		a while.
+	</p>
+{:else if data.lots.length === 0}
 	<p class="max-w-2xl text-lg">
 		Nothing is to be sold by these rules: no copy is spare or marked “to sell”, and none is left
 		over by the goals.

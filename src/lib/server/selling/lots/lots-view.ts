@@ -1,5 +1,7 @@
 import type { CopyId } from '../../../core/row-id.ts';
+import { sum } from 'd3-array';
 import { dealLots } from '../../../core/selling/lots/deal-lots.ts';
+import { BUYING_RULES } from '../../buying/buying-rules.ts';
 import type { Reader } from '../../database/open.ts';
 import { readPreference } from '../../preferences/preferences.ts';
 import { listReleases } from '../../releases/list-releases.ts';
@@ -8,7 +10,7 @@ import { lotRulesOf, SELLING_RULES } from '../selling-rules.ts';
 import { readSaleCards } from './read-sale-cards.ts';
 
 export interface LotsAsk {
-	/** Key of a release; null: all. */
+	/** Key of a release; '': all; null: nothing was asked for, then all of what is not too much. */
 	readonly release: string | null;
 	/** ISO 8601 date */
 	readonly today: string;
@@ -19,12 +21,21 @@ const MOST_LOTS = 200;
 /** Copies without a price that are named. */
 const MOST_NAMED = 30;
 
+/** Of more cards, lots are dealt only of what is asked for: it would take seconds. */
+const MOST_UNASKED = 50_000;
+
 /** What may be sold, dealt into lots and singles by the rules. */
 export async function lotsView(db: Reader, { release, today }: LotsAsk) {
 	const kept = await readPreference(db, SELLING_RULES);
-	const rules = lotRulesOf(kept);
-	const { currency, cards: going } = await readSaleCards(db, release, kept, today);
-	const { lots, unpriced } = dealLots(going, rules);
+	const owned = (await listReleases(db)).filter((each) => each.owned > 0);
+	const cards = sum(owned, (each) => each.owned);
+	/** Cards among which a release is to be chosen first; 0: what there is was dealt. */
+	const toChooseFrom = release === null && cards > MOST_UNASKED ? cards : 0;
+	const { currency, cards: going } =
+		toChooseFrom > 0
+			? { ...(await readPreference(db, BUYING_RULES)), cards: [] }
+			: await readSaleCards(db, release || null, kept, today);
+	const { lots, unpriced } = dealLots(going, lotRulesOf(kept));
 	const shown = lots.slice(0, MOST_LOTS);
 	const picks = shown.map(({ cards }) =>
 		cards.map(({ key, quantity }) => ({ copyId: Number(key) as CopyId, quantity }))
@@ -39,10 +50,8 @@ export async function lotsView(db: Reader, { release, today }: LotsAsk) {
 			.map(({ key, quantity }) => ({ copyId: Number(key) as CopyId, quantity }))
 	);
 	return {
-		...{ currency, kept, release },
-		releases: (await listReleases(db))
-			.filter(({ owned }) => owned > 0)
-			.map(({ key, name }) => ({ key, name })),
+		...{ currency, kept, release, toChooseFrom },
+		releases: owned.map(({ key, name }) => ({ key, name })),
 		all: lots.length,
 		lots: shown.map((lot, i) => {
 			const cards = (picks[i] ?? []).flatMap(({ copyId, quantity }) => {
