@@ -2,12 +2,14 @@ import type axe from 'axe-core';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Page, Request } from '@playwright/test';
-import { expect, test } from './program.ts';
+import { expect, open, test } from './program.ts';
 import { VIEWS } from './views.ts';
 
 declare global {
 	interface Window {
 		axe: typeof axe;
+		/** Where Tab must lead, and where it led: whether it was to be seen there. */
+		walked: { readonly places: readonly Element[]; readonly seen: Map<Element, boolean> };
 	}
 }
 
@@ -74,6 +76,7 @@ async function look(page: Page, url: string, path: string) {
 
 	if (path === '/log') await page.getByLabel('Entry line').fill('1-4 Q7');
 	await page.evaluate(thinOut);
+	expect.soft(await walk(page), `${path}: walked by Tab`).toEqual([]);
 	// A colour on its way to another is neither.
 	await page.addStyleTag({ content: '* { transition: none !important }' });
 	await page.evaluate(AXE);
@@ -83,6 +86,68 @@ async function look(page: Page, url: string, path: string) {
 	expect
 		.soft(await findings(page, { type: 'rule', values: ['color-contrast'] }), `${path} by night`)
 		.toEqual([]);
+}
+
+/** Watches what Tab leads to, and says to how many places of the page it must lead. */
+function watchFocus(): number {
+	const isReached = (element: Element) =>
+		element instanceof HTMLElement &&
+		element.tabIndex >= 0 &&
+		!element.matches(':disabled, [type=hidden], [inert] *, svg *') &&
+		element.checkVisibility({ visibilityProperty: true });
+	const places = [
+		...document.querySelectorAll(
+			'main :is(a[href], button, input, select, textarea, summary, [tabindex])'
+		)
+	].filter(isReached);
+	window.walked = { places, seen: new Map() };
+	document.addEventListener('focusin', ({ target }) => {
+		if (!(target instanceof HTMLElement)) return;
+		// Of a choice whose own mark is hidden its label shows where one is.
+		const shown = [target, target.closest('label'), target.nextElementSibling].filter(
+			(element) => element !== null
+		);
+		const isShown = shown.some((element) => {
+			const { outlineStyle, outlineWidth, boxShadow } = getComputedStyle(element);
+			return (outlineStyle !== 'none' && outlineWidth !== '0px') || boxShadow !== 'none';
+		});
+		const { top, bottom } = target.getBoundingClientRect();
+		const isThere = bottom > 0 && top < window.innerHeight;
+		window.walked.seen.set(target, isShown && isThere);
+	});
+	const main = document.querySelector<HTMLElement>('#main');
+	if (main) main.tabIndex = -1;
+	main?.focus();
+	// A date is a place for each of its parts.
+	return places.length + 4 * document.querySelectorAll('main input[type=date]').length;
+}
+
+/** Goes through a view by Tab: published, WCAG 2.2, success criteria 2.1.1, 2.1.2 and 2.4.7. What is not reached, or not seen. */
+async function walk(page: Page): Promise<readonly string[]> {
+	const count = await page.evaluate(watchFocus);
+	// Scrolling parts are places of their own to a browser.
+	for (let i = 0; i < count + 5; i++) await page.keyboard.press('Tab');
+	return page.evaluate(() => {
+		const { places, seen } = window.walked;
+		/** Of a choice one radio is reached. */
+		const isSeen = (place: Element) =>
+			seen.has(place) ||
+			(place instanceof HTMLInputElement &&
+				place.type === 'radio' &&
+				[...seen.keys()].some(
+					(other) =>
+						other instanceof HTMLInputElement &&
+						other.name === place.name &&
+						other.form === place.form
+				));
+		const tell = (element: Element) => element.outerHTML.slice(0, 160);
+		return [
+			...places
+				.filter((place) => place.isConnected && place.checkVisibility() && !isSeen(place))
+				.map((place) => `not reached: ${tell(place)}`),
+			...[...seen].filter(([, isShown]) => !isShown).map(([place]) => `not seen: ${tell(place)}`)
+		].slice(0, 6);
+	});
 }
 
 /** Published: WCAG 2.2 AA, as far as axe can tell. Pictures are hidden from assistive technology. */
@@ -117,6 +182,30 @@ test('targets are large enough on a phone', async ({ page, demo }) => {
 	const box = await page.getByRole('button', { name: /^1, / }).boundingBox();
 	// Published: WCAG 2.2, success criterion 2.5.8, target size (minimum) 24 × 24 CSS pixels.
 	expect(Math.min(box?.width ?? 0, box?.height ?? 0)).toBeGreaterThanOrEqual(24);
+});
+
+test('a word of the trade says what it means where it stands, by mouse and by keys, on a phone too', async ({
+	page,
+	demo
+}) => {
+	for (const size of [
+		{ width: 1280, height: 800 },
+		{ width: 390, height: 844 }
+	]) {
+		await page.setViewportSize(size);
+		await open(page, `${demo.url}/worth/populations`);
+		const word = page.getByRole('button', { name: 'Populations' });
+		const note = page.getByText('how many copies of a card a house has graded, by grade');
+		await word.click();
+		await expect(note).toBeInViewport({ ratio: 1 });
+		const [at, said] = [await word.boundingBox(), await note.boundingBox()];
+		expect(Math.abs((said?.y ?? 0) - (at?.y ?? 0) - (at?.height ?? 0))).toBeLessThan(20);
+		await page.keyboard.press('Escape');
+		await expect(note).toBeHidden();
+		await expect(word).toBeFocused();
+		await page.keyboard.press('Enter');
+		await expect(note).toBeVisible();
+	}
 });
 
 test('who wants less motion sees none: nothing moves for longer than a blink', async ({

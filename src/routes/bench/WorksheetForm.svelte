@@ -4,6 +4,7 @@
 	import Field from '$lib/ui/Field.svelte';
 	import { enhance } from '$lib/ui/form-actions';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
+	import Word from '$lib/ui/Word.svelte';
 	import { PLACES, type SheetBook } from './sheet-book.svelte';
 	import SuggestedWord from './SuggestedWord.svelte';
 
@@ -48,7 +49,7 @@
 	<SuggestedWord answer={book.answer} />
 	<div class="mt-3 grid gap-x-8 gap-y-4 lg:grid-cols-2">
 		<fieldset>
-			<legend class="font-serif text-lg">Centring</legend>
+			<legend class="font-serif text-lg"><Word of="centring">Centring</Word></legend>
 			{#each SIDES as side (side.key)}
 				<div class="flex flex-wrap items-end gap-3">
 					<span class="w-12 self-center">{side.name}</span>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { GoalOptions } from '$lib/server/goals/goal-options';
+	import Word from '$lib/ui/Word.svelte';
 	import CardPick from './CardPick.svelte';
 	import VersionPick from './VersionPick.svelte';
 	import type { RulesBook } from './rules-book.svelte';
@@ -9,6 +10,12 @@
 
 <fieldset class="mb-8">
 	<legend class="mb-2 font-serif text-xl">School</legend>
+	<p class="mb-2 text-sm quiet">
+		Collectors mean different things by <Word of="complete" />, <Word of="master" />, <Word
+			of="rainbow"
+		/>
+		and <Word of="parallel run" />.
+	</p>
 	{#each book.presets as { key, name, meaning, asks } (key)}
 		{@const isTaken = book.choice.preset === key}
 		<div class={['border-b border-base-300 px-3 py-2.5', isTaken && 'bg-base-200']}>

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { PacksPlan } from '$lib/core/packs/plan-packs';
 	import { countOf, formatCount } from '$lib/ui/numerals';
+	import Word from '$lib/ui/Word.svelte';
 	import { oddsText } from './odds-text';
 
 	/** What so many packs promise, group by group. */
@@ -27,7 +28,7 @@
 		<thead>
 			<tr>
 				<th scope="col">In a pack</th>
-				<th scope="col">Odds</th>
+				<th scope="col"><Word of="odds">Odds</Word></th>
 				<th scope="col" class="text-right">Cards</th>
 				<th scope="col" class="text-right">Missing now</th>
 				<th scope="col" class="text-right">Copies</th>

@@ -4,6 +4,7 @@
 	import type { LadderView } from '$lib/server/worth/ladder-view';
 	import LineChart from '$lib/ui/LineChart.svelte';
 	import { formatMoney, formatMonth } from '$lib/ui/numerals';
+	import Word from '$lib/ui/Word.svelte';
 	import GradeOrNot from './GradeOrNot.svelte';
 
 	interface Props {
@@ -128,7 +129,7 @@
 		</div>
 		<div>
 			{#if close.population}
-				<h3 class="font-serif text-lg">Population</h3>
+				<h3 class="font-serif text-lg"><Word of="population">Population</Word></h3>
 				<p>{populationText(close.population)}</p>
 			{/if}
 			{#if close.printings.length > 0}

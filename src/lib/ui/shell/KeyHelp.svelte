@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { keysOf } from './keys';
-	import { wordsOf } from './words';
+	import { wordsOf } from '../words';
 
 	let { pathname, open = $bindable() }: { pathname: string; open: boolean } = $props();
 	let dialog: HTMLDialogElement;
@@ -28,7 +28,7 @@
 		</dl>
 		<h3 class="mt-6 mb-2 font-serif text-lg">Words</h3>
 		<dl class="space-y-2">
-			{#each wordsOf(pathname) as { word, means } (word)}
+			{#each wordsOf(pathname) as [word, means] (word)}
 				<div>
 					<dt class="inline font-semibold">{word}:</dt>
 					<dd class="inline">{means}</dd>

@@ -1,7 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { keysOf } from './keys';
 import { isCurrent, MENU } from './menu';
-import { wordsOf } from './words';
 
 describe('the keys of a view', () => {
 	const does = (path: string) => keysOf(path).map(({ keys }) => keys);
@@ -60,24 +59,4 @@ test('the menu follows the work, and marks the view that is open', () => {
 	expect(current('/goals/3')).toEqual(['Goals']);
 	expect(current('/log/pile')).toEqual(['Log']);
 	expect(current('/logbook')).toEqual([]);
-});
-
-describe('the words of a view', () => {
-	test.each([
-		['/', 'insert set'],
-		['/releases/harbour-lights-1994', 'parallel'],
-		['/goals/1', 'rainbow'],
-		['/boxes/plan', 'stray'],
-		['/packs', 'odds'],
-		['/worth/populations', 'population'],
-		['/worthless', 'release']
-	])('%s explains %s', (path, word) => {
-		const words = wordsOf(path).map((each) => each.word);
-		expect(words).toContain(word);
-		expect(new Set(words).size).toBe(words.length);
-	});
-
-	test('every part of the menu has its own', () => {
-		for (const { path } of MENU) expect(wordsOf(path).length, path).toBeGreaterThan(5);
-	});
 });

@@ -11,6 +11,7 @@
 	import HolderKinds from './HolderKinds.svelte';
 	import TierForm from './TierForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
+	import Word from '$lib/ui/Word.svelte';
 
 	let { data, form } = $props();
 	const HEADS = { count: 'To buy', onHand: 'On hand' };
@@ -165,7 +166,7 @@
 		</form>
 	</section>
 	<section aria-labelledby="gauge">
-		<h2 id="gauge" class="mb-2">How thick is it?</h2>
+		<h2 id="gauge" class="mb-2">How thick is it, in <Word of="pt" />?</h2>
 		<Gauge holders={data.holders} />
 		<p class="mt-4 text-sm quiet">
 			Scuffed holders serve for shipping: put them aside under

@@ -2,6 +2,7 @@
 	import { enhance } from '$lib/ui/form-actions';
 	import type { StorageView } from '$lib/server/storage/plan/storage-view';
 	import { formatCount } from '$lib/ui/numerals';
+	import Word from '$lib/ui/Word.svelte';
 
 	interface Props {
 		view: StorageView;
@@ -30,9 +31,11 @@
 		<table class="table max-w-4xl table-sm [&_td]:text-base [&_th]:text-base">
 			<thead
 				><tr
-					><th scope="col">Set</th><th scope="col" class="text-right">Cards</th><th scope="col"
-						>Stands in</th
-					><th scope="col">Because</th>{#if isByTheme}<th scope="col">Theme</th>{/if}</tr
+					><th scope="col"><Word of="run">Set</Word></th><th scope="col" class="text-right"
+						>Cards</th
+					><th scope="col">Stands in</th><th scope="col">Because</th>{#if isByTheme}<th scope="col"
+							>Theme</th
+						>{/if}</tr
 				></thead
 			>
 			<tbody>

@@ -8,6 +8,7 @@
 	import Field from '$lib/ui/Field.svelte';
 	import { createFairBook } from './fair-book.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
+	import Word from '$lib/ui/Word.svelte';
 
 	const work = followWork<{ readonly done: number; readonly total: number }, FairView>({
 		path: '/api/buying/fair',
@@ -59,8 +60,8 @@
 
 <h1 class="mb-1">At the fair</h1>
 <p class="mb-3 max-w-2xl quiet">
-	The most that each card is worth: what the plan would cost less if you found it here. Above that,
-	walk away. Tick cards that are offered together: their postage counts once.
+	The <Word of="walk-away price" /> of each card: what the plan would cost less if you found it here.
+	Above that, leave it. Tick cards that are offered together: their postage counts once.
 	<a class="prose-link" href={resolve('/take-along')}>Take it along</a> for where there is no network.
 </p>
 <ProblemAlert problems={view?.problems} class="mb-3" />

@@ -6,6 +6,7 @@
 	import Field from '$lib/ui/Field.svelte';
 	import { countOf } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
+	import Word from '$lib/ui/Word.svelte';
 	import { createWantBook } from './want-book.svelte';
 	import SharedLinks from './SharedLinks.svelte';
 	import WantLine from './WantLine.svelte';
@@ -24,7 +25,7 @@
 <svelte:head><title>Wants · Jade Binder</title></svelte:head>
 
 <header class="mb-3 flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
-	<h1>Wants</h1>
+	<h1><Word of="want">Wants</Word></h1>
 	<p>
 		<strong class="font-serif text-4xl font-medium" data-testid="wanted">{cards}</strong>
 		<span class="quiet"

@@ -4,6 +4,7 @@
 	import { countOf, formatCount } from '$lib/ui/numerals';
 	import EmptyCollection from '$lib/ui/EmptyCollection.svelte';
 	import ClassLines from '$lib/ui/shelf/ClassLines.svelte';
+	import Word from '$lib/ui/Word.svelte';
 	import FriendLines from './FriendLines.svelte';
 	import PileDesk from './PileDesk.svelte';
 	import PileTable from './PileTable.svelte';
@@ -40,7 +41,7 @@
 		{/if}
 	</p>
 	<div class="mb-4 flex flex-wrap items-baseline gap-x-4">
-		<h1>Go through a pile</h1>
+		<h1>Go through a <Word of="pile" /></h1>
 		<a class="prose-link" href={resolve('/take-along')}>Take along</a>
 	</div>
 	<!-- What was handed over or undone is read anew. -->

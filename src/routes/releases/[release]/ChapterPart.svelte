@@ -9,6 +9,7 @@
 	import { formatOdds } from '$lib/core/checklist/odds';
 	import { VARIANT_KINDS } from '$lib/core/checklist/variant';
 	import { countOf, formatCount } from '$lib/ui/numerals';
+	import Word from '$lib/ui/Word.svelte';
 	import Sureness from './Sureness.svelte';
 
 	/** A section as it is told: what it is, how to know it, its finishes, key cards and quirks. */
@@ -112,7 +113,9 @@
 	{#if chapter.note}<p class="mt-1 max-w-3xl">{chapter.note}</p>{/if}
 	<dl class="mt-2 grid max-w-4xl gap-x-5 gap-y-1 sm:grid-cols-[8rem_1fr]">
 		{#each facts as [name, text] (name)}
-			<dt class="text-sm quiet">{name}</dt>
+			<dt class="text-sm quiet">
+				{#if name === 'Odds'}<Word of="odds">{name}</Word>{:else}{name}{/if}
+			</dt>
 			<dd class="wrap-break-word">{text}</dd>
 		{/each}
 	</dl>

@@ -6,6 +6,7 @@
 	import { answerOf } from '$lib/ui/form-answer';
 	import { countOf, formatMoney } from '$lib/ui/numerals';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
+	import Word from '$lib/ui/Word.svelte';
 	import LotLine from './LotLine.svelte';
 	import RulesForm from './RulesForm.svelte';
 
@@ -24,7 +25,7 @@
 
 <svelte:head><title>Lots and singles · Jade Binder</title></svelte:head>
 
-<h1 class="mb-2">Lots and singles</h1>
+<h1 class="mb-2"><Word of="lot">Lots</Word> and singles</h1>
 <AskForm path={resolve('/selling/lots')} class="mb-3">
 	<Field label="Release">
 		<select name="release" class="select w-64 max-w-full select-sm" value={data.release ?? ''}>

@@ -6,6 +6,7 @@
 	import ReleaseSelect from '$lib/ui/ReleaseSelect.svelte';
 	import GradedFile from '../GradedFile.svelte';
 	import { answerOf } from '$lib/ui/form-answer';
+	import Word from '$lib/ui/Word.svelte';
 	import Houses from './Houses.svelte';
 	import PopulationForm from './PopulationForm.svelte';
 	import PopulationTable from './PopulationTable.svelte';
@@ -20,7 +21,7 @@
 
 <svelte:head><title>Populations · Jade Binder</title></svelte:head>
 
-<h1 class="mb-2">Populations</h1>
+<h1 class="mb-2"><Word of="population">Populations</Word></h1>
 <ProblemAlert problems={[...data.misread, ...(said('list').problems ?? [])]} class="mb-3" />
 <AskForm path={resolve('/worth/populations')} class="mb-3">
 	<Field label="Release"
