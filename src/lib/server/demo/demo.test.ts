@@ -1,8 +1,13 @@
+import { eq, min } from 'drizzle-orm';
+import { readBoxes } from '../storage/room/read-storage.ts';
+import { copies, releases } from '../database/tables/index.ts';
+import { listGoals } from '../goals/read-goals.ts';
+import { readSubject } from '../releases/read-subject.ts';
 import { expect, test } from 'vitest';
 import { formatChecklistJson, readChecklistJson } from '../../formats/checklist-json.ts';
 import { readHoldings } from '../../formats/read-holdings.ts';
 import { importRelease } from '../checklists/import-release.ts';
-import { withCollection } from '../collection.fixture.ts';
+import { fileOf, withCollection } from '../collection.fixture.ts';
 import type { Reader } from '../database/open.ts';
 import { exportHoldingsCsv } from '../holdings/export-holdings.ts';
 import { importHoldings } from '../holdings/import-holdings.ts';
@@ -14,7 +19,11 @@ import { readMine } from '../knowledge/read-mine.ts';
 import { takeInKnowledge } from '../knowledge/take-in-knowledge.ts';
 import { loadDemo } from './load-demo.ts';
 
-const from = withCollection();
+/** Loaded once: it takes longer than what is asked of it. */
+let demo: Promise<Buffer> | undefined;
+const demoFile = () => (demo ??= fileOf(async (empty) => expect(await loadDemo(empty)).toBe(true)));
+
+const from = withCollection(demoFile);
 const to = withCollection();
 
 async function holdings(db: Reader): Promise<string> {
@@ -28,8 +37,48 @@ async function holdings(db: Reader): Promise<string> {
 }
 const lines = (text: string) => text.trim().split('\r\n').sort();
 
+test('the demo is the same every time, fills an empty collection only, and is 60 % collected', async () => {
+	expect(await loadDemo(from.collection)).toBe(false);
+	const [first] = await listGoals(from.collection.db);
+	expect(first && Math.round((100 * first.have) / first.need)).toBe(60);
+	const [oldest] = await from.collection.db
+		.select({ at: min(copies.loggedAt) })
+		.from(copies)
+		.innerJoin(releases, eq(copies.releaseId, releases.id))
+		.where(eq(releases.key, 'harbour-lights-1994'));
+	expect(oldest?.at).toBe('1996-02-11T16:00:00.000Z');
+	// Two years share a subject; its cards are found over both.
+	const both = await readSubject(from.collection.db, 'Quiet Harbour Light');
+	expect(both.map(({ releaseKey }) => releaseKey)).toEqual(
+		expect.arrayContaining(['harbour-lights-1994', 'harbour-lights-1995'])
+	);
+	expect(await readSubject(from.collection.db, "x' or 1=1 --")).toEqual([]);
+	const summary = (await listReleases(from.collection.db)).map(
+		({ key, cards: count, parallels }) => `${key} ${count} ${parallels}`
+	);
+	// design.md §4: 240 base, inserts of 15, 10 and 12, nine stickers, three foils; 270; 5 × 16 and 40 panels; 96.
+	expect(summary).toEqual(
+		expect.arrayContaining([
+			'tidewater-strips-1926 60 0',
+			'regatta-almanac-1948 120 0',
+			'moths-of-the-lamp 25 0',
+			'harbour-lights-1994 289 3',
+			'harbour-lights-1995 279 4',
+			'the-drowned-bell 97 0',
+			'brine-and-beacon 96 0',
+			'signal-year-2019 280 5'
+		])
+	);
+	// And the basement: 45 older sets, some 60,000 cards in boxes.
+	expect(summary).toHaveLength(8 + 45);
+	const standing = (await readBoxes(from.collection.db)).reduce(
+		(sum, { cards: count }) => sum + count,
+		0
+	);
+	expect(Math.round(standing / 1000)).toBe(60);
+});
+
 test('the whole demo goes out in open formats and comes in again: checklists, holdings, knowledge', async () => {
-	await loadDemo(from.collection);
 	const heads = await listReleases(from.collection.db);
 	for (const { key } of heads) {
 		const stored = await loadRelease(from.collection.db, key);
