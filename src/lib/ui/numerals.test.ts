@@ -7,6 +7,7 @@ import {
 	formatDayOfYear,
 	formatMoney,
 	formatMonth,
+	formatSize,
 	formatWeight,
 	writeAs
 } from './numerals';
@@ -18,18 +19,20 @@ const plain = (text: string) => text.replace(/[\u00a0\u202f]/g, ' ');
 
 // Unicode CLDR as Node has it: how numbers, days and money are written where.
 test.each([
-	['en-GB', '1,234,567', '6 Oct 1996', '€1,234.50', '9.6 kg'],
-	['en-US', '1,234,567', 'Oct 6, 1996', '€1,234.50', '21.2 lb'],
-	['de-DE', '1.234.567', '06.10.1996', '1.234,50 €', '9,6 kg'],
-	['fr-FR', '1 234 567', '6 oct. 1996', '1 234,50 €', '9,6 kg'],
-	['en-IN', '12,34,567', '6 Oct 1996', '€1,234.50', '9.6 kg']
-])('%s: %s, %s, %s, %s', (locale, count, day, money, weight) => {
+	['en-GB', '1,234,567', '6 Oct 1996', '€1,234.50', '9.6 kg', '63.5 × 88.9 mm'],
+	['en-US', '1,234,567', 'Oct 6, 1996', '€1,234.50', '21.2 lb', '63.5 × 88.9 mm (2.5 × 3.5 in)'],
+	['de-DE', '1.234.567', '06.10.1996', '1.234,50 €', '9,6 kg', '63,5 × 88,9 mm'],
+	['fr-FR', '1 234 567', '6 oct. 1996', '1 234,50 €', '9,6 kg', '63,5 × 88,9 mm'],
+	['en-IN', '12,34,567', '6 Oct 1996', '€1,234.50', '9.6 kg', '63.5 × 88.9 mm']
+])('%s: %s, %s, %s, %s, %s', (locale, count, day, money, weight, size) => {
 	writeAs(locale);
 	expect(plain(formatCount(1_234_567))).toBe(count);
 	expect(plain(formatDay('1996-10-06'))).toBe(day);
 	expect(plain(formatMoney(123_450, 'EUR'))).toBe(money);
 	// 1 lb is 0.45359237 kg, exactly (international yard and pound agreement, 1959).
 	expect(plain(formatWeight(9600))).toBe(weight);
+	// 1 in is 25.4 mm, exactly (the same agreement).
+	expect(formatSize(63.5, 88.9)).toBe(size);
 });
 
 test('a currency without minor units has none; words stay English', () => {

@@ -1,7 +1,9 @@
 import { amountOf } from '$lib/core/money/minor-units';
 
-/** Pounds are what is weighed in here (CLDR, supplemental data: measurement systems); everywhere else it is kilograms. */
+/** Pounds and inches are usual here (CLDR, supplemental data: measurement systems); everywhere else kilograms and millimetres are. */
 const IN_POUNDS = new Set(['US', 'LR', 'MM']);
+/** The international inch, exactly (1959). */
+const MM_AN_INCH = 25.4;
 /** The international pound, exactly (1959). */
 const GRAMS_A_POUND = 453.59237;
 
@@ -12,8 +14,14 @@ function formatsOf(locale: string) {
 		...{ style: 'unit', unit: inPounds ? 'pound' : 'kilogram' },
 		...{ minimumFractionDigits: 1, maximumFractionDigits: 1 }
 	});
+	const tenths = new Intl.NumberFormat(locale, { maximumFractionDigits: 1 });
+	const hundredths = new Intl.NumberFormat(locale, { maximumFractionDigits: 2 });
+	const sized = (mm: readonly number[], by: Intl.NumberFormat, unitMm: number) =>
+		mm.map((length) => by.format(length / unitMm)).join(' × ');
 	return {
 		locale,
+		size: (mm: readonly number[]) =>
+			`${sized(mm, tenths, 1)} mm${inPounds ? ` (${sized(mm, hundredths, MM_AN_INCH)} in)` : ''}`,
 		whole: new Intl.NumberFormat(locale),
 		// A day bears no time: it is the same day everywhere.
 		day: new Intl.DateTimeFormat(locale, { dateStyle: 'medium', timeZone: 'UTC' }),
@@ -29,7 +37,7 @@ function formatsOf(locale: string) {
 let formats = formatsOf('en-GB');
 
 /**
- * Says by which locale numbers, dates, money and weights are written from now on; words stay English. A page is
+ * Says by which locale numbers, dates, money, sizes and weights are written from now on; words stay English. A page is
  * rendered in one go, from its layout on, which says it first: on the server no other request comes between.
  *
  * @param locale BCP 47
@@ -85,3 +93,8 @@ export function formatMoney(minor: number, currency: string): string {
 
 /** "9.6 kg" of grams, or "21.2 lb" where pounds are usual. */
 export const formatWeight = (grams: number): string => formats.weight(grams);
+
+/**
+ * Lengths, as they are typed and marked on what is sold: "63.5 × 88.9 mm"; with inches where they are usual: "63.5 × 88.9 mm (2.5 × 3.5 in)".
+ */
+export const formatSize = (...mm: readonly number[]): string => formats.size(mm);

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { countOf } from '$lib/ui/numerals';
+	import { countOf, formatSize } from '$lib/ui/numerals';
 	import type { ScanBook } from './scan-book.svelte';
 
 	interface Props {
@@ -69,7 +69,7 @@
 	{/if}
 	{#if book.size}
 		<p class="mt-3" data-testid="scan-size">
-			<strong class="text-lg">{mm(book.size.widthMm)} × {mm(book.size.heightMm)} mm</strong>
+			<strong class="text-lg">{formatSize(book.size.widthMm, book.size.heightMm)}</strong>
 			{#if book.cut}
 				it {CUTS[book.cut.verdict]}<span class="text-sm quiet"
 					>, {book.cut.widthOffMm >= 0 ? '+' : '−'}{mm(Math.abs(book.cut.widthOffMm))} and {book.cut

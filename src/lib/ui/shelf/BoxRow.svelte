@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { cardsIn } from '$lib/core/storage/room/stack-height';
 	import { resolve } from '$app/paths';
-	import { countOf } from '$lib/ui/numerals';
+	import { countOf, formatSize } from '$lib/ui/numerals';
 
 	interface Divider {
 		readonly id: number;
@@ -78,9 +78,9 @@
 				></span>{/if}
 		</div>
 		<p class={['text-xs', isOver ? 'text-error' : 'quiet']}>
-			row {row}: {mm(usedUm)} of {mm(rowUm)} mm,
+			row {row}: {mm(usedUm)} of {formatSize(mm(rowUm))},
 			{isOver
-				? `${Math.max(1, mm(usedUm - rowUm))} mm too much`
+				? `${formatSize(Math.max(1, mm(usedUm - rowUm)))} too much`
 				: `${countOf(cardsIn(freeUm), 'standard card')} more would fit`}
 		</p>
 	</div>

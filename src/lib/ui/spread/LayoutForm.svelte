@@ -8,6 +8,7 @@
 	import { MORE_FIELDS, ORDER_FIELD, START_FIELD, type LayoutField } from './layout-fields';
 	import Field from '$lib/ui/Field.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
+	import { formatSize } from '$lib/ui/numerals';
 
 	interface Props {
 		layout: BinderLayout;
@@ -27,7 +28,7 @@
 		options: pageKinds.map((kind) => ({
 			value: kind.key,
 			text: kind.name,
-			means: `${kind.pocketWidthMm} × ${kind.pocketHeightMm} mm, opens at the ${kind.loading}`
+			means: `${formatSize(kind.pocketWidthMm, kind.pocketHeightMm)}, opens at the ${kind.loading}`
 		}))
 	});
 	const binderField = $derived<LayoutField>({
@@ -36,7 +37,7 @@
 		options: binderKinds.map((kind) => ({
 			value: kind.key,
 			text: kind.name,
-			means: `Closes over ${kind.mostLeaves} leaves, ${kind.spineDepthMm} mm deep.`
+			means: `Closes over ${kind.mostLeaves} leaves, ${formatSize(kind.spineDepthMm)} deep.`
 		}))
 	});
 	const valueOf = ({ field }: LayoutField) =>

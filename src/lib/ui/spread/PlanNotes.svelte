@@ -2,7 +2,7 @@
 	import type { PageKind } from '$lib/core/binder/page-kind';
 	import type { BinderPlan } from '$lib/core/binder/plan-binder';
 	import type { PocketFace } from '$lib/core/binder/pocket-face';
-	import { countOf } from '$lib/ui/numerals';
+	import { countOf, formatSize } from '$lib/ui/numerals';
 
 	interface Props {
 		plan: BinderPlan;
@@ -40,7 +40,7 @@
 					leaves,
 					'leaf',
 					'leaves'
-				)}, {thicknessMm} mm thick when full{isOverfull
+				)}, {formatSize(thicknessMm)} thick when full{isOverfull
 					? ', more than it closes over: take a deeper binder'
 					: ''}
 			</li>

@@ -5,6 +5,7 @@
 	import { PAGE_KINDS } from '$lib/core/binder/page-kind';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
 	import Field from '$lib/ui/Field.svelte';
+	import { formatSize } from '$lib/ui/numerals';
 
 	let { data, form } = $props();
 	const tallest = Math.max(...PAGE_KINDS.map(({ rows, pocketHeightMm }) => rows * pocketHeightMm));
@@ -70,7 +71,7 @@
 				</span>
 				<span class="block font-semibold">{kind.name}</span>
 				<span class="block text-sm quiet"
-					>{kind.pocketWidthMm} × {kind.pocketHeightMm} mm<br />{kind.loading}-loading, to {kind.thickestPt}
+					>{formatSize(kind.pocketWidthMm, kind.pocketHeightMm)}<br />{kind.loading}-loading, to {kind.thickestPt}
 					pt</span
 				>
 				{#if i >= PAGE_KINDS.length}{@render remove('page', kind.key, kind.name)}{/if}
@@ -101,7 +102,7 @@
 				></span>
 				<span class="block font-semibold">{kind.name}</span>
 				<span class="block text-sm quiet"
-					>{kind.mostLeaves} leaves<br />{kind.spineDepthMm} mm deep</span
+					>{kind.mostLeaves} leaves<br />{formatSize(kind.spineDepthMm)} deep</span
 				>
 				{#if i >= BINDER_KINDS.length}{@render remove('binder', kind.key, kind.name)}{/if}
 			</li>

@@ -1,14 +1,14 @@
 <script lang="ts">
 	import { enhance } from '$lib/ui/form-actions';
 	import type { BoxRespacing } from '$lib/server/storage/room/respace-box';
-	import { countOf } from '$lib/ui/numerals';
+	import { countOf, formatSize } from '$lib/ui/numerals';
 
 	let { respacing }: { respacing: BoxRespacing } = $props();
 </script>
 
 <section class="mb-5 max-w-3xl border-l-3 border-error pl-4" aria-labelledby="respacing">
 	<h2 id="respacing" class="mb-1">
-		Row {respacing.row} is {Math.max(1, Math.round(respacing.overUm / 1000))} mm too full
+		Row {respacing.row} is {formatSize(Math.max(1, Math.round(respacing.overUm / 1000)))} too full
 	</h2>
 	{#if respacing.isHopeless}
 		<p>

@@ -4,6 +4,7 @@
 	import { HOLDER_KINDS, type HolderKind } from '$lib/core/storage/kinds/holder-kind';
 	import Field from '$lib/ui/Field.svelte';
 	import ProblemAlert from '$lib/ui/ProblemAlert.svelte';
+	import { formatSize } from '$lib/ui/numerals';
 
 	/** Holders there are: those that come with the program, and one's own with their inner size. */
 	interface Props {
@@ -31,15 +32,16 @@
 	<h2 id="holder-kinds" class="mb-2">Kinds of holders</h2>
 	{#if problems}<ProblemAlert {problems} class="mb-3" />{/if}
 	<p class="mb-3 max-w-2xl">
-		A card gets the snuggest holder of its tier that takes it. Cards of another size than 63.5 ×
-		88.9 mm need kinds of your own; what no kind takes, and what would rattle, the list above names.
+		A card gets the snuggest holder of its tier that takes it. Cards of another size than
+		{formatSize(63.5, 88.9)} need kinds of your own; what no kind takes, and what would rattle, the list
+		above names.
 	</p>
 	<ul class="max-w-3xl">
 		{#each [...holders, ...HOLDER_KINDS] as kind (kind.key)}
 			<li class="flex flex-wrap items-center gap-x-4 border-t border-base-300 py-1">
 				<span class="min-w-56 flex-1">{kind.name}</span>
 				<span class="quiet tabular-nums"
-					>{kind.innerWidthMm} × {kind.innerHeightMm} mm inside, {takes(kind)}</span
+					>{formatSize(kind.innerWidthMm, kind.innerHeightMm)} inside, {takes(kind)}</span
 				>
 				<span class="w-24 text-right">
 					{#if holders.includes(kind)}

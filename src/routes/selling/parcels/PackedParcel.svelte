@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { ParcelsView } from '$lib/server/selling/parcels/parcels-view';
-	import { formatWeight, formatMoney } from '$lib/ui/numerals';
+	import { formatMoney, formatSize, formatWeight } from '$lib/ui/numerals';
 	import ParcelPicture from './ParcelPicture.svelte';
 
 	interface Props {
@@ -21,8 +21,11 @@
 		<h3 class="font-serif text-lg">
 			{number}. {parcel.parcel}
 			<span class="text-sm quiet"
-				>{formatMoney(parcel.priceMinor, currency)}, {formatWeight(parcel.grams)}, {parcel.lengthMm} ×
-				{parcel.widthMm} × {parcel.heightMm} mm</span
+				>{formatMoney(parcel.priceMinor, currency)}, {formatWeight(parcel.grams)}, {formatSize(
+					parcel.lengthMm,
+					parcel.widthMm,
+					parcel.heightMm
+				)}</span
 			>
 		</h3>
 		<ol class="mt-1">
