@@ -281,7 +281,7 @@ describe('lots and singles by rule', () => {
 	test('of very many cards a release is chosen first; it, or all, are dealt where they are asked for', async () => {
 		const { collection } = storage;
 		await storage.release('a', '1992', 9);
-		for (let i = 0; i < 10; i++) await storage.log('a', '1x5000');
+		for (let i = 0; i < 20; i++) await storage.log('a', '1x5000');
 		await setSellingRules(collection, { ...RULES, unpriced: '0.05' });
 		const deal = async (release: string | null) => {
 			const { toChooseFrom, all, releases } = await lotsView(collection.db, { release, today });
@@ -289,7 +289,7 @@ describe('lots and singles by rule', () => {
 		};
 		expect(await deal(null)).toEqual({ toChooseFrom: 0, hasLots: true, releases: 1 });
 		await storage.log('a', '2');
-		expect(await deal(null)).toEqual({ toChooseFrom: 50_001, hasLots: false, releases: 1 });
+		expect(await deal(null)).toEqual({ toChooseFrom: 100_001, hasLots: false, releases: 1 });
 		for (const asked of ['', 'a'])
 			expect(await deal(asked)).toEqual({ toChooseFrom: 0, hasLots: true, releases: 1 });
 	});

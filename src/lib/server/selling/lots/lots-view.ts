@@ -22,7 +22,7 @@ const MOST_LOTS = 200;
 const MOST_NAMED = 30;
 
 /** Of more cards, lots are dealt only of what is asked for: it would take seconds. */
-const MOST_UNASKED = 50_000;
+const MOST_UNASKED = 100_000;
 
 /** What may be sold, dealt into lots and singles by the rules. */
 export async function lotsView(db: Reader, { release, today }: LotsAsk) {
