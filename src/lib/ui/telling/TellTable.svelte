@@ -63,7 +63,7 @@
 								<img
 									src={thumbnailOf(hash)}
 									alt="{side} of {name}"
-									class="max-h-28 max-w-24 rounded-sm"
+									class="h-28 max-w-24 rounded-sm object-contain object-top"
 								/>
 							{:else}
 								<span class="block w-16"

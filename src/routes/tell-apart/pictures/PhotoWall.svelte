@@ -38,7 +38,7 @@
 							src={thumbnailOf(hash)}
 							alt="{side ?? 'front'} of {name}"
 							class={[
-								'max-h-56 rounded-sm border-4',
+								'h-56 rounded-sm border-4 object-contain',
 								at > 0 ? 'border-accent' : 'border-transparent'
 							]}
 						/></a

@@ -62,7 +62,11 @@
 		{#each of.pictures as { id, hash, side, source } (id)}
 			<li class="text-sm">
 				<a href={resolve('/api/media/[hash]', { hash })} target="_blank" rel="noopener"
-					><img src={thumbnailOf(hash)} alt="{side} of {of.name}" class="max-h-48 rounded-sm" /></a
+					><img
+						src={thumbnailOf(hash)}
+						alt="{side} of {of.name}"
+						class="h-48 rounded-sm object-contain"
+					/></a
 				>
 				<span class="flex items-center gap-2"
 					>{side}{source ? `, ${source}` : ''}
