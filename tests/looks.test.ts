@@ -90,6 +90,7 @@ async function look(page: Page, url: string, path: string) {
 
 /** Watches what Tab leads to, and says to how many places of the page it must lead. */
 function watchFocus(): number {
+	if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
 	const isReached = (element: Element) =>
 		element instanceof HTMLElement &&
 		element.tabIndex >= 0 &&
@@ -100,17 +101,20 @@ function watchFocus(): number {
 			'main :is(a[href], button, input, select, textarea, summary, [tabindex])'
 		)
 	].filter(isReached);
+	/** How it is drawn; of a choice whose own mark is hidden, its label or what stands beside it shows where the focus is. */
+	const look = (element: Element) =>
+		[element, element.closest('label'), element.nextElementSibling]
+			.map((each) => {
+				if (!each) return '';
+				const { outlineStyle, outlineWidth, outlineColor, boxShadow } = getComputedStyle(each);
+				return outlineStyle === 'none' ? boxShadow : outlineWidth + outlineColor + boxShadow;
+			})
+			.join();
+	const before = new Map(places.map((place) => [place, look(place)]));
 	window.walked = { places, seen: new Map() };
 	document.addEventListener('focusin', ({ target }) => {
 		if (!(target instanceof HTMLElement)) return;
-		// Of a choice whose own mark is hidden its label shows where one is.
-		const shown = [target, target.closest('label'), target.nextElementSibling].filter(
-			(element) => element !== null
-		);
-		const isShown = shown.some((element) => {
-			const { outlineStyle, outlineWidth, boxShadow } = getComputedStyle(element);
-			return (outlineStyle !== 'none' && outlineWidth !== '0px') || boxShadow !== 'none';
-		});
+		const isShown = look(target) !== before.get(target);
 		const { top, bottom } = target.getBoundingClientRect();
 		const isThere = bottom > 0 && top < window.innerHeight;
 		window.walked.seen.set(target, isShown && isThere);

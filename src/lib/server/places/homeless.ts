@@ -20,6 +20,11 @@ export const isHere = and(
 	sql`${copies.cardKey} not glob ${`${COLLECTIBLE_PREFIX}*`}`
 );
 
+/** How many cards of a copy lie in no pocket and stand in no box. */
+export const FREE = sql<number>`"copies"."quantity"
+	- coalesce((select sum(b.quantity) from box_cards b where b.copy_id = "copies"."id"), 0)
+	- (select count(*) from binder_pockets p where p.copy_id = "copies"."id")`;
+
 /** Cards of a copy that lie in no pocket, stand in no box, and have no place in words. */
 export interface HomelessCopy extends CardBulk {
 	readonly id: CopyId;
@@ -70,9 +75,7 @@ async function readHomeless(
 	// What is free is worked out once a copy, before anything is read of it or joined to it.
 	const free = sql`(
 		with f as materialized (
-			select "copies"."id", "copies"."quantity"
-				- coalesce((select sum(b.quantity) from box_cards b where b.copy_id = "copies"."id"), 0)
-				- (select count(*) from binder_pockets p where p.copy_id = "copies"."id") as free
+			select "copies"."id", ${FREE} as free
 			from "copies" where ${and(isHere, isNull(copies.place), where)}
 		) select * from f where free > 0) as f cross join "copies" on "copies"."id" = f.id`;
 	const {

@@ -1,12 +1,11 @@
-import { and, asc, exists, eq, isNull, notInArray, sql } from 'drizzle-orm';
+import { and, asc, eq, exists, gt, isNull, not, sql } from 'drizzle-orm';
 import type { ReleaseId } from '../../core/row-id.ts';
 import type { Reader, Transaction } from '../database/open.ts';
 import { copies, looseReleases } from '../database/tables/index.ts';
-import { isHere } from './homeless.ts';
+import { FREE, isHere } from './homeless.ts';
 
-/** Releases of which a card has no place, in the order of their ids. */
-export async function releasesWithLoose(db: Reader): Promise<readonly ReleaseId[]> {
-	const hasLoose = exists(
+const hasLoose = (db: Reader) =>
+	exists(
 		db
 			.select({ found: sql`1` })
 			.from(copies)
@@ -15,21 +14,22 @@ export async function releasesWithLoose(db: Reader): Promise<readonly ReleaseId[
 					eq(copies.releaseId, looseReleases.releaseId),
 					isHere,
 					isNull(copies.place),
-					sql`${copies.quantity} > coalesce((select sum(b.quantity) from box_cards b where b.copy_id = ${copies.id}), 0)
-						+ (select count(*) from binder_pockets p where p.copy_id = ${copies.id})`
+					gt(FREE, 0)
 				)
 			)
 	);
+
+/** Releases of which a card has no place, in the order of their ids. */
+export async function releasesWithLoose(db: Reader): Promise<readonly ReleaseId[]> {
 	const rows = await db
 		.select({ id: looseReleases.releaseId })
 		.from(looseReleases)
-		.where(hasLoose)
+		.where(hasLoose(db))
 		.orderBy(asc(looseReleases.releaseId));
 	return rows.map(({ id }) => id);
 }
 
 /** Takes those off the list of which every card has a place: the next look is spared them. */
 export async function forgetHoused(tx: Transaction): Promise<void> {
-	const left = await releasesWithLoose(tx);
-	await tx.delete(looseReleases).where(notInArray(looseReleases.releaseId, [...left]));
+	await tx.delete(looseReleases).where(not(hasLoose(tx)));
 }
